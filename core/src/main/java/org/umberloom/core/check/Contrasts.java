@@ -1,0 +1,63 @@
+package org.umberloom.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.Contrast;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.ColorValue;
+
+/** Every declared pair of every surface against the ratio it must reach (WCAG 2.2, 1.4.3 and 1.4.11). */
+public final class Contrasts {
+    /** Which role stands on which, and how well it must be seen. */
+    private static final List<Pair> DECLARED = List.of(
+            new Pair("", "text", "ground", Contrast.TEXT),
+            new Pair("", "heading", "ground", Contrast.TEXT),
+            new Pair("", "muted", "ground", Contrast.TEXT),
+            new Pair("", "link", "ground", Contrast.TEXT),
+            new Pair("", "link-hover", "ground", Contrast.TEXT),
+            new Pair("", "accent", "ground", Contrast.SHAPE),
+            new Pair("", "on-accent", "accent", Contrast.TEXT),
+            new Pair("", "on-accent", "accent-hover", Contrast.TEXT),
+            new Pair("", "focus", "ground", Contrast.SHAPE),
+            new Pair("", "field-text", "field-ground", Contrast.TEXT),
+            new Pair("", "field-border", "field-ground", Contrast.SHAPE));
+
+    private Contrasts() {
+    }
+
+    /** All pairs whose two roles are there. */
+    public static List<Pair.Measured> measure(Resolution resolution) {
+        List<Pair.Measured> measured = new ArrayList<>();
+        for (String surface : Surfaces.names(resolution))
+            for (Pair declared : DECLARED) {
+                Optional<Color> role = color(resolution, surface, declared.role());
+                Optional<Color> ground = color(resolution, surface, declared.ground());
+                if (role.isPresent() && ground.isPresent())
+                    measured.add(Pair.Measured.of(new Pair(surface, declared.role(), declared.ground(),
+                            declared.needed()), role.get(), ground.get()));
+            }
+        return measured;
+    }
+
+    /** One finding for each pair that fails. */
+    public static List<Finding> findings(Resolution resolution) {
+        String where = resolution.combination().contexts().isEmpty() ? ""
+                : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
+        return measure(resolution).stream().filter(pair -> !pair.passes()).map(pair -> new Finding(
+                "contrast", Finding.Weight.MUST,
+                Surfaces.path(pair.pair().surface(), pair.pair().role()),
+                String.format(Locale.ROOT, "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
+                        pair.pair().role(), pair.pair().ground(), Math.floor(pair.ratio() * 100) / 100,
+                        pair.pair().surface(), where, pair.pair().needed()),
+                pair.remedy())).toList();
+    }
+
+    private static Optional<Color> color(Resolution resolution, String surface, String role) {
+        return resolution.value(Surfaces.path(surface, role), ColorValue.class).map(ColorValue::color);
+    }
+}

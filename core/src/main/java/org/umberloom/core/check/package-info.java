@@ -1,0 +1,2 @@
+/** Checks of a resolved theme. */
+package org.umberloom.core.check;

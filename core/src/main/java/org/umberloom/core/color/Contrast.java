@@ -1,0 +1,42 @@
+package org.umberloom.core.color;
+
+/** Relative luminance and contrast ratio of WCAG 2.2, on colors as a screen shows them: mapped into sRGB, composited. */
+public final class Contrast {
+    /** Text below 24 px, or below 18.66 px bold. Source: WCAG 2.2, 1.4.3. */
+    public static final double TEXT = 4.5;
+    /** Large text, and everything that is not text. Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+    public static final double SHAPE = 3;
+    /** Text at level AAA. Source: WCAG 2.2, 1.4.6. */
+    public static final double STRICT = 7;
+
+    private Contrast() {
+    }
+
+    /** Relative luminance Y, 0 to 1, of the opaque color. Source: WCAG 2.2, "relative luminance". */
+    public static double luminance(Color color) {
+        return luminanceOfSrgb(GamutMapping.toSrgb(color));
+    }
+
+    static double luminanceOfSrgb(double[] rgb) {
+        return 0.2126 * Srgb.decode(rgb[0]) + 0.7152 * Srgb.decode(rgb[1]) + 0.0722 * Srgb.decode(rgb[2]);
+    }
+
+    /** Ratio 1 to 21 of a foreground on a ground; a translucent foreground is composited first. */
+    public static double ratio(Color foreground, Color ground) {
+        double front = luminance(over(foreground, ground));
+        double back = luminance(ground);
+        return (Math.max(front, back) + 0.05) / (Math.min(front, back) + 0.05);
+    }
+
+    /** A color over an opaque ground, as browsers composite: in gamma-encoded sRGB. */
+    public static Color over(Color foreground, Color ground) {
+        if (foreground.alpha() == 1) return foreground;
+        double[] front = GamutMapping.toSrgb(foreground);
+        double[] back = GamutMapping.toSrgb(ground);
+        double alpha = foreground.alpha();
+        return Color.of(ColorSpace.SRGB,
+                front[0] * alpha + back[0] * (1 - alpha),
+                front[1] * alpha + back[1] * (1 - alpha),
+                front[2] * alpha + back[2] * (1 - alpha));
+    }
+}

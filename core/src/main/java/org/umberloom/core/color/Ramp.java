@@ -1,0 +1,76 @@
+package org.umberloom.core.color;
+
+import java.util.List;
+
+/** Grows the shades of a hue from its seed: one color for each depth asked for. */
+public final class Ramp {
+    /** The stops a ramp has when nobody chose others. */
+    public static final List<Double> DEFAULT_STOPS =
+            List.of(2.0, 5.0, 10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0, 100.0, 110.0, 115.0);
+    private static final double DEPTH_TOLERANCE = 0.002;
+    private static final int MOST_STEPS = 60;
+
+    private Ramp() {
+    }
+
+    /** One shade: the depth that was asked for and the 8-bit sRGB color that has it. */
+    public record Shade(double stop, Color color) {
+    }
+
+    /**
+     * Solves OKLCH lightness for every stop so that the gamut-mapped color has the stop's depth; hue and chroma follow
+     * the shape's curves through the seed. A gray seed stays gray.
+     *
+     * @param stops depths, each 0 to 120
+     */
+    public static List<Shade> grow(Color seed, List<Double> stops, RampShape shape) {
+        double[] lch = seed.inSpace(ColorSpace.OKLCH);
+        double hue = Double.isNaN(lch[2]) ? 0 : lch[2];
+        double chroma = lch[1] < 0.0005 ? 0 : lch[1];
+        double seedDepth = Depth.of(seed).value();
+        return stops.stream().map(stop -> {
+            double stopHue = shape.hueAt(stop, hue, seedDepth);
+            double stopChroma = shape.chromaAt(stop, chroma, seedDepth);
+            return new Shade(stop, atDepth(new Depth(stop), stopChroma, stopHue));
+        }).toList();
+    }
+
+    /** The 8-bit sRGB color of that depth, with OKLCH chroma and hue (degrees) as near as the gamut allows. */
+    public static Color atDepth(Depth depth, double chroma, double hue) {
+        double[] rgb = solve(depth.value(), chroma, hue);
+        return Color.of(ColorSpace.SRGB, rgb[0], rgb[1], rgb[2]).toSrgb8();
+    }
+
+    /** False position on lightness (Illinois variant): depth falls as lightness rises. */
+    private static double[] solve(double target, double chroma, double hue) {
+        double low = 0;
+        double high = 1;
+        double lowError = Depth.BLACK - target;
+        double highError = -target;
+        double[] rgb = mapped(target > Depth.BLACK / 2 ? low : high, chroma, hue);
+        if (lowError <= DEPTH_TOLERANCE || -highError <= DEPTH_TOLERANCE) return rgb;
+        int side = 0;
+        for (int step = 0; step < MOST_STEPS; step++) {
+            double lightness = (low * highError - high * lowError) / (highError - lowError);
+            rgb = mapped(lightness, chroma, hue);
+            double error = Depth.ofLuminance(Contrast.luminanceOfSrgb(rgb)).value() - target;
+            if (Math.abs(error) < DEPTH_TOLERANCE || high - low < 1e-7) break;
+            if (error > 0) {
+                low = lightness;
+                lowError = error;
+                if (side == 1) highError /= 2;
+                side = 1;
+            } else {
+                high = lightness;
+                highError = error;
+                if (side == -1) lowError /= 2;
+                side = -1;
+            }
+        }
+        return rgb;
+    }
+
+    private static double[] mapped(double lightness, double chroma, double hue) {
+        return GamutMapping.ofOklch(new double[] {lightness, chroma, hue});
+    }
+}

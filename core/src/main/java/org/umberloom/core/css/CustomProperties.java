@@ -1,0 +1,146 @@
+package org.umberloom.core.css;
+
+import java.util.ArrayDeque;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+
+/**
+ * The custom properties of one combination: for each block of the stylesheet, names and values. An alias is written as
+ * a reference to its target's property, so that every value stands once.
+ *
+ * <p>Blocks are {@link #ROOT} and one for each further surface, by its name. A surface's roles have the same property
+ * names in every block, so that a section changes all of them by naming its surface.
+ */
+public record CustomProperties(Map<String, Map<String, String>> blocks) {
+    /** The block of the document's root, which also carries the surface {@code page}. */
+    public static final String ROOT = "";
+    private static final String SURFACE = Surfaces.GROUP;
+    private static final String TYPE = "type";
+    private static final Map<String, String> MEMBERS = Map.of("family", "fontFamily", "size", "fontSize",
+            "weight", "fontWeight", "spacing", "letterSpacing", "line", "lineHeight");
+
+    /** The properties that these roles, and the tokens they refer to, need. */
+    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces) {
+        return new Writer(resolution).write(roles, surfaces);
+    }
+
+    /** All properties that the whole base layer needs, for a live page. */
+    public static CustomProperties live(Resolution resolution) {
+        return of(resolution, Stylesheet.roles(Usage.ALL), Stylesheet.furtherSurfaces(resolution, Usage.ALL));
+    }
+
+    /** What differs from another combination or revision, block by block. */
+    public Map<String, Map<String, String>> changedFrom(CustomProperties before) {
+        Map<String, Map<String, String>> changed = new LinkedHashMap<>();
+        blocks.forEach((block, properties) -> {
+            Map<String, String> old = before.blocks.getOrDefault(block, Map.of());
+            Map<String, String> differing = new LinkedHashMap<>();
+            properties.forEach((name, value) -> {
+                if (!value.equals(old.get(name))) differing.put(name, value);
+            });
+            if (!differing.isEmpty()) changed.put(block, differing);
+        });
+        return changed;
+    }
+
+    /** The property that carries a role: {@code surface.text} becomes {@code --surface-text}. */
+    public static String nameOf(String role) {
+        StringBuilder name = new StringBuilder("--");
+        for (char c : role.toCharArray()) {
+            if (c == '.') name.append('-');
+            else if (c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || c == '-' || c >= 0x80)
+                name.append(c);
+            else name.append('_').append(Integer.toHexString(c));
+        }
+        return name.toString();
+    }
+
+    /** Collects properties from the roles down to the tokens without aliases. */
+    private static final class Writer {
+        private final Resolution resolution;
+        private final Map<String, Map<String, String>> blocks = new LinkedHashMap<>();
+        private final Map<String, String> ownerOfName = new LinkedHashMap<>();
+        private final Deque<TokenPath> referred = new ArrayDeque<>();
+
+        Writer(Resolution resolution) {
+            this.resolution = resolution;
+        }
+
+        CustomProperties write(Collection<String> roles, List<String> surfaces) {
+            blocks.put(ROOT, new LinkedHashMap<>());
+            surfaces.forEach(surface -> blocks.put(surface, new LinkedHashMap<>()));
+            for (String role : roles) {
+                if (role.startsWith(SURFACE + ".")) surfaceRole(role.substring(SURFACE.length() + 1), surfaces);
+                else if (role.startsWith(TYPE + ".")) typeRole(role);
+                else find(role).ifPresent(token -> put(ROOT, nameOf(role), token.written().value(), token.value()));
+            }
+            Set<TokenPath> written = new HashSet<>();
+            while (!referred.isEmpty()) {
+                TokenPath path = referred.poll();
+                if (!written.add(path)) continue;
+                Resolved token = resolution.tokens().get(path);
+                put(ROOT, uniqueName(path), token.written().value(), token.value());
+            }
+            return new CustomProperties(blocks);
+        }
+
+        private void surfaceRole(String role, List<String> surfaces) {
+            String name = nameOf(SURFACE + "." + role);
+            find(Surfaces.path(Surfaces.PAGE, role))
+                    .ifPresent(token -> put(ROOT, name, token.written().value(), token.value()));
+            for (String surface : surfaces)
+                find(Surfaces.path(surface, role))
+                        .ifPresent(token -> put(surface, name, token.written().value(), token.value()));
+        }
+
+        private void typeRole(String role) {
+            int dot = role.lastIndexOf('.');
+            String member = MEMBERS.get(role.substring(dot + 1));
+            find(role.substring(0, dot)).ifPresent(token -> {
+                if (!(token.value() instanceof TypographyValue value)) return;
+                TokenValue written = token.written().value() instanceof TypographyValue own
+                        ? own.members().get(member) : value.members().get(member);
+                put(ROOT, nameOf(role), written, value.members().get(member));
+            });
+        }
+
+        /** An alias becomes a reference where its target has a property of its own, else the value stands here. */
+        private void put(String block, String name, TokenValue written, TokenValue value) {
+            if (value instanceof TypographyValue) return;
+            Optional<TokenPath> target = target(written);
+            target.ifPresent(referred::add);
+            blocks.get(block).put(name, target.map(path -> "var(" + uniqueName(path) + ")")
+                    .orElseGet(() -> CssText.of(value)));
+        }
+
+        /** The token an alias stands for, past surface roles, whose property would mean another token elsewhere. */
+        private Optional<TokenPath> target(TokenValue written) {
+            if (!(written instanceof Alias alias)) return Optional.empty();
+            if (!alias.target().isBelow(TokenPath.of(SURFACE))) return Optional.of(alias.target());
+            return target(resolution.tokens().get(alias.target()).written().value());
+        }
+
+        private String uniqueName(TokenPath path) {
+            String name = nameOf(path.dotted());
+            while (!path.dotted().equals(ownerOfName.computeIfAbsent(name, key -> path.dotted()))) name += "_";
+            return name;
+        }
+
+        private Optional<Resolved> find(String path) {
+            return resolution.find(path);
+        }
+    }
+}

@@ -1,0 +1,81 @@
+package org.umberloom.core.format;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+
+/** The archive of a kit: a ZIP file whose bytes depend on its files alone, read with limits and without trust. */
+public final class KitArchive {
+    private static final int MOST_FILES = 2_000;
+    private static final long MOST_BYTES = 64L << 20;
+    /** ZIP times start here; a fixed time keeps equal kits equal. */
+    private static final FileTime EPOCH = FileTime.from(Instant.parse("1980-01-01T12:00:00Z"));
+    private static final String KEPT = " Nothing was imported and nothing was changed.";
+
+    private KitArchive() {
+    }
+
+    /** The files, in the given order, as a ZIP archive. */
+    public static byte[] write(Map<String, byte[]> files) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                ZipEntry entry = new ZipEntry(file.getKey());
+                entry.setLastModifiedTime(EPOCH);
+                zip.putNextEntry(entry);
+                zip.write(file.getValue());
+                zip.closeEntry();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    /**
+     * All files by name.
+     *
+     * @throws FormatException when it is no archive, is damaged or too large, or holds a path that leaves the archive
+     */
+    public static Map<String, byte[]> read(InputStream archive) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        long total = 0;
+        try (ZipInputStream zip = new ZipInputStream(archive)) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                checkName(entry.getName());
+                if (entry.isDirectory()) continue;
+                if (files.size() == MOST_FILES)
+                    throw new FormatException("The archive holds more than " + MOST_FILES + " files." + KEPT);
+                byte[] content = zip.readNBytes((int) (MOST_BYTES - total) + 1);
+                total += content.length;
+                if (total > MOST_BYTES)
+                    throw new FormatException("The archive unpacks to more than " + (MOST_BYTES >> 20) + " MiB." + KEPT);
+                if (files.put(entry.getName(), content) != null)
+                    throw new FormatException("The archive holds “" + entry.getName() + "” twice." + KEPT);
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            if (e instanceof FormatException refused) throw refused;
+            throw new FormatException("The archive is damaged: " + e.getMessage() + "." + KEPT
+                    + " Export it again, or download it again.", e);
+        }
+        if (files.isEmpty())
+            throw new FormatException("This is not a kit: it is no ZIP archive, or an empty one." + KEPT
+                    + " Choose a file that was exported as a kit.");
+        return files;
+    }
+
+    private static void checkName(String name) {
+        boolean climbs = name.startsWith("/") || name.contains("\\") || name.contains(":") || name.contains("\0");
+        for (String part : name.split("/")) climbs |= part.equals("..") || part.equals(".");
+        if (climbs)
+            throw new FormatException("The archive holds a path that leaves it (“" + name + "”), so it was refused." + KEPT);
+    }
+}

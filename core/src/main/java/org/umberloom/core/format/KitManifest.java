@@ -1,0 +1,61 @@
+package org.umberloom.core.format;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.umberloom.core.theme.ThemeDocument;
+
+/**
+ * What a kit says of itself, in {@value #FILE}.
+ *
+ * @param name  the theme's name
+ * @param theme name of the resolver document
+ * @param stylesheet name of the compiled stylesheet
+ * @param pages names of the pages
+ * @param fonts one entry for each font family
+ */
+public record KitManifest(String name, String theme, String stylesheet, List<String> pages, List<Font> fonts) {
+    public static final String FILE = "kit.json";
+    private static final String FORMAT = "org.umberloom.kit";
+    private static final double VERSION = 1;
+
+    /** A font family in the kit: its file and the license it travels under. */
+    public record Font(String family, String file, String license) {
+    }
+
+    public String write() {
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("format", FORMAT);
+        data.put("version", VERSION);
+        data.put("name", name);
+        data.put("theme", theme);
+        data.put("stylesheet", stylesheet);
+        data.put("pages", pages);
+        data.put("fonts", fonts.stream().map(font -> {
+            Map<String, Object> entry = new LinkedHashMap<>();
+            entry.put("family", font.family());
+            entry.put("file", font.file());
+            entry.put("license", font.license());
+            return entry;
+        }).toList());
+        return Json.write(data);
+    }
+
+    /** The theme of a kit's files. @throws FormatException when the manifest or a file it needs is missing or wrong */
+    public static ThemeDocument theme(Map<String, byte[]> files) {
+        Map<String, Object> manifest = Json.readObject(FILE, text(files, FILE));
+        if (!FORMAT.equals(manifest.get("format")))
+            throw new FormatException("kit.json does not describe a kit: its format is “" + manifest.get("format") + "”.");
+        if (!Double.valueOf(VERSION).equals(manifest.get("version")))
+            throw new FormatException("The kit has version " + manifest.get("version") + "; version 1 is understood here.");
+        String theme = Json.string("The kit's “theme”", manifest.get("theme"));
+        return ThemeJson.read(text(files, theme), file -> text(files, file));
+    }
+
+    private static String text(Map<String, byte[]> files, String name) {
+        byte[] content = files.get(name);
+        if (content == null) throw new FormatException("The kit has no file “" + name + "”. Nothing was imported.");
+        return new String(content, StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,2 @@
+/** Spacing steps and page widths. */
+package org.umberloom.core.space;

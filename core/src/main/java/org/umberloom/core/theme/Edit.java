@@ -1,0 +1,167 @@
+package org.umberloom.core.theme;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Node;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+
+/**
+ * One change of a theme document. Applying it gives the changed document and the edit that takes it back exactly.
+ *
+ * <p>{@link #applyTo} throws {@link IllegalArgumentException}, with a sentence for people, when the edit does not fit
+ * the document; the document is then as it was.
+ */
+public sealed interface Edit {
+    Applied applyTo(ThemeDocument theme);
+
+    /** What this edit does, in a few words. */
+    String label();
+
+    /** The changed document and its way back. */
+    record Applied(ThemeDocument theme, Edit inverse) {
+    }
+
+    /**
+     * Sets a token's value, making the token when it is new. A recipe that starts from it computes again; a token that
+     * a recipe computes is detached.
+     */
+    record SetValue(Place place, TokenPath path, TokenValue value) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            if (root.find(path).filter(Group.class::isInstance).isPresent())
+                throw new IllegalArgumentException("“" + path + "” is a group; a value can only be set on a token.");
+            boolean computed = Recipes.computing(root, path).isPresent();
+            Token token = root.token(path).map(before -> before.withValue(value)).orElse(Token.untyped(value));
+            Group changed = root.with(path, computed ? token.withDetached(true) : token);
+            Optional<TokenPath> governed = Recipes.governing(root, path);
+            if (governed.isPresent()) changed = refreshed(changed, governed.get());
+            return new Applied(theme.with(place, changed), restore(place, root, governed.orElse(path)));
+        }
+
+        @Override
+        public String label() {
+            return "set " + path;
+        }
+    }
+
+    /** Gives a group a recipe, or changes it, and computes its tokens. */
+    record SetRecipe(Place place, TokenPath group, Recipe recipe) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            Group before = root.group(group).orElse(Group.EMPTY);
+            return new Applied(theme.with(place, root.with(group, Recipes.with(before, recipe))),
+                    restore(place, root, group));
+        }
+
+        @Override
+        public String label() {
+            return "shape " + group;
+        }
+    }
+
+    /** Gives a detached token back to its group's recipe. */
+    record Attach(Place place, TokenPath path) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            Token token = root.token(path).orElseThrow(() -> missing(path));
+            TokenPath governed = Recipes.governing(root, path).orElseThrow(() ->
+                    new IllegalArgumentException("No recipe computes “" + path + "”."));
+            Group changed = refreshed(root.with(path, token.withDetached(false)), governed);
+            return new Applied(theme.with(place, changed), restore(place, root, governed));
+        }
+
+        @Override
+        public String label() {
+            return "attach " + path;
+        }
+    }
+
+    /** Puts a whole node at a path, as that child of its group; −1 keeps its place, or makes it the last. */
+    record Put(Place place, TokenPath path, Node node, int index) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            return new Applied(theme.with(place, root.with(path, node, index)), restore(place, root, path));
+        }
+
+        @Override
+        public String label() {
+            return "put " + path;
+        }
+    }
+
+    /** Removes the token or group at a path. */
+    record Remove(Place place, TokenPath path) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            if (root.find(path).isEmpty()) throw missing(path);
+            return new Applied(theme.with(place, root.without(path)), restore(place, root, path));
+        }
+
+        @Override
+        public String label() {
+            return "remove " + path;
+        }
+    }
+
+    /** Renames the theme. */
+    record SetName(String name) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return new Applied(theme.withName(name), new SetName(theme.name()));
+        }
+
+        @Override
+        public String label() {
+            return "rename to " + name;
+        }
+    }
+
+    /** Several edits as one; either all apply or none does. */
+    record Batch(String label, List<Edit> edits) implements Edit {
+        public Batch {
+            edits = List.copyOf(edits);
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            ThemeDocument current = theme;
+            List<Edit> inverses = new ArrayList<>();
+            for (Edit edit : edits) {
+                Applied applied = edit.applyTo(current);
+                current = applied.theme();
+                inverses.add(0, applied.inverse());
+            }
+            return new Applied(current, new Batch(label, inverses));
+        }
+    }
+
+    private static Group refreshed(Group root, TokenPath group) {
+        return root.with(group, Recipes.refresh(root.group(group).orElseThrow()));
+    }
+
+    /** The edit that brings back what stood at a path; where nothing stood, it takes away what had to be made. */
+    private static Edit restore(Place place, Group before, TokenPath path) {
+        Optional<Node> node = before.find(path);
+        if (node.isPresent()) return new Put(place, path, node.get(), before.indexOf(path));
+        TokenPath made = path;
+        Optional<TokenPath> parent = Recipes.parent(path);
+        while (parent.isPresent() && before.find(parent.get()).isEmpty()) {
+            made = parent.get();
+            parent = Recipes.parent(made);
+        }
+        return new Remove(place, made);
+    }
+
+    private static IllegalArgumentException missing(TokenPath path) {
+        return new IllegalArgumentException("There is no “" + path + "” here.");
+    }
+}

@@ -1,0 +1,31 @@
+package org.umberloom.core.theme;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.umberloom.core.token.Group;
+
+/**
+ * One thing that varies, such as the scheme: its contexts, each a partial set of tokens, and which holds when none is
+ * chosen.
+ */
+public record Modifier(String description, Map<String, Group> contexts, String defaultContext) {
+    /** The modifier that compiled stylesheets tie to the reader's light or dark preference. */
+    public static final String SCHEME = "scheme";
+    public static final String LIGHT = "light";
+    public static final String DARK = "dark";
+
+    /** @throws IllegalArgumentException when there is no context, or the default is none of them */
+    public Modifier {
+        contexts = Collections.unmodifiableMap(new LinkedHashMap<>(contexts));
+        if (!contexts.containsKey(defaultContext))
+            throw new IllegalArgumentException("The default context “" + defaultContext + "” is not among "
+                    + contexts.keySet() + ".");
+    }
+
+    Modifier with(String context, Group tokens) {
+        Map<String, Group> changed = new LinkedHashMap<>(contexts);
+        changed.put(context, tokens);
+        return new Modifier(description, changed, defaultContext);
+    }
+}

@@ -1,0 +1,85 @@
+package org.umberloom.core.theme;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.umberloom.core.color.RampShape;
+import org.umberloom.core.space.SpaceScale;
+import org.umberloom.core.type.TypeScale;
+
+/** Recipes as plain data, the form they have in a document: maps, lists, numbers and strings. */
+public final class RecipeData {
+    private static final String KIND = "kind";
+
+    private RecipeData() {
+    }
+
+    public static Map<String, Object> write(Recipe recipe) {
+        Map<String, Object> data = new LinkedHashMap<>();
+        if (recipe instanceof Recipe.HueRamp ramp) {
+            data.put(KIND, "ramp");
+            data.put("stops", ramp.stops());
+            data.put("hueLight", ramp.shape().hueLight());
+            data.put("hueDark", ramp.shape().hueDark());
+            data.put("chromaLight", ramp.shape().chromaLight());
+            data.put("chromaDark", ramp.shape().chromaDark());
+        } else if (recipe instanceof Recipe.TypeSteps steps) {
+            TypeScale scale = steps.scale();
+            data.put(KIND, "typeScale");
+            data.put("narrow", end(scale.narrow()));
+            data.put("wide", end(scale.wide()));
+            data.put("narrowViewport", scale.narrowViewport());
+            data.put("wideViewport", scale.wideViewport());
+            data.put("smallest", (double) scale.smallest());
+            data.put("largest", (double) scale.largest());
+        } else if (recipe instanceof Recipe.SpaceSteps steps) {
+            data.put(KIND, "spaceScale");
+            data.put("base", steps.scale().base());
+            data.put("factors", steps.scale().factors());
+        }
+        return data;
+    }
+
+    /** @throws IllegalArgumentException with a sentence for people when a field is missing, unknown or out of range */
+    public static Recipe read(Object data) {
+        Map<?, ?> map = map(data, "recipe");
+        return switch (String.valueOf(map.get(KIND))) {
+            case "ramp" -> new Recipe.HueRamp(numbers(map, "stops"), new RampShape(number(map, "hueLight"),
+                    number(map, "hueDark"), number(map, "chromaLight"), number(map, "chromaDark")));
+            case "typeScale" -> new Recipe.TypeSteps(new TypeScale(end(map, "narrow"), end(map, "wide"),
+                    number(map, "narrowViewport"), number(map, "wideViewport"), (int) number(map, "smallest"),
+                    (int) number(map, "largest")));
+            case "spaceScale" -> new Recipe.SpaceSteps(new SpaceScale(number(map, "base"), numbers(map, "factors")));
+            default -> throw new IllegalArgumentException("“" + map.get(KIND)
+                    + "” is not a kind of recipe: it is ramp, typeScale or spaceScale.");
+        };
+    }
+
+    private static Map<String, Object> end(TypeScale.End end) {
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("base", end.base());
+        data.put("ratio", end.ratio());
+        return data;
+    }
+
+    private static TypeScale.End end(Map<?, ?> map, String field) {
+        Map<?, ?> end = map(map.get(field), field);
+        return new TypeScale.End(number(end, "base"), number(end, "ratio"));
+    }
+
+    private static Map<?, ?> map(Object data, String what) {
+        if (data instanceof Map<?, ?> map) return map;
+        throw new IllegalArgumentException("A recipe's “" + what + "” must be an object.");
+    }
+
+    private static double number(Map<?, ?> map, String field) {
+        if (map.get(field) instanceof Number number) return number.doubleValue();
+        throw new IllegalArgumentException("A recipe's “" + field + "” must be a number.");
+    }
+
+    private static List<Double> numbers(Map<?, ?> map, String field) {
+        if (map.get(field) instanceof List<?> list && list.stream().allMatch(Number.class::isInstance))
+            return list.stream().map(item -> ((Number) item).doubleValue()).toList();
+        throw new IllegalArgumentException("A recipe's “" + field + "” must be a list of numbers.");
+    }
+}

@@ -1,0 +1,34 @@
+package org.umberloom.core.theme;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.umberloom.core.token.TokenPath;
+
+/** The surfaces of a theme: the groups {@code surface.NAME}, each a bundle of color roles. */
+public final class Surfaces {
+    /** First segment of every surface role's path. */
+    public static final String GROUP = "surface";
+    /** The surface the whole page stands on. */
+    public static final String PAGE = "page";
+
+    private Surfaces() {
+    }
+
+    /** Names in document order. */
+    public static List<String> names(Resolution resolution) {
+        Set<String> names = new LinkedHashSet<>();
+        for (TokenPath path : resolution.tokens().keySet()) {
+            String dotted = path.dotted();
+            if (!dotted.startsWith(GROUP + ".")) continue;
+            int end = dotted.indexOf('.', GROUP.length() + 1);
+            if (end > 0) names.add(dotted.substring(GROUP.length() + 1, end));
+        }
+        return List.copyOf(names);
+    }
+
+    /** The path of a role on a surface. */
+    public static String path(String surface, String role) {
+        return GROUP + "." + surface + "." + role;
+    }
+}

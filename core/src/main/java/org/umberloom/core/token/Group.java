@@ -1,0 +1,133 @@
+package org.umberloom.core.token;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+
+/** Named tokens and groups in their order. Immutable: every change gives a new tree that shares what stayed. */
+public record Group(Map<String, Node> children, Meta meta) implements Node {
+    public static final Group EMPTY = new Group(Map.of(), Meta.NONE);
+
+    public Group {
+        children = Collections.unmodifiableMap(new LinkedHashMap<>(children));
+        children.keySet().forEach(TokenPath::checkName);
+    }
+
+    /** The node at a path below this group. */
+    public Optional<Node> find(TokenPath path) {
+        Node node = this;
+        for (String segment : path.segments()) {
+            if (!(node instanceof Group group)) return Optional.empty();
+            node = group.children.get(segment);
+            if (node == null) return Optional.empty();
+        }
+        return Optional.of(node);
+    }
+
+    public Optional<Token> token(TokenPath path) {
+        return find(path).filter(Token.class::isInstance).map(Token.class::cast);
+    }
+
+    public Optional<Group> group(TokenPath path) {
+        return find(path).filter(Group.class::isInstance).map(Group.class::cast);
+    }
+
+    /** With a node at a path: in the place of what stands there, else last in its group; missing groups are made. */
+    public Group with(TokenPath path, Node node) {
+        return with(path.segments(), node, -1);
+    }
+
+    /** With a node inserted as the child number {@code index} of its group. */
+    public Group with(TokenPath path, Node node, int index) {
+        return with(path.segments(), node, index);
+    }
+
+    private Group with(List<String> segments, Node node, int index) {
+        String name = segments.get(0);
+        if (segments.size() == 1) return withChild(name, node, index);
+        Node child = children.getOrDefault(name, EMPTY);
+        if (!(child instanceof Group group))
+            throw new IllegalArgumentException("“" + name + "” is a token, so nothing can stand below it");
+        return withChild(name, group.with(segments.subList(1, segments.size()), node, index), -1);
+    }
+
+    private Group withChild(String name, Node node, int index) {
+        Map<String, Node> changed = new LinkedHashMap<>(children);
+        if (index < 0) {
+            changed.put(name, node);
+            return new Group(changed, meta);
+        }
+        changed.remove(name);
+        List<Map.Entry<String, Node>> entries = new ArrayList<>(changed.entrySet());
+        entries.add(Math.min(index, entries.size()), Map.entry(name, node));
+        Map<String, Node> ordered = new LinkedHashMap<>();
+        entries.forEach(entry -> ordered.put(entry.getKey(), entry.getValue()));
+        return new Group(ordered, meta);
+    }
+
+    /** Without the node at a path; a group that is left empty stays. */
+    public Group without(TokenPath path) {
+        return without(path.segments());
+    }
+
+    private Group without(List<String> segments) {
+        String name = segments.get(0);
+        Map<String, Node> changed = new LinkedHashMap<>(children);
+        if (segments.size() == 1) changed.remove(name);
+        else if (children.get(name) instanceof Group group)
+            changed.put(name, group.without(segments.subList(1, segments.size())));
+        return new Group(changed, meta);
+    }
+
+    public Group withMeta(Meta newMeta) {
+        return new Group(children, newMeta);
+    }
+
+    /** At which number of its group's children a path stands, or −1. */
+    public int indexOf(TokenPath path) {
+        List<String> segments = path.segments();
+        Group parent = this;
+        for (String segment : segments.subList(0, segments.size() - 1)) {
+            if (!(parent.children.get(segment) instanceof Group group)) return -1;
+            parent = group;
+        }
+        return new ArrayList<>(parent.children.keySet()).indexOf(segments.get(segments.size() - 1));
+    }
+
+    /** Every token below this group with its path, in order, and the type its groups say it has. */
+    public void forEachToken(TokenVisitor visitor) {
+        visit("", this, Optional.empty(), visitor);
+    }
+
+    /** Every group below this one with its path, in order. */
+    public void forEachGroup(BiConsumer<TokenPath, Group> visitor) {
+        visitGroups("", this, visitor);
+    }
+
+    /** Receives one token. */
+    public interface TokenVisitor {
+        void visit(TokenPath path, Token token, Optional<TokenType> declaredType);
+    }
+
+    private static void visit(String prefix, Group group, Optional<TokenType> inherited, TokenVisitor visitor) {
+        Optional<TokenType> type = group.meta.type().or(() -> inherited);
+        group.children.forEach((name, node) -> {
+            String path = prefix.isEmpty() ? name : prefix + "." + name;
+            if (node instanceof Token token) visitor.visit(new TokenPath(path), token, token.meta().type().or(() -> type));
+            else visit(path, (Group) node, type, visitor);
+        });
+    }
+
+    private static void visitGroups(String prefix, Group group, BiConsumer<TokenPath, Group> visitor) {
+        group.children.forEach((name, node) -> {
+            if (!(node instanceof Group child)) return;
+            String path = prefix.isEmpty() ? name : prefix + "." + name;
+            visitor.accept(new TokenPath(path), child);
+            visitGroups(path, child, visitor);
+        });
+    }
+}

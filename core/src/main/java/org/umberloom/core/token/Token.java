@@ -1,0 +1,30 @@
+package org.umberloom.core.token;
+
+import java.util.Optional;
+
+/** A value with what it says about itself; its path is where it stands. */
+public record Token(TokenValue value, Meta meta) implements Node {
+    private static final String DETACHED = "detached";
+
+    public static Token of(TokenValue value) {
+        return new Token(value, value.type().map(Meta::typed).orElse(Meta.NONE));
+    }
+
+    /** A token whose type is said by its group. */
+    public static Token untyped(TokenValue value) {
+        return new Token(value, Meta.NONE);
+    }
+
+    public Token withValue(TokenValue newValue) {
+        return new Token(newValue, meta);
+    }
+
+    /** Whether it was set by hand in place of what its group's recipe computes. */
+    public boolean detached() {
+        return meta.own(DETACHED).equals(Optional.of(true));
+    }
+
+    public Token withDetached(boolean detached) {
+        return new Token(value, meta.withOwn(DETACHED, detached ? Optional.of(true) : Optional.empty()));
+    }
+}

@@ -1,0 +1,70 @@
+package org.umberloom.core.token;
+
+import java.util.List;
+
+/** A token's or group's dotted path, such as {@code color.umber.60}. Source: Format Module 2025.10, names. */
+public record TokenPath(String dotted) implements Comparable<TokenPath> {
+    /** @throws IllegalArgumentException for an empty segment, or one that starts with $ or holds a brace */
+    public TokenPath {
+        int start = 0;
+        for (int i = 0; i <= dotted.length(); i++) {
+            if (i < dotted.length() && dotted.charAt(i) != '.') continue;
+            checkName(dotted, start, i);
+            start = i + 1;
+        }
+    }
+
+    public static TokenPath of(String dotted) {
+        return new TokenPath(dotted);
+    }
+
+    /** @throws IllegalArgumentException when a name is empty, starts with $ or holds a brace or a dot */
+    public static void checkName(String name) {
+        if (name.indexOf('.') >= 0) throw notAName(name);
+        checkName(name, 0, name.length());
+    }
+
+    private static void checkName(String text, int start, int end) {
+        boolean dollar = start < end && text.charAt(start) == '$' && !text.regionMatches(start, "$root", 0, end - start);
+        boolean blank = true;
+        for (int i = start; i < end; i++) {
+            char c = text.charAt(i);
+            if (c == '{' || c == '}') throw notAName(text.substring(start, end));
+            if (!Character.isWhitespace(c)) blank = false;
+        }
+        if (dollar || blank) throw notAName(text.substring(start, end));
+    }
+
+    private static IllegalArgumentException notAName(String name) {
+        return new IllegalArgumentException("“" + name
+                + "” cannot be a name: names are not empty, do not start with $ and hold none of { } .");
+    }
+
+    public List<String> segments() {
+        return List.of(dotted.split("\\."));
+    }
+
+    public TokenPath child(String name) {
+        return new TokenPath(dotted + "." + name);
+    }
+
+    /** The last segment. */
+    public String name() {
+        return dotted.substring(dotted.lastIndexOf('.') + 1);
+    }
+
+    /** Whether this path lies below that group. */
+    public boolean isBelow(TokenPath group) {
+        return dotted.startsWith(group.dotted + ".");
+    }
+
+    @Override
+    public int compareTo(TokenPath other) {
+        return dotted.compareTo(other.dotted);
+    }
+
+    @Override
+    public String toString() {
+        return dotted;
+    }
+}

@@ -1,0 +1,2 @@
+/** The modular type scale. */
+package org.umberloom.core.type;

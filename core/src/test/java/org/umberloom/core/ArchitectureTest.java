@@ -1,0 +1,48 @@
+package org.umberloom.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.umberloom.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    private static final String ROOT = "org.umberloom.core.";
+
+    @ArchTest
+    static final ArchRule coreNeedsOnlyTheJdkAndJsonAtItsEdge = classes()
+            .that().resideOutsideOfPackage(ROOT + "format..")
+            .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..");
+
+    @ArchTest
+    static final ArchRule formatAddsOnlyJson = classes()
+            .that().resideInAPackage(ROOT + "format..")
+            .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..", "tools.jackson..");
+
+    @ArchTest
+    static final ArchRule nothingDependsOnFormat = noClasses()
+            .that().resideOutsideOfPackage(ROOT + "format..")
+            .should().dependOnClassesThat().resideInAPackage(ROOT + "format..");
+
+    @ArchTest
+    static final ArchRule colorKnowsOnlyItself = noClasses()
+            .that().resideInAPackage(ROOT + "color..")
+            .should().dependOnClassesThat().resideInAnyPackage(ROOT + "token..", ROOT + "theme..", ROOT + "type..",
+                    ROOT + "space..", ROOT + "check..", ROOT + "css..");
+
+    @ArchTest
+    static final ArchRule tokenKnowsNothingOfThemes = noClasses()
+            .that().resideInAPackage(ROOT + "token..")
+            .should().dependOnClassesThat().resideInAnyPackage(ROOT + "theme..", ROOT + "check..", ROOT + "css..");
+
+    @ArchTest
+    static final ArchRule packagesFormNoCycle = slices().matching(ROOT + "(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule theCoreReadsNoClock = noClasses().should().callMethod(System.class, "currentTimeMillis")
+            .orShould().callMethod(System.class, "nanoTime");
+}
