@@ -1,8 +1,10 @@
 package org.umberloom.core.css;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -35,44 +37,63 @@ public final class BaseLayer {
             + "min([width.content], 100% - 2 * [width.gutter]) [content-end] "
             + "minmax(0, calc(([width.wide] - [width.content]) / 2)) [wide-end] minmax([width.gutter], 1fr) [full-end]";
     private static final String BAND = "padding-inline: max([width.gutter], calc((100% - [width.wide]) / 2))";
+    private static final List<String> ELEMENTS = List.of("body", "header", "main", "footer", "nav", "section", "h1", "h2",
+            "h3", "h4", "h5", "h6", "p", "ul", "ol", "li", "dl", "dt", "dd", "a", "small", "strong", "em", "code", "pre",
+            "hr", "blockquote", "cite", "img", "figure", "figcaption", "table", "caption", "th", "td", "button", "label",
+            "input", "select", "textarea", "fieldset", "legend");
+    private static final List<String> WIDE_BANDS = List.of("header", "footer", "nav");
+    private static final List<String> TEXT_BLOCKS = List.of("p", "ul", "ol", "li", "blockquote");
     static final List<Rule> RULES = rules();
 
     private BaseLayer() {
     }
 
-    /**
-     * The role whose token colors or shapes an element, for a person who points at it.
-     *
-     * @param element  lower-case element name
-     * @param property what is asked for: {@code color}, {@code type}, {@code space} or {@code width}
-     * @return the role, such as {@code surface.link} or {@code type.h2}; the body's where the element has none
-     */
-    public static String roleOf(String element, String property) {
-        boolean heading = element.matches("h[1-6]");
-        return switch (property) {
-            case "type" -> switch (element) {
-                case "h1", "h2", "h3", "h4", "h5", "h6" -> "type." + element;
-                case "small", "figcaption", "caption" -> "type.small";
-                case "blockquote" -> "type.quote";
-                case "button", "label", "th" -> "type.label";
-                case "nav" -> "type.menu";
-                case "code", "pre" -> "type.code";
-                default -> "type.body";
-            };
-            case "color" -> heading ? "surface.heading" : switch (element) {
-                case "a" -> "surface.link";
-                case "small", "figcaption", "caption" -> "surface.muted";
-                case "button" -> "surface.accent";
-                case "input", "select", "textarea" -> "surface.field-text";
-                case "hr", "table" -> "surface.border";
-                default -> "surface.text";
-            };
-            case "space" -> heading ? "gap.block" : switch (element) {
-                case "section" -> "gap.section";
-                case "button", "input", "select", "textarea", "td", "th" -> "gap.inset";
-                default -> "gap.flow";
-            };
-            default -> "width.content";
+    /** The roles that govern each element of plain HTML, by element name and by color, type, space and width. */
+    public static Map<String, Map<String, String>> rolesByElement() {
+        Map<String, Map<String, String>> roles = new LinkedHashMap<>();
+        for (String element : ELEMENTS) {
+            Map<String, String> ofElement = new LinkedHashMap<>();
+            ofElement.put("color", colorRole(element));
+            ofElement.put("type", typeRole(element));
+            ofElement.put("space", spaceRole(element));
+            ofElement.put("width", WIDE_BANDS.contains(element) ? "width.wide"
+                    : TEXT_BLOCKS.contains(element) ? "width.text" : "width.content");
+            roles.put(element, ofElement);
+        }
+        return roles;
+    }
+
+    private static String typeRole(String element) {
+        return switch (element) {
+            case "h1", "h2", "h3", "h4", "h5", "h6" -> "type." + element;
+            case "small", "figcaption", "caption", "cite" -> "type.small";
+            case "blockquote" -> "type.quote";
+            case "button", "label", "th", "dt", "legend" -> "type.label";
+            case "nav" -> "type.menu";
+            case "code", "pre" -> "type.code";
+            default -> "type.body";
+        };
+    }
+
+    private static String colorRole(String element) {
+        return switch (element) {
+            case "h1", "h2", "h3", "h4", "h5", "h6", "blockquote" -> "surface.heading";
+            case "a" -> "surface.link";
+            case "small", "figcaption", "caption", "cite", "th", "dt" -> "surface.muted";
+            case "button" -> "surface.accent";
+            case "input", "select", "textarea" -> "surface.field-text";
+            case "hr" -> "surface.border";
+            case "body", "header", "footer", "main", "section" -> "surface.ground";
+            default -> "surface.text";
+        };
+    }
+
+    private static String spaceRole(String element) {
+        return switch (element) {
+            case "h1", "h2", "h3", "h4", "h5", "h6", "blockquote", "figure", "hr" -> "gap.block";
+            case "main", "section" -> "gap.section";
+            case "button", "input", "select", "textarea", "td", "th", "label" -> "gap.inset";
+            default -> "gap.flow";
         };
     }
 

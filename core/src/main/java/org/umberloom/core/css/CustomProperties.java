@@ -56,6 +56,11 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         return changed;
     }
 
+    /** A value without aliases as CSS text. @throws IllegalArgumentException for one that has no single CSS form */
+    public static String text(TokenValue value) {
+        return CssText.of(value);
+    }
+
     /** The property that carries a role: {@code surface.text} becomes {@code --surface-text}. */
     public static String nameOf(String role) {
         StringBuilder name = new StringBuilder("--");

@@ -8,6 +8,7 @@ import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.ValueText;
 
 /**
  * One change of a theme document. Applying it gives the changed document and the edit that takes it back exactly.
@@ -20,6 +21,11 @@ public sealed interface Edit {
 
     /** What this edit does, in a few words. */
     String label();
+
+    /** The place and path this edit changes, as {@code place path}; empty for the theme's own fields. */
+    default List<String> touches() {
+        return List.of();
+    }
 
     /** The changed document and its way back. */
     record Applied(ThemeDocument theme, Edit inverse) {
@@ -44,8 +50,13 @@ public sealed interface Edit {
         }
 
         @Override
+        public List<String> touches() {
+            return List.of(place + " " + path);
+        }
+
+        @Override
         public String label() {
-            return "set " + path;
+            return path + " to " + ValueText.write(value);
         }
     }
 
@@ -57,6 +68,11 @@ public sealed interface Edit {
             Group before = root.group(group).orElse(Group.EMPTY);
             return new Applied(theme.with(place, root.with(group, Recipes.with(before, recipe))),
                     restore(place, root, group));
+        }
+
+        @Override
+        public List<String> touches() {
+            return List.of(place + " " + group);
         }
 
         @Override
@@ -78,6 +94,11 @@ public sealed interface Edit {
         }
 
         @Override
+        public List<String> touches() {
+            return List.of(place + " " + path);
+        }
+
+        @Override
         public String label() {
             return "attach " + path;
         }
@@ -89,6 +110,11 @@ public sealed interface Edit {
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
             return new Applied(theme.with(place, root.with(path, node, index)), restore(place, root, path));
+        }
+
+        @Override
+        public List<String> touches() {
+            return List.of(place + " " + path);
         }
 
         @Override
@@ -104,6 +130,11 @@ public sealed interface Edit {
             Group root = theme.at(place);
             if (root.find(path).isEmpty()) throw missing(path);
             return new Applied(theme.with(place, root.without(path)), restore(place, root, path));
+        }
+
+        @Override
+        public List<String> touches() {
+            return List.of(place + " " + path);
         }
 
         @Override
@@ -129,6 +160,11 @@ public sealed interface Edit {
     record Batch(String label, List<Edit> edits) implements Edit {
         public Batch {
             edits = List.copyOf(edits);
+        }
+
+        @Override
+        public List<String> touches() {
+            return edits.stream().flatMap(edit -> edit.touches().stream()).toList();
         }
 
         @Override

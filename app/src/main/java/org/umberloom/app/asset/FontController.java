@@ -1,0 +1,22 @@
+package org.umberloom.app.asset;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The families that can be chosen. */
+@RestController
+@RequestMapping("/api/fonts")
+class FontController {
+    private final FontCatalog catalog;
+
+    FontController(FontCatalog catalog) {
+        this.catalog = catalog;
+    }
+
+    @GetMapping
+    List<FontCatalog.Family> fonts() {
+        return catalog.families();
+    }
+}

@@ -1,0 +1,140 @@
+package org.umberloom.app.color;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.umberloom.app.theme.Combos;
+import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.Pair;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
+import org.umberloom.core.color.Depth;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.ValueText;
+
+/** The Color instrument: hues with their ramps, and every surface role in every scheme. */
+public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
+    /** A shade on the ramp; depth 0 to 120 as measured. */
+    public record ShadeView(String path, String name, double depth, String hex, boolean detached) {
+    }
+
+    /** The seed's place in OKLCH: lightness 0 to 1, chroma from 0, hue 0 to 360. */
+    public record SeedView(String path, String written, String hex, double depth, double lightness, double chroma,
+                           double hue, boolean inSrgb) {
+    }
+
+    public record HueView(String name, String path, String place, SeedView seed, List<Double> stops, double hueLight,
+                          double hueDark, double chromaLight, double chromaDark, List<ShadeView> shades) {
+        public String seedHex() {
+            return seed.hex;
+        }
+    }
+
+    /**
+     * A role in one scheme.
+     *
+     * @param place   where a change made here is written
+     * @param own     whether this scheme sets the role itself
+     * @param ratio   of its weakest pair, 0 when it is in none
+     * @param needed  by that pair
+     * @param against the other role of that pair
+     */
+    public record CellView(String scheme, String place, boolean own, String written, String hex, double depth,
+                           double ratio, double needed, boolean passes, String against, String remedy) {
+    }
+
+    public record RoleView(String role, String path, List<CellView> cells) {
+    }
+
+    public record SurfaceView(String name, List<RoleView> roles) {
+    }
+
+    public static ColorView of(Combos combos) {
+        return new ColorView(hues(combos.theme()), surfaces(combos));
+    }
+
+    private static List<HueView> hues(ThemeDocument theme) {
+        List<HueView> hues = new ArrayList<>();
+        theme.sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
+            if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
+                hues.add(hue(Place.set(name), path, group, ramp));
+        }));
+        return hues;
+    }
+
+    private static HueView hue(Place place, TokenPath path, Group group, Recipe.HueRamp ramp) {
+        Color seed = color((Token) group.children().get(Recipe.HueRamp.SEED));
+        Color oklch = seed.to(ColorSpace.OKLCH);
+        List<ShadeView> shades = new ArrayList<>();
+        group.children().forEach((name, node) -> {
+            if (!name.equals(Recipe.HueRamp.SEED) && node instanceof Token shade && shade.value() instanceof ColorValue value)
+                shades.add(new ShadeView(path.child(name).dotted(), name, rounded(Depth.of(value.color()).value(), 10),
+                        value.color().hex(), shade.detached()));
+        });
+        return new HueView(path.name(), path.dotted(), place.toString(),
+                new SeedView(path.child(Recipe.HueRamp.SEED).dotted(), ValueText.write(new ColorValue(seed)), seed.hex(),
+                        rounded(Depth.of(seed).value(), 10), rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000),
+                        Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100), seed.inSrgbGamut()),
+                ramp.stops(), ramp.shape().hueLight(), ramp.shape().hueDark(), ramp.shape().chromaLight(),
+                ramp.shape().chromaDark(), shades);
+    }
+
+    private static Color color(Token token) {
+        return ((ColorValue) token.value()).color();
+    }
+
+    private static List<SurfaceView> surfaces(Combos combos) {
+        Map<String, Map<String, List<CellView>>> cells = new LinkedHashMap<>();
+        combos.byScheme().forEach((scheme, resolution) -> {
+            Map<String, Pair.Measured> weakest = weakestPairs(resolution);
+            for (Resolved token : resolution.tokens().values()) {
+                List<String> segments = token.path().segments();
+                if (segments.size() != 3 || !segments.get(0).equals(Surfaces.GROUP)) continue;
+                if (!(token.value() instanceof ColorValue value)) continue;
+                cells.computeIfAbsent(segments.get(1), key -> new LinkedHashMap<>())
+                        .computeIfAbsent(segments.get(2), key -> new ArrayList<>())
+                        .add(cell(combos, scheme, token, value.color(), weakest.get(token.path().dotted())));
+            }
+        });
+        List<SurfaceView> surfaces = new ArrayList<>();
+        cells.forEach((surface, roles) -> {
+            List<RoleView> views = new ArrayList<>();
+            roles.forEach((role, list) -> views.add(new RoleView(role, Surfaces.path(surface, role), list)));
+            surfaces.add(new SurfaceView(surface, views));
+        });
+        return surfaces;
+    }
+
+    private static Map<String, Pair.Measured> weakestPairs(Resolution resolution) {
+        Map<String, Pair.Measured> weakest = new LinkedHashMap<>();
+        for (Pair.Measured pair : Contrasts.measure(resolution))
+            weakest.merge(Surfaces.path(pair.pair().surface(), pair.pair().role()), pair, (one, other) ->
+                    one.ratio() / one.pair().needed() <= other.ratio() / other.pair().needed() ? one : other);
+        return weakest;
+    }
+
+    private static CellView cell(Combos combos, String scheme, Resolved token, Color color, Pair.Measured pair) {
+        Place place = combos.editPlace(scheme, token.path().dotted());
+        boolean measured = pair != null;
+        return new CellView(scheme, place.toString(), token.winner().equals(place),
+                ValueText.write(token.written().value()), color.hex(), rounded(Depth.of(color).value(), 10),
+                measured ? Math.floor(pair.ratio() * 100) / 100 : 0, measured ? pair.pair().needed() : 0,
+                !measured || pair.passes(), measured ? pair.pair().ground() : "",
+                measured && !pair.passes() ? pair.remedy() : "");
+    }
+
+    private static double rounded(double value, double per) {
+        return Math.rint(value * per) / per;
+    }
+}

@@ -1,0 +1,60 @@
+package org.umberloom.app.kit;
+
+import java.io.IOException;
+import java.security.Principal;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import org.umberloom.app.account.AccountService;
+
+/** Exporting and importing kits. */
+@RestController
+@RequestMapping("/api")
+class KitController {
+    record Imported(long id) {
+    }
+
+    record FileText(String name, String text) {
+    }
+
+    private final KitService kits;
+    private final AccountService accounts;
+
+    KitController(KitService kits, AccountService accounts) {
+        this.kits = kits;
+        this.accounts = accounts;
+    }
+
+    @GetMapping("/themes/{id}/kit")
+    KitService.KitView contents(@PathVariable long id, @RequestParam(defaultValue = "") String site) {
+        return kits.contents(id, site);
+    }
+
+    @GetMapping("/themes/{id}/kit/file")
+    FileText file(@PathVariable long id, @RequestParam(defaultValue = "") String site, @RequestParam String name) {
+        return new FileText(name, kits.text(id, site, name));
+    }
+
+    @GetMapping("/themes/{id}/kit.zip")
+    ResponseEntity<byte[]> archive(@PathVariable long id, @RequestParam(defaultValue = "") String site) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(kits.fileName(id)).build().toString())
+                .body(kits.archive(id, site));
+    }
+
+    @PostMapping(value = "/kits", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    Imported take(@RequestPart MultipartFile file, Principal principal) throws IOException {
+        String name = file.getOriginalFilename() == null ? "a file" : file.getOriginalFilename();
+        return new Imported(kits.take(name, file.getBytes(), accounts.get(principal.getName())));
+    }
+}

@@ -1,0 +1,111 @@
+package org.umberloom.app.kit;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.springframework.stereotype.Component;
+import org.umberloom.app.asset.FontCatalog;
+import org.umberloom.app.asset.FontFaces;
+import org.umberloom.app.site.Page;
+import org.umberloom.app.site.Picture;
+import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SiteService;
+import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.css.Usage;
+import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
+@Component
+class KitFiles {
+    private static final String STYLESHEET = "theme.css";
+    private static final String PAGES = "pages/";
+    private static final String FONTS = "fonts/";
+
+    private final SiteService sites;
+    private final FontFaces fonts;
+    private final FontCatalog catalog;
+
+    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog) {
+        this.sites = sites;
+        this.fonts = fonts;
+        this.catalog = catalog;
+    }
+
+    /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
+    Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        Map<String, byte[]> pages = new LinkedHashMap<>();
+        Set<String> elements = new LinkedHashSet<>();
+        Set<String> surfaces = new LinkedHashSet<>();
+        StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
+        for (Site site : shown) addSite(site, pages, elements, surfaces, licenses);
+
+        List<FontCatalog.Family> families = fonts.familiesOf(theme);
+        List<String> pageNames = pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
+        Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(elements, surfaces);
+        Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
+        files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
+                pageNames, families.stream().map(family ->
+                        new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList()).write()));
+        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS))));
+        themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
+        files.putAll(pages);
+        for (FontCatalog.Family family : families) {
+            files.put(FONTS + family.file(), catalog.read(family.file()));
+            files.put(FONTS + family.licenseFile(), catalog.read(family.licenseFile()));
+            licenses.append(FONTS).append(family.file()).append(": ").append(family.name()).append(", ")
+                    .append(family.license()).append(", text in ").append(FONTS).append(family.licenseFile()).append("\n");
+        }
+        files.put("LICENSES.txt", bytes(licenses.toString()));
+        return files;
+    }
+
+    private void addSite(Site site, Map<String, byte[]> pages, Set<String> elements, Set<String> surfaces,
+                         StringBuilder licenses) {
+        String folder = PAGES + site.slug() + "/";
+        for (Page page : sites.pages(site)) {
+            Document document = Jsoup.parse(page.html());
+            document.outputSettings().prettyPrint(false);
+            collect(document, elements, surfaces);
+            document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
+            pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
+        }
+        for (Picture picture : sites.pictures(site)) {
+            String name = folder + "pictures/" + picture.name();
+            pages.put(name, picture.content());
+            licenses.append(name).append(": ").append(picture.license()).append("\n");
+        }
+    }
+
+    private static void collect(Document document, Set<String> elements, Set<String> surfaces) {
+        for (Element element : document.getAllElements()) {
+            elements.add(element.normalName());
+            for (String attribute : List.of("data-width", "data-surface", "data-part"))
+                if (element.hasAttr(attribute)) {
+                    elements.add("[" + attribute + "]");
+                    elements.add("[" + attribute + "=" + element.attr(attribute) + "]");
+                }
+            if (element.hasAttr("data-surface")) surfaces.add(element.attr("data-surface"));
+        }
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** Names of the files that can be shown as text. */
+    static List<String> readable(Map<String, byte[]> files) {
+        List<String> names = new ArrayList<>();
+        for (String name : files.keySet()) if (name.matches(".*\\.(json|css|html|svg|txt)")) names.add(name);
+        return names;
+    }
+}

@@ -1,0 +1,112 @@
+package org.umberloom.app.kit;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.zip.GZIPOutputStream;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SiteService;
+import org.umberloom.app.theme.Draft;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** Kits: what goes in, the archive, and the way back. */
+@Service
+class KitService {
+    private static final byte[] ZIP_START = {'P', 'K'};
+
+    /** A file of a kit with its size as it is, and as a web server would send it compressed. */
+    record FileView(String name, long bytes, long compressed, boolean readable) {
+    }
+
+    record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {
+    }
+
+    private final DraftService drafts;
+    private final SiteService sites;
+    private final KitFiles kits;
+
+    KitService(DraftService drafts, SiteService sites, KitFiles kits) {
+        this.drafts = drafts;
+        this.sites = sites;
+        this.kits = kits;
+    }
+
+    /** @param site slug of the site whose pages travel along; empty for none */
+    KitView contents(long theme, String site) {
+        Draft draft = drafts.newest(theme);
+        Map<String, byte[]> files = kits.of(draft.theme(), shown(site));
+        List<String> readable = KitFiles.readable(files);
+        List<FileView> views = new ArrayList<>();
+        files.forEach((name, content) ->
+                views.add(new FileView(name, content.length, compressed(content), readable.contains(name))));
+        return new KitView(draft.theme().name(), site, sites.all().stream().map(Site::slug).toList(), views,
+                views.stream().mapToLong(FileView::bytes).sum(), KitArchive.write(files).length);
+    }
+
+    /** The text of one file. */
+    String text(long theme, String site, String name) {
+        Map<String, byte[]> files = kits.of(drafts.newest(theme).theme(), shown(site));
+        if (!KitFiles.readable(files).contains(name))
+            throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
+        return new String(files.get(name), StandardCharsets.UTF_8);
+    }
+
+    byte[] archive(long theme, String site) {
+        return KitArchive.write(kits.of(drafts.newest(theme).theme(), shown(site)));
+    }
+
+    String fileName(long theme) {
+        String name = drafts.newest(theme).theme().name().toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        return (name.isEmpty() ? "theme" : name) + ".kit.zip";
+    }
+
+    /** Reads a kit archive or a resolver document and keeps it as a new theme. */
+    long take(String fileName, byte[] content, Account by) {
+        ThemeDocument theme = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1]
+                ? KitManifest.theme(KitArchive.read(new ByteArrayInputStream(content)))
+                : document(fileName, content);
+        return drafts.create(theme, "imported from " + fileName, by);
+    }
+
+    private static ThemeDocument document(String fileName, byte[] content) {
+        String text;
+        try {
+            text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();
+        } catch (CharacterCodingException e) {
+            throw new IllegalArgumentException("“" + fileName + "” is neither a kit archive nor a text file, or it is "
+                    + "damaged. Nothing was imported and nothing was changed. Export it again, or choose another file.", e);
+        }
+        return ThemeJson.readInline(text);
+    }
+
+    private List<Site> shown(String site) {
+        return site.isEmpty() ? List.of() : List.of(sites.get(site));
+    }
+
+    private static long compressed(byte[] content) {
+        try {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            try (GZIPOutputStream gzip = new GZIPOutputStream(bytes)) {
+                gzip.write(content);
+            }
+            return bytes.size();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

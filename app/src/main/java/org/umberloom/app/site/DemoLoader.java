@@ -1,0 +1,93 @@
+package org.umberloom.app.site;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.account.AccountService;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.ThemeDocument;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Fills an empty database: with the first account, and with the demo data when a folder of it is given. */
+@Component
+class DemoLoader implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
+
+    private final AccountService accounts;
+    private final DraftService drafts;
+    private final SiteService sites;
+    private final JsonMapper json;
+    private final String demo;
+    private final String email;
+    private final String password;
+
+    DemoLoader(AccountService accounts, DraftService drafts, SiteService sites, JsonMapper json,
+               @Value("${umberloom.demo}") String demo,
+               @Value("${LOOM_LEAD_EMAIL:lead@ternpassage.example}") String email,
+               @Value("${LOOM_LEAD_PASSWORD:}") String password) {
+        this.accounts = accounts;
+        this.drafts = drafts;
+        this.sites = sites;
+        this.json = json;
+        this.demo = demo;
+        this.email = email;
+        this.password = password;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments arguments) throws IOException {
+        if (!accounts.isEmpty() || password.isEmpty()) return;
+        accounts.add(email, "Maren Oake", password, "lead");
+        if (!demo.isEmpty()) load(Path.of(demo), accounts.get(email));
+    }
+
+    private void load(Path folder, Account lead) throws IOException {
+        JsonNode plan = json.readTree(Files.readString(folder.resolve("demo.json")));
+        for (JsonNode themePlan : plan.get("themes")) {
+            Path themeFolder = folder.resolve(themePlan.get("folder").asString());
+            ThemeDocument theme = ThemeJson.read(Files.readString(themeFolder.resolve("theme.resolver.json")),
+                    file -> read(themeFolder.resolve(file)));
+            long id = drafts.create(theme, "demo theme", lead);
+            for (JsonNode site : themePlan.get("sites")) loadSite(folder.resolve(site.get("folder").asString()), site, id);
+        }
+        LOG.info("demo data loaded from {}", folder);
+    }
+
+    private void loadSite(Path folder, JsonNode site, long theme) throws IOException {
+        List<Page> pages = new ArrayList<>();
+        for (JsonNode page : site.get("pages")) {
+            String slug = page.get("slug").asString();
+            pages.add(new Page(slug, page.get("title").asString(), page.get("kind").asString(),
+                    read(folder.resolve(slug + ".html"))));
+        }
+        List<Picture> pictures = new ArrayList<>();
+        for (JsonNode picture : site.get("pictures")) {
+            String name = picture.get("name").asString();
+            pictures.add(new Picture(name, "image/svg+xml", picture.get("license").asString(),
+                    Files.readAllBytes(folder.resolve("pictures").resolve(name))));
+        }
+        sites.add(site.get("slug").asString(), site.get("name").asString(), theme, pages, pictures);
+    }
+
+    private static String read(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo data lacks " + file, e);
+        }
+    }
+}

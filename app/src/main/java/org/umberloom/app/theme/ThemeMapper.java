@@ -1,0 +1,70 @@
+package org.umberloom.app.theme;
+
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface ThemeMapper {
+    String REVISION = "theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at";
+
+    /** Receives the key of a new row. */
+    final class NewTheme {
+        private long id;
+        private final String name;
+        private final String document;
+        private final LocalDateTime at;
+
+        NewTheme(String name, String document, LocalDateTime at) {
+            this.name = name;
+            this.document = document;
+            this.at = at;
+        }
+
+        long id() {
+            return id;
+        }
+    }
+
+    /** One line of the history. */
+    record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt) {
+    }
+
+    @Select("select id, name, document, revision, changed_at from theme order by changed_at desc, id")
+    List<ThemeRow> all();
+
+    @Select("select id, name, document, revision, changed_at from theme where id = #{id}")
+    Optional<ThemeRow> find(long id);
+
+    @Select("select revision from theme where id = #{id}")
+    Optional<Integer> revisionOf(long id);
+
+    @Insert("insert into theme (name, document, revision, changed_at) values (#{name}, #{document}, 0, #{at})")
+    @Options(useGeneratedKeys = true, keyProperty = "id")
+    void add(NewTheme theme);
+
+    /** One row when the theme still stood at the revision before; none when somebody was faster. */
+    @Update("update theme set name = #{name}, document = #{document}, revision = #{revision}, changed_at = #{at} "
+            + "where id = #{id} and revision = #{revision} - 1")
+    int advance(long id, String name, String document, int revision, LocalDateTime at);
+
+    @Insert("insert into revision (" + REVISION + ") values (#{r.themeId}, #{r.number}, #{r.kind}, #{r.label}, "
+            + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt})")
+    void log(@Param("r") RevisionRow revision);
+
+    @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number = #{number}")
+    Optional<RevisionRow> revision(long themeId, int number);
+
+    @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number > #{after} order by number")
+    List<RevisionRow> since(long themeId, int after);
+
+    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at from revision r "
+            + "join account a on a.id = r.account_id where r.theme_id = #{themeId} order by r.number desc limit #{most}")
+    List<HistoryRow> history(long themeId, int most);
+}

@@ -1,0 +1,54 @@
+package org.umberloom.app.web;
+
+import java.util.NoSuchElementException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Errors as problem details (RFC 9457) that say what happened, what was kept and what to do. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler(IllegalArgumentException.class)
+    ProblemDetail badInput(IllegalArgumentException e) {
+        return problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getMessage());
+    }
+
+    @ExceptionHandler(NoSuchElementException.class)
+    ProblemDetail missing(NoSuchElementException e) {
+        return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+    }
+
+    @ExceptionHandler(Conflict.class)
+    ProblemDetail conflict(Conflict e) {
+        return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+    }
+
+    @ExceptionHandler(RuntimeException.class)
+    ProblemDetail unexpected(RuntimeException e) {
+        LOG.error("request failed", e);
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
+                "The request could not be finished. Nothing was changed; try again.");
+    }
+
+    @Override
+    protected org.springframework.http.ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException e, org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status, org.springframework.web.context.request.WebRequest request) {
+        return org.springframework.http.ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                .body(problem(HttpStatus.CONTENT_TOO_LARGE, "Too large",
+                        "The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed."));
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
+        problem.setTitle(title);
+        return problem;
+    }
+}

@@ -1,0 +1,13 @@
+package org.umberloom.app.web;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Every screen is the one page of the front end, which then looks at the address. */
+@Controller
+class Screens {
+    @GetMapping({"/", "/sign-in", "/library", "/bench/{theme}", "/kit/{theme}"})
+    String screen() {
+        return "forward:/index.html";
+    }
+}

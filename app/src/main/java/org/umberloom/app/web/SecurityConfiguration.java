@@ -1,0 +1,67 @@
+package org.umberloom.app.web;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.config.annotation.authentication.configuration.AuthenticationConfiguration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer.FrameOptionsConfig;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may ask for what, and the headers every answer carries. */
+@Configuration
+class SecurityConfiguration {
+    /** The pages in the bays: no script, no request to anywhere else, shown only inside the application. */
+    private static final String PREVIEW_POLICY = "default-src 'none'; style-src 'self'; img-src 'self' data:; "
+            + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
+
+    @Bean
+    SecurityFilterChain filters(HttpSecurity http, SecurityContextRepository contexts, StartScripts startScripts)
+            throws Exception {
+        String applicationPolicy = "default-src 'self'; script-src 'self'" + startScripts.sources()
+                + "; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; "
+                + "object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
+        return http
+                .authorizeHttpRequests(requests -> requests
+                        .requestMatchers(HttpMethod.POST, "/api/session").permitAll()
+                        .requestMatchers("/api/**", "/preview/**").authenticated()
+                        .anyRequest().permitAll())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .csrf(csrf -> csrf.spa())
+                .exceptionHandling(errors -> errors.authenticationEntryPoint(
+                        new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .headers(headers -> headers
+                        .frameOptions(FrameOptionsConfig::sameOrigin)
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .permissionsPolicyHeader(policy ->
+                                policy.policy("camera=(), microphone=(), geolocation=(), payment=()"))
+                        .addHeaderWriter((request, response) -> response.setHeader("Content-Security-Policy",
+                                request.getRequestURI().startsWith("/preview/") ? PREVIEW_POLICY : applicationPolicy)))
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    AuthenticationManager authenticationManager(AuthenticationConfiguration configuration) throws Exception {
+        return configuration.getAuthenticationManager();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+}
