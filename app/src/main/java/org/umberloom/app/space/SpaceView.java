@@ -18,7 +18,7 @@ import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 
 /** The Space and Widths instruments. All px at the default font size. */
-public record SpaceView(List<ScaleView> scales, List<LengthView> gaps, List<LengthView> shape, List<LengthView> widths,
+public record SpaceView(List<SpaceScaleView> scales, List<LengthView> gaps, List<LengthView> shape, List<LengthView> widths,
                         List<PageWidths.Bands> ruler) {
     private static final int RULER_START = 320;
     private static final int RULER_END = 1920;
@@ -28,15 +28,15 @@ public record SpaceView(List<ScaleView> scales, List<LengthView> gaps, List<Leng
     public record LengthView(String path, String name, String place, String written, double narrowPx, double widePx) {
     }
 
-    public record ScaleView(String path, String place, double base, List<Double> factors, List<LengthView> steps) {
+    public record SpaceScaleView(String path, String place, double base, List<Double> factors, List<LengthView> steps) {
     }
 
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
-        List<ScaleView> scales = new ArrayList<>();
+        List<SpaceScaleView> scales = new ArrayList<>();
         combos.theme().sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
             if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
-                scales.add(new ScaleView(path.dotted(), Place.set(name).toString(), steps.scale().base(),
+                scales.add(new SpaceScaleView(path.dotted(), Place.set(name).toString(), steps.scale().base(),
                         steps.scale().factors(), below(standard, path.dotted())));
         }));
         return new SpaceView(scales, below(standard, "gap"), below(standard, "shape"), below(standard, "width"),

@@ -21,7 +21,7 @@ import org.umberloom.core.token.ValueText;
 import org.umberloom.core.type.TypeScale;
 
 /** The Type instrument: families and weights, the scale with its steps, and the text styles. */
-public record TypeView(List<ValueView> families, List<ValueView> weights, List<ScaleView> scales, List<StyleView> styles) {
+public record TypeView(List<ValueView> families, List<ValueView> weights, List<TypeScaleView> scales, List<StyleView> styles) {
     /** A single token: its path, where it is written, and its value as written. */
     public record ValueView(String path, String name, String place, String written) {
     }
@@ -31,7 +31,7 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<S
     }
 
     /** A type scale. Viewports, bases and sizes in px. */
-    public record ScaleView(String path, String place, double narrowBase, double narrowRatio, double wideBase,
+    public record TypeScaleView(String path, String place, double narrowBase, double narrowRatio, double wideBase,
                             double wideRatio, double narrowViewport, double wideViewport, int smallest, int largest,
                             List<StepView> steps) {
     }
@@ -44,7 +44,7 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<S
 
     public static TypeView of(Combos combos) {
         Resolution standard = combos.standard();
-        List<ScaleView> scales = new ArrayList<>();
+        List<TypeScaleView> scales = new ArrayList<>();
         combos.theme().sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
             if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
                 scales.add(scale(standard, Place.set(name), path, steps.scale()));
@@ -61,14 +61,14 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<S
                         ValueText.write(token.written().value()))).toList();
     }
 
-    private static ScaleView scale(Resolution resolution, Place place, TokenPath path, TypeScale scale) {
+    private static TypeScaleView scale(Resolution resolution, Place place, TokenPath path, TypeScale scale) {
         List<StepView> steps = new ArrayList<>();
         for (int step = scale.smallest(); step <= scale.largest(); step++) {
             String name = TypeScale.stepName(step);
             resolution.find(path.child(name).dotted()).ifPresent(token -> steps.add(new StepView(token.path().dotted(),
                     name, narrow(token.value()), wide(token.value()), token.written().detached())));
         }
-        return new ScaleView(path.dotted(), place.toString(), scale.narrow().base(), scale.narrow().ratio(),
+        return new TypeScaleView(path.dotted(), place.toString(), scale.narrow().base(), scale.narrow().ratio(),
                 scale.wide().base(), scale.wide().ratio(), scale.narrowViewport(), scale.wideViewport(), scale.smallest(),
                 scale.largest(), steps);
     }

@@ -48,7 +48,7 @@ public final class BaseLayer {
     private BaseLayer() {
     }
 
-    /** The roles that govern each element of plain HTML, by element name and by color, type, space and width. */
+    /** The roles that govern elements of plain HTML, by selector and by color, type, space and width; later wins. */
     public static Map<String, Map<String, String>> rolesByElement() {
         Map<String, Map<String, String>> roles = new LinkedHashMap<>();
         for (String element : ELEMENTS) {
@@ -60,6 +60,15 @@ public final class BaseLayer {
                     : TEXT_BLOCKS.contains(element) ? "width.text" : "width.content");
             roles.put(element, ofElement);
         }
+        roles.put("nav a", Map.of("color", "surface.text", "type", "type.menu", "space", "gap.inset", "width", "width.wide"));
+        roles.put("body > header > a:first-child",
+                Map.of("color", "surface.heading", "type", "type.wordmark", "space", "gap.flow", "width", "width.wide"));
+        roles.put("[data-part=lead]",
+                Map.of("color", "surface.muted", "type", "type.lead", "space", "gap.flow", "width", "width.text"));
+        roles.put("[data-part=button]",
+                Map.of("color", "surface.accent", "type", "type.label", "space", "gap.inset", "width", "width.content"));
+        roles.put("[data-part=card]",
+                Map.of("color", "surface.border", "type", "type.body", "space", "gap.flow", "width", "width.content"));
         return roles;
     }
 

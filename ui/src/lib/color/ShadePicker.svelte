@@ -1,0 +1,53 @@
+<script lang="ts">
+  import { Popover } from 'bits-ui';
+  import type { Snippet } from 'svelte';
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Schemas } from '$lib/api/client';
+  import TextValue from '$lib/ui/TextValue.svelte';
+
+  /** Every shade of every hue, to be tried by pointing and taken by picking. */
+  let { bench, path, cell, label, children }: { bench: Bench; path: string; cell: Schemas['CellView']; label: string; children: Snippet } = $props();
+
+  let open = $state(false);
+
+  const edit = (text: string) => ({ op: 'value', place: cell.place, path, text });
+
+  async function take(text: string) {
+    const accepted = await bench.commit(edit(text));
+    if (accepted) open = false;
+    return accepted ? '' : bench.refused;
+  }
+
+  function opened(now: boolean) {
+    if (!now) bench.revert();
+  }
+</script>
+
+<Popover.Root bind:open onOpenChange={opened}>
+  <Popover.Trigger class="flex w-full items-center gap-1.5 rounded-[3px] px-1 py-0.5 text-left hover:bg-hover" aria-label={label}>
+    {@render children()}
+  </Popover.Trigger>
+  <Popover.Portal>
+    <Popover.Content class="z-40 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} side="top">
+      <p class="value mb-2 text-muted">{path} · {cell.scheme}</p>
+      <div class="flex flex-col gap-1" role="group" aria-label="Shades" onpointerleave={() => bench.revert()}>
+        {#each bench.saved?.instruments.color.hues ?? [] as hue (hue.path)}
+          <div class="flex items-center gap-2">
+            <span class="w-20 truncate">{hue.name}</span>
+            {#each hue.shades as shade (shade.path)}
+              <button
+                class="size-5 border {`{${shade.path}}` === cell.written ? 'border-2 border-ink' : 'border-transparent'} hover:border-ink"
+                style:background={shade.hex}
+                aria-label={shade.path}
+                title={shade.path}
+                onpointerenter={() => bench.probe(edit(`{${shade.path}}`))}
+                onclick={() => take(`{${shade.path}}`)}
+              ></button>
+            {/each}
+          </div>
+        {/each}
+      </div>
+      <div class="mt-3"><TextValue label="A shade by name, or any color" value={cell.written} width="w-64" oncommit={take} /></div>
+    </Popover.Content>
+  </Popover.Portal>
+</Popover.Root>

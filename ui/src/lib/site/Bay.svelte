@@ -1,0 +1,167 @@
+<script lang="ts">
+  import Moon from '@lucide/svelte/icons/moon';
+  import Sun from '@lucide/svelte/icons/sun';
+  import X from '@lucide/svelte/icons/x';
+  import Maximize from '@lucide/svelte/icons/maximize-2';
+  import Minimize from '@lucide/svelte/icons/minimize-2';
+  import type { Bench, RoleKind } from '$lib/theme/bench.svelte';
+  import { LivePage } from './livePage';
+  import type { BayState } from './bays.svelte';
+
+  let {
+    bench,
+    bay,
+    scale,
+    alone,
+    closable,
+    onalone,
+    onclose
+  }: {
+    bench: Bench;
+    bay: BayState;
+    scale: number;
+    alone: boolean;
+    closable: boolean;
+    onalone: () => void;
+    onclose: () => void;
+  } = $props();
+
+  const KINDS: RoleKind[] = ['color', 'type', 'space', 'width'];
+  const KIND_OF_TAB = { color: 'color', type: 'type', space: 'space', widths: 'width' } as const;
+  const WIDTHS = [
+    { name: 'Phone', width: 390 },
+    { name: 'Tablet', width: 820 },
+    { name: 'Desk', width: 1280 }
+  ];
+
+  let frame: HTMLIFrameElement | undefined = $state();
+  let room = $state(0);
+  let loaded = $state(false);
+  let pointed = $state<{ box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null>(null);
+  let detach: (() => void) | undefined;
+
+  const site = $derived(bench.sites.find((s) => s.slug === bay.site));
+  const source = $derived(`/preview/${bench.id}/${bay.scheme}/${bay.site}/${bay.page}.html`);
+  const governing = $derived(pointed?.roles.find((r) => r.kind === KIND_OF_TAB[bench.tab]));
+
+  function onload() {
+    detach?.();
+    pointed = null;
+    const doc = frame?.contentDocument;
+    if (!doc) return;
+    const page = /\/([^/]+)\.html$/.exec(doc.location.pathname)?.[1];
+    if (page) bay.page = page;
+    detach = bench.attach(new LivePage(doc, bay.scheme));
+    if (bench.pick) bench.light(bench.pick.path);
+    doc.addEventListener('mousemove', (e) => (pointed = rolesAt(e.target as Element)));
+    doc.addEventListener('mouseleave', () => (pointed = null));
+    doc.addEventListener('scroll', () => (pointed = null), { passive: true });
+    doc.addEventListener('submit', (e) => e.preventDefault());
+    doc.addEventListener('click', pickAt);
+    loaded = true;
+  }
+
+  $effect(() => () => detach?.());
+
+  /** The roles that govern an element, on the surface it stands on. */
+  function rolesAt(target: Element) {
+    const selectors = Object.keys(bench.roles);
+    const element = target.closest(selectors.join(', '));
+    if (!element) return null;
+    const selector = selectors.filter((s) => element.matches(s)).at(-1);
+    const roles = selector ? bench.roles[selector] : undefined;
+    if (!roles) return null;
+    const surface = element.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
+    return {
+      box: element.getBoundingClientRect(),
+      roles: KINDS.map((kind) => ({ kind, path: (roles[kind] ?? '').replace(/^surface\./, `surface.${surface}.`) }))
+    };
+  }
+
+  function pickAt(event: MouseEvent) {
+    const target = event.target as Element;
+    if (target.closest('a') && !event.altKey) return;
+    event.preventDefault();
+    const found = rolesAt(target);
+    const path = found?.roles.find((r) => r.kind === KIND_OF_TAB[bench.tab])?.path;
+    if (found && path) bench.choose({ path, scheme: bay.scheme, roles: found.roles });
+  }
+
+  let start: { x: number; width: number } | null = null;
+
+  function dragWidth(event: PointerEvent) {
+    if (start) bay.width = Math.round(Math.min(1920, Math.max(320, start.width + (event.clientX - start.x) / scale)));
+  }
+</script>
+
+<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + 13}px" aria-label="Bay: {bay.page} at {bay.width} px, {bay.scheme}">
+  <div class="flex h-8 items-center overflow-hidden border-b border-border pl-1">
+    <select class="value h-6 min-w-8 max-w-36 shrink truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
+      {#each bench.sites as s (s.slug)}
+        <optgroup label={s.name}>
+          {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
+        </optgroup>
+      {/each}
+    </select>
+    <select class="value h-6 shrink-0 bg-ground {bay.width * scale < 260 ? 'w-12' : ''}" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
+      {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} {w.name.toLowerCase()}</option>{/each}
+      {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
+    </select>
+    <span class="grow"></span>
+    {#if bench.schemes.length > 1}
+      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={bay.scheme === 'dark' ? 'Show in light' : 'Show in dark'}
+        onclick={() => (bay.scheme = bay.scheme === 'dark' ? 'light' : 'dark')}>
+        {#if bay.scheme === 'dark'}<Moon size={14} />{:else}<Sun size={14} />{/if}
+      </button>
+    {/if}
+    <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'} onclick={onalone}>
+      {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
+    </button>
+    {#if closable}
+      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}><X size={14} /></button>
+    {/if}
+  </div>
+
+  <div class="flex min-h-0 grow">
+    <div class="relative min-w-0 grow overflow-hidden bg-sunk" bind:clientHeight={room}>
+      <iframe
+        bind:this={frame}
+        title="{site?.name ?? bay.site}, {bay.page}, {bay.scheme}"
+        src={source}
+        sandbox="allow-same-origin"
+        class="absolute top-0 left-0 origin-top-left border-0"
+        style:width="{bay.width}px"
+        style:height="{room / scale}px"
+        style:transform="scale({scale})"
+        style:visibility={loaded ? 'visible' : 'hidden'}
+        {onload}
+      ></iframe>
+      {#if pointed && governing}
+        <div
+          class="pointer-events-none absolute border border-accent"
+          style:left="{pointed.box.left * scale}px"
+          style:top="{pointed.box.top * scale}px"
+          style:width="{pointed.box.width * scale}px"
+          style:height="{pointed.box.height * scale}px"
+        ></div>
+        <p class="value pointer-events-none absolute bottom-0 left-0 max-w-full truncate bg-accent px-2 py-0.5 text-on-accent">
+          {governing.path}
+        </p>
+      {/if}
+    </div>
+    <button
+      class="w-3 shrink-0 cursor-ew-resize touch-none border-l border-border bg-ground hover:bg-hover"
+      aria-label="Width of this bay, {bay.width} px; arrow keys change it"
+      onpointerdown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        start = { x: e.clientX, width: bay.width };
+      }}
+      onpointermove={dragWidth}
+      onpointerup={() => (start = null)}
+      onkeydown={(e) => {
+        const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
+        if (by) bay.width = Math.min(1920, Math.max(320, bay.width + by));
+      }}
+    ></button>
+  </div>
+</section>

@@ -1,0 +1,80 @@
+<script lang="ts">
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Schemas } from '$lib/api/client';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import TextValue from '$lib/ui/TextValue.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const USES: Record<string, string> = {
+    inset: 'inside buttons, fields and table cells',
+    flow: 'between paragraphs, inside cards',
+    block: 'around headings, figures and tables',
+    section: 'above and below sections'
+  };
+
+  const space = $derived(bench.shown?.space);
+  const scale = $derived(space?.scales[0]);
+  const steps = $derived(scale?.steps ?? []);
+
+  const recipe = (change: Partial<{ base: number; factors: number[] }>) => ({
+    op: 'spaceScale',
+    place: scale!.place,
+    path: scale!.path,
+    spaceScale: { base: scale!.base, factors: scale!.factors, ...change }
+  });
+  const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
+  const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
+
+  async function take(view: Schemas['LengthView'], text: string) {
+    return (await bench.commit(edit(view, text))) ? '' : bench.refused;
+  }
+</script>
+
+<div class="flex h-full min-h-0">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+  <section class="min-w-0 grow overflow-y-auto p-3" tabindex="0" aria-label="Spacing steps">
+    {#if scale}
+      <div class="mb-3">
+        <NumberField label="Base" value={scale.base} unit="px" min={4} max={40} step={0.5}
+          onprobe={(v) => bench.probe(recipe({ base: v }))} oncommit={(v) => bench.commit(recipe({ base: v }))} />
+      </div>
+      <ol class="flex items-end gap-4">
+        {#each steps as step, i (step.path)}
+          <li class="flex flex-col items-center gap-1">
+            <span class="border border-accent bg-chosen" style:width="{Math.min(step.widePx, 110)}px" style:height="{Math.min(step.widePx, 110)}px"></span>
+            <span class="value">{step.widePx.toFixed(step.widePx % 1 ? 1 : 0)} px</span>
+            <span class="caption">step {step.name}</span>
+            <NumberField label="×" value={scale.factors[i] ?? 1} min={0.05} max={40} step={0.05}
+              onprobe={(v) => bench.probe(factor(i, v))} oncommit={(v) => bench.commit(factor(i, v))} />
+          </li>
+        {/each}
+      </ol>
+    {:else}
+      <p class="p-3 text-muted">This theme has no spacing scale; its lengths are set one by one.</p>
+    {/if}
+  </section>
+
+  <section class="w-[26rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
+    <h2 class="mb-1 font-semibold">Gaps on the page</h2>
+    {#each space?.gaps ?? [] as gap (gap.path)}
+      <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
+        onpointerenter={() => bench.light(gap.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
+        <button class="w-16 text-left hover:underline" onclick={() => bench.choose({ path: gap.path, scheme: 'light', roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
+        <select class="field value w-28" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => take(gap, e.currentTarget.value)}>
+          {#each steps as s (s.path)}<option value={`{${s.path}}`}>step {s.name} · {s.widePx} px</option>{/each}
+          {#if !steps.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
+        </select>
+        <span class="caption min-w-0 leading-4">{USES[gap.name] ?? ''}</span>
+      </div>
+    {/each}
+    <h2 class="mt-4 mb-1 font-semibold">Corners and lines</h2>
+    {#each space?.shape ?? [] as view (view.path)}
+      <div class="flex items-center gap-3 border-t border-border py-1">
+        <NumberField label={view.name} wide value={view.widePx} unit="px" min={0} max={48} step={0.5}
+          onprobe={(v) => bench.probe(edit(view, `${v}px`))} oncommit={(v) => bench.commit(edit(view, `${v}px`))} />
+        <TextValue label="{view.name} as written" hideLabel width="w-28" value={view.written} oncommit={(text) => take(view, text)} />
+      </div>
+    {/each}
+  </section>
+</div>

@@ -1,0 +1,114 @@
+<script lang="ts">
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Schemas } from '$lib/api/client';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import TextValue from '$lib/ui/TextValue.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const FROM = 320;
+  const TO = 1920;
+  const NAMES: Record<string, string> = {
+    text: 'widest line of running text',
+    content: 'tables, figures, headings',
+    wide: 'header, footer, wide pictures',
+    gutter: 'kept free at both sides'
+  };
+
+  const space = $derived(bench.shown?.space);
+  const ruler = $derived(space?.ruler ?? []);
+  let cursor = $state(1280);
+  let plot = $state(0);
+
+  /** Between two rows that the server computed, the bands run in straight lines. */
+  const at = $derived.by(() => {
+    const after = ruler.findIndex((row) => row.viewport >= cursor);
+    const high = ruler[after];
+    const low = ruler[after - 1] ?? high;
+    if (!high || !low) return null;
+    const share = high.viewport === low.viewport ? 0 : (cursor - low.viewport) / (high.viewport - low.viewport);
+    const mix = (key: 'gutter' | 'text' | 'content' | 'wide') => low[key] + (high[key] - low[key]) * share;
+    return { gutter: mix('gutter'), text: mix('text'), content: mix('content'), wide: mix('wide') };
+  });
+
+  const H = 150;
+  const x = (viewport: number) => ((viewport - FROM) / (TO - FROM)) * plot;
+  const y = (px: number) => (px / TO) * H;
+
+  /** The page stands in the middle, so a band is drawn to both sides of the center line. */
+  function band(width: (row: Schemas['Bands']) => number) {
+    const upper = ruler.map((row) => `${x(row.viewport).toFixed(1)},${(H / 2 - y(width(row)) / 2).toFixed(1)}`);
+    const lower = [...ruler].reverse().map((row) => `${x(row.viewport).toFixed(1)},${(H / 2 + y(width(row)) / 2).toFixed(1)}`);
+    return [...upper, ...lower].join(' ');
+  }
+
+  const BANDS = [
+    { name: 'page', of: (r: Schemas['Bands']) => r.viewport, look: 'fill-sunk stroke-line' },
+    { name: 'inside the gutters', of: (r: Schemas['Bands']) => r.viewport - 2 * r.gutter, look: 'fill-raised stroke-line' },
+    { name: 'wide', of: (r: Schemas['Bands']) => r.wide, look: 'fill-accent/15 stroke-accent/60' },
+    { name: 'content', of: (r: Schemas['Bands']) => r.content, look: 'fill-accent/30 stroke-accent' },
+    { name: 'text', of: (r: Schemas['Bands']) => r.text, look: 'fill-accent/60 stroke-accent' }
+  ];
+
+  const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
+
+  /** Keeps the unit that the person chose. */
+  const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);
+
+  async function take(view: Schemas['LengthView'], text: string) {
+    return (await bench.commit(edit(view, text))) ? '' : bench.refused;
+  }
+
+  function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
+    const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / plot;
+    cursor = Math.round(Math.min(TO, Math.max(FROM, FROM + share * (TO - FROM))));
+  }
+</script>
+
+<div class="flex h-full min-h-0">
+  <section class="w-[25rem] shrink-0 overflow-y-auto p-3" aria-label="Widths">
+    {#each space?.widths ?? [] as view (view.path)}
+      <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
+        <div class="flex items-center gap-3">
+          <button class="w-16 text-left font-semibold hover:underline" onclick={() => bench.choose({ path: view.path, scheme: 'light', roles: [{ kind: 'width', path: view.path }] })}>{view.name}</button>
+          {#if view.narrowPx === view.widePx}
+            <NumberField label="px" value={view.widePx} min={0} max={2400} step={4} places={1}
+              onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))} oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))} />
+          {/if}
+          <TextValue label="{view.name} as written" hideLabel width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'} value={view.written} oncommit={(text) => take(view, text)} />
+        </div>
+        <p class="caption mt-0.5">{NAMES[view.name] ?? ''}</p>
+      </div>
+    {/each}
+  </section>
+
+  <section class="flex min-w-0 grow flex-col border-l border-border p-3" aria-label="Page ruler">
+    {#if ruler.length > 0}
+      <p class="value mb-1 flex flex-wrap gap-x-5" aria-live="polite">
+        <span>viewport {cursor}</span>
+        {#if at}<span>gutter {at.gutter.toFixed(1)}</span><span>text {at.text.toFixed(0)}</span><span>content {at.content.toFixed(0)}</span><span>wide {at.wide.toFixed(0)} px</span>{/if}
+      </p>
+      <div class="min-w-0" bind:clientWidth={plot}>
+        {#if plot > 0}
+          <svg width={plot} height={H + 18} viewBox="0 0 {plot} {H + 18}" role="slider" tabindex="0" aria-label="Viewport read by the cursor" aria-valuemin={FROM} aria-valuemax={TO} aria-valuenow={cursor} class="cursor-crosshair touch-none"
+            onpointermove={point}
+            onkeydown={(e) => {
+              const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
+              cursor = Math.min(TO, Math.max(FROM, cursor + by));
+            }}>
+            {#each BANDS as b (b.name)}<polygon points={band(b.of)} class={b.look} />{/each}
+            <path d="M{x(cursor)} 0 V{H}" class="stroke-ink" stroke-width="1.5" />
+            {#each [320, 480, 640, 800, 960, 1120, 1280, 1440, 1600, 1760, 1920] as tick (tick)}
+              <text x={x(tick)} y={H + 13} text-anchor={tick === FROM ? 'start' : tick === TO ? 'end' : 'middle'} class="value fill-muted text-[10px]">{tick}</text>
+            {/each}
+          </svg>
+        {/if}
+      </div>
+      <ul class="caption mt-1 flex gap-4">
+        {#each BANDS as b (b.name)}<li class="flex items-center gap-1"><svg width="12" height="10" aria-hidden="true"><rect width="12" height="10" class={b.look} /></svg>{b.name}</li>{/each}
+      </ul>
+    {:else}
+      <p class="p-3 text-muted">The ruler needs the tokens width.text, width.content, width.wide and width.gutter.</p>
+    {/if}
+  </section>
+</div>

@@ -1,0 +1,54 @@
+<script lang="ts">
+  import ColorTray from '$lib/color/ColorTray.svelte';
+  import SpaceTray from '$lib/space/SpaceTray.svelte';
+  import WidthsTray from '$lib/space/WidthsTray.svelte';
+  import TypeTray from '$lib/type/TypeTray.svelte';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import ChevronUp from '@lucide/svelte/icons/chevron-up';
+  import { Tabs } from 'bits-ui';
+  import type { Bench, Tab } from './bench.svelte';
+  import TracePanel from './TracePanel.svelte';
+
+  let { bench, folded = $bindable(false) }: { bench: Bench; folded?: boolean } = $props();
+
+  const TABS: { value: Tab; name: string }[] = [
+    { value: 'color', name: 'Color' },
+    { value: 'type', name: 'Type' },
+    { value: 'space', name: 'Space' },
+    { value: 'widths', name: 'Widths' }
+  ];
+</script>
+
+<Tabs.Root
+  class="flex h-full min-h-0 flex-col bg-ground"
+  bind:value={
+    () => bench.tab,
+    (tab) => {
+      bench.tab = tab as Tab;
+      folded = false;
+    }
+  }
+>
+  <div class="flex h-8 shrink-0 items-stretch border-b border-line pr-1 pl-3">
+    <Tabs.List class="flex items-stretch gap-5" aria-label="Instruments">
+      {#each TABS as tab (tab.value)}
+        <Tabs.Trigger value={tab.value} class="border-b-2 border-transparent px-0.5 text-muted hover:text-ink data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink">{tab.name}</Tabs.Trigger>
+      {/each}
+    </Tabs.List>
+    <span class="grow"></span>
+    <button class="grid w-7 place-items-center hover:bg-hover" aria-label={folded ? 'Unfold the tray' : 'Fold the tray away'} onclick={() => (folded = !folded)}>
+      {#if folded}<ChevronUp size={15} />{:else}<ChevronDown size={15} />{/if}
+    </button>
+  </div>
+  {#if !folded}
+    <div class="flex min-h-0 grow">
+      <div class="min-w-0 grow overflow-hidden">
+        <Tabs.Content value="color" class="h-full"><ColorTray {bench} /></Tabs.Content>
+        <Tabs.Content value="type" class="h-full">{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="space" class="h-full">{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="widths" class="h-full">{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content>
+      </div>
+      <TracePanel {bench} />
+    </div>
+  {/if}
+</Tabs.Root>

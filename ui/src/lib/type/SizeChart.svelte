@@ -1,0 +1,28 @@
+<script lang="ts">
+  import type { Schemas } from '$lib/api/client';
+
+  /** Every step's size against the viewport, from a small phone to a wide screen. */
+  let { scale }: { scale: Schemas['TypeScaleView'] } = $props();
+
+  const W = 256;
+  const H = 120;
+  const FROM = 320;
+  const TO = 1920;
+  const top = $derived(Math.max(...scale.steps.map((s) => Math.max(s.narrowPx, s.widePx)), 1));
+  const x = (viewport: number) => ((viewport - FROM) / (TO - FROM)) * W;
+  const y = (px: number) => H - (px / top) * (H - 8);
+  const line = (step: Schemas['StepView']) =>
+    `M${x(FROM)} ${y(step.narrowPx)} L${x(scale.narrowViewport)} ${y(step.narrowPx)} L${x(scale.wideViewport)} ${y(step.widePx)} L${W} ${y(step.widePx)}`;
+</script>
+
+<figure>
+  <svg viewBox="0 0 {W} {H + 14}" class="w-full" role="img" aria-label="Size of every step from 320 to 1920 px of viewport">
+    <g class="stroke-border"><path d="M{x(scale.narrowViewport)} 0 V{H} M{x(scale.wideViewport)} 0 V{H} M0 {H} H{W}" /></g>
+    {#each scale.steps as step (step.path)}<path d={line(step)} class="stroke-accent" fill="none" stroke-width="1.25" />{/each}
+    <g class="value fill-muted text-[9px]">
+      <text x={x(scale.narrowViewport)} y={H + 11} text-anchor="middle">{scale.narrowViewport}</text>
+      <text x={x(scale.wideViewport)} y={H + 11} text-anchor="middle">{scale.wideViewport}</text>
+      <text x="2" y="9">{top.toFixed(0)} px</text>
+    </g>
+  </svg>
+</figure>

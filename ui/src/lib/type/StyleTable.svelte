@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Schemas } from '$lib/api/client';
+  import TextValue from '$lib/ui/TextValue.svelte';
+
+  /** The text styles: which family, step and weight each role takes, its line height and its letter spacing. */
+  let { bench }: { bench: Bench } = $props();
+
+  const type = $derived(bench.shown?.type);
+  const steps = $derived(type?.scales.flatMap((s) => s.steps) ?? []);
+
+  const edit = (style: Schemas['StyleView'], member: string, text: string) => ({ op: 'member', place: style.place, path: style.path, member, text });
+
+  async function take(style: Schemas['StyleView'], member: string, text: string) {
+    return (await bench.commit(edit(style, member, text))) ? '' : bench.refused;
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+<section class="w-[30rem] shrink-0 overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
+  <table class="w-full border-collapse">
+    <thead class="sticky top-0 z-10 bg-ground">
+      <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1.5 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>
+    </thead>
+    <tbody>
+      {#each type?.styles ?? [] as style (style.path)}
+        <tr class="border-t border-border {bench.pick?.path === style.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light(style.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
+          <th class="px-1.5 text-left font-normal" scope="row">
+            <button class="hover:underline" onclick={() => bench.choose({ path: style.path, scheme: 'light', roles: [{ kind: 'type', path: style.path }] })}>{style.role}</button>
+          </th>
+          <td class="p-0.5">
+            <select class="field value w-20 px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>
+              {#each type?.families ?? [] as f (f.path)}<option value={`{${f.path}}`}>{f.name}</option>{/each}
+              {#if !type?.families.some((f) => `{${f.path}}` === style.family)}<option value={style.family}>{style.family}</option>{/if}
+            </select>
+          </td>
+          <td class="p-0.5">
+            <select class="field value w-16 px-1!" aria-label="Step of {style.role}" value={style.size} onchange={(e) => take(style, 'fontSize', e.currentTarget.value)}>
+              {#each steps as s (s.path)}<option value={`{${s.path}}`}>{s.name.replace('minus-', '−')}</option>{/each}
+              {#if !steps.some((s) => `{${s.path}}` === style.size)}<option value={style.size}>{style.size}</option>{/if}
+            </select>
+          </td>
+          <td class="p-0.5">
+            <select class="field value w-20 px-1!" aria-label="Weight of {style.role}" value={style.weight} onchange={(e) => take(style, 'fontWeight', e.currentTarget.value)}>
+              {#each type?.weights ?? [] as w (w.path)}<option value={`{${w.path}}`}>{w.name}</option>{/each}
+              {#if !type?.weights.some((w) => `{${w.path}}` === style.weight)}<option value={style.weight}>{style.weight}</option>{/if}
+            </select>
+          </td>
+          <td class="p-0.5"><TextValue label="Line height of {style.role}" hideLabel width="w-14" value={style.line} oncommit={(text) => take(style, 'lineHeight', text)} /></td>
+          <td class="p-0.5"><TextValue label="Letter spacing of {style.role}" hideLabel width="w-16" value={style.spacing} oncommit={(text) => take(style, 'letterSpacing', text)} /></td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</section>

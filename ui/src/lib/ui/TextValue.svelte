@@ -1,0 +1,53 @@
+<script lang="ts">
+  /** A value as people write it, with its refusal below. What was typed stays until it is accepted or taken back. */
+  let {
+    label,
+    value,
+    hideLabel = false,
+    width = 'w-40',
+    oncommit
+  }: {
+    label: string;
+    value: string;
+    hideLabel?: boolean;
+    width?: string;
+    oncommit: (text: string) => Promise<string>;
+  } = $props();
+
+  let typed = $state<string | null>(null);
+  let message = $state('');
+  const id = $props.id();
+
+  async function take() {
+    if (typed === null || typed === value) {
+      typed = null;
+      message = '';
+      return;
+    }
+    message = await oncommit(typed);
+    if (message === '') typed = null;
+  }
+</script>
+
+<div class="flex flex-col gap-0.5">
+  <label class={hideLabel ? 'sr-only' : 'caption'} for={id}>{label}</label>
+  <input
+    {id}
+    class="field value {width}"
+    spellcheck="false"
+    autocomplete="off"
+    aria-invalid={message !== ''}
+    aria-describedby={message ? `${id}-message` : undefined}
+    value={typed ?? value}
+    oninput={(e) => (typed = e.currentTarget.value)}
+    onblur={take}
+    onkeydown={(e) => {
+      if (e.key === 'Enter') void take();
+      if (e.key === 'Escape') {
+        typed = null;
+        message = '';
+      }
+    }}
+  />
+  {#if message}<p id="{id}-message" class="max-w-xs text-xs leading-4 text-must" role="alert">{message}</p>{/if}
+</div>

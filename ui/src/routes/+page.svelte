@@ -1,0 +1,1 @@
+<p class="p-8">Opening the library …</p>

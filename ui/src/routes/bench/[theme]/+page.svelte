@@ -1,0 +1,79 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+  import { goto } from '$app/navigation';
+  import { api, Problem } from '$lib/api/client';
+  import { session } from '$lib/account/session.svelte';
+  import Bays from '$lib/site/Bays.svelte';
+  import { Bench } from '$lib/theme/bench.svelte';
+  import Rail from '$lib/theme/Rail.svelte';
+  import Tray from '$lib/theme/Tray.svelte';
+
+  const LEAST = 160;
+  const FOLDED = 33;
+  const RAIL = 44;
+
+  let bench = $state.raw<Bench | null>(null);
+  let problem = $state('');
+  let height = $state(800);
+  let tray = $state(330);
+  let folded = $state(false);
+  let start: { y: number; tray: number } | null = null;
+
+  const trayHeight = $derived(folded ? FOLDED : Math.min(Math.max(tray, LEAST), height - RAIL - LEAST));
+
+  onMount(async () => {
+    const { data } = await api.GET('/api/session');
+    if (!data) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
+    session.name = data.name;
+    const loading = new Bench(Number(page.params.theme));
+    try {
+      await loading.load();
+      bench = loading;
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  });
+
+  function key(event: KeyboardEvent) {
+    const editing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+    if (editing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    void (event.shiftKey ? bench?.redo() : bench?.undo());
+  }
+</script>
+
+<svelte:head><title>{bench?.saved?.name ?? 'Bench'} · Umber Loom</title></svelte:head>
+<svelte:window bind:innerHeight={height} onkeydown={key} />
+
+{#if bench?.saved}
+  <div class="flex h-screen min-w-[64rem] flex-col overflow-hidden">
+    <Rail {bench} />
+    <main class="flex min-h-0 grow flex-col">
+      <div class="min-h-0 grow"><Bays {bench} /></div>
+      <button
+        class="h-1.5 shrink-0 cursor-ns-resize touch-none border-t border-line bg-ground hover:bg-hover"
+        aria-label="Height of the tray, {trayHeight} px; arrow keys change it"
+        onpointerdown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          start = { y: e.clientY, tray: trayHeight };
+          folded = false;
+        }}
+        onpointermove={(e) => {
+          if (start) tray = start.tray - (e.clientY - start.y);
+        }}
+        onpointerup={() => (start = null)}
+        onkeydown={(e) => {
+          tray = trayHeight + (e.key === 'ArrowUp' ? 16 : e.key === 'ArrowDown' ? -16 : 0);
+        }}
+      ></button>
+      <div class="shrink-0" style:height="{trayHeight}px"><Tray {bench} bind:folded /></div>
+    </main>
+  </div>
+{:else if problem}
+  <main class="mx-auto max-w-md px-6 py-24 text-center">
+    <h1 class="font-display text-2xl text-heading">This bench is empty</h1>
+    <p class="mt-2 mb-6 text-muted">{problem}</p>
+    <a class="button h-9" href="/library">Back to the library</a>
+  </main>
+{/if}
