@@ -27,6 +27,12 @@
         : null
   );
 
+  /** The seed and the trace share one place; choosing a hue brings its seed back. */
+  function choose(path: string) {
+    chosenPath = path;
+    if (bench.pick) bench.unpick();
+  }
+
   async function add(event: SubmitEvent) {
     event.preventDefault();
     const path = `color.${name.trim()}`;
@@ -61,17 +67,17 @@
         <button
           class="flex min-h-9 items-center gap-2 border-t border-border px-1.5 text-left {h === hue ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
           aria-pressed={h === hue}
-          onclick={() => (chosenPath = h.path)}
+          onclick={() => choose(h.path)}
         >
           <span class="size-4 shrink-0 border border-line" style:background={h.seed.hex}></span>
           <span class="min-w-0 grow truncate">{h.name}</span>
           <span class="caption" title="depth of the seed">{h.seed.depth.toFixed(0)}</span>
         </button>
-        <RampStrip hue={h} chosen={h === hue} onchoose={() => (chosenPath = h.path)} onpoint={(shade) => (pointed = shade)} />
+        <RampStrip hue={h} chosen={h === hue} onchoose={() => choose(h.path)} onpoint={(shade) => (pointed = shade)} />
       {/each}
     </div>
     {#if hues.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color.</p>{/if}
   </section>
-  {#if hue}<SeedPanel {bench} {hue} />{/if}
+  {#if hue && !bench.pick}<SeedPanel {bench} {hue} />{/if}
   <SurfaceTable {bench} />
 </div>

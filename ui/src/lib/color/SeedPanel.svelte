@@ -32,10 +32,10 @@
   }
 </script>
 
-<section class="flex w-[19rem] shrink-0 flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
+<section class="flex w-[17.5rem] shrink-0 flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
   <div class="flex items-end gap-2">
     <span class="checker size-11 shrink-0 border border-line"><span class="block size-full" style:background={seed.hex}></span></span>
-    <TextValue label="Seed of {hue.name}" value={seed.written} width="w-44" oncommit={take} />
+    <TextValue label="Seed of {hue.name}" value={seed.written} width="w-40" oncommit={take} />
   </div>
   <p class="caption">
     Depth {seed.depth}.

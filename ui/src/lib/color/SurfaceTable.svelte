@@ -19,7 +19,7 @@
   });
 </script>
 
-<section class="flex w-[26rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
+<section class="flex w-[27.5rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
   <div class="flex gap-1 border-b border-border px-3 py-1.5" role="tablist" aria-label="Surface">
     {#each surfaces as s (s.name)}
       <button
@@ -36,14 +36,14 @@
     <table class="w-full border-collapse">
       <thead class="sticky top-0 z-10 bg-ground">
         <tr>
-          <th class="caption px-3 py-1 text-left font-normal" scope="col">Role</th>
+          <th class="caption px-2 py-1 text-left font-normal" scope="col">Role</th>
           {#each bench.schemes as scheme (scheme)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{scheme}</th>{/each}
         </tr>
       </thead>
       <tbody>
         {#each surface?.roles ?? [] as role (role.path)}
           <tr class="border-t border-border {bench.pick?.path === role.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light(role.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
-            <th class="px-3 text-left font-normal" scope="row">
+            <th class="px-2 text-left font-normal whitespace-nowrap" scope="row">
               <button class="hover:underline" onclick={() => bench.choose({ path: role.path, scheme: 'light', roles: [{ kind: 'color', path: role.path }] })}>{role.role}</button>
             </th>
             {#each role.cells as cell (cell.scheme)}

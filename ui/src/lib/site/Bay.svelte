@@ -58,6 +58,8 @@
     doc.addEventListener('scroll', () => (pointed = null), { passive: true });
     doc.addEventListener('submit', (e) => e.preventDefault());
     doc.addEventListener('click', pickAt);
+    // Keys pressed while a page has the focus belong to the bench.
+    doc.addEventListener('keydown', (e) => window.dispatchEvent(new KeyboardEvent('keydown', e)));
     loaded = true;
   }
 

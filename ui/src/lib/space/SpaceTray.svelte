@@ -39,13 +39,13 @@
         <NumberField label="Base" value={scale.base} unit="px" min={4} max={40} step={0.5}
           onprobe={(v) => bench.probe(recipe({ base: v }))} oncommit={(v) => bench.commit(recipe({ base: v }))} />
       </div>
-      <ol class="flex items-end gap-4">
+      <ol class="flex flex-wrap items-end gap-x-3 gap-y-4">
         {#each steps as step, i (step.path)}
           <li class="flex flex-col items-center gap-1">
             <span class="border border-accent bg-chosen" style:width="{Math.min(step.widePx, 110)}px" style:height="{Math.min(step.widePx, 110)}px"></span>
             <span class="value">{step.widePx.toFixed(step.widePx % 1 ? 1 : 0)} px</span>
             <span class="caption">step {step.name}</span>
-            <NumberField label="×" value={scale.factors[i] ?? 1} min={0.05} max={40} step={0.05}
+            <NumberField label="Factor of step {step.name}" short="×" size="w-14" value={scale.factors[i] ?? 1} min={0.05} max={40} step={0.05}
               onprobe={(v) => bench.probe(factor(i, v))} oncommit={(v) => bench.commit(factor(i, v))} />
           </li>
         {/each}
@@ -55,13 +55,13 @@
     {/if}
   </section>
 
-  <section class="w-[26rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
+  <section class="w-[28rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
     <h2 class="mb-1 font-semibold">Gaps on the page</h2>
     {#each space?.gaps ?? [] as gap (gap.path)}
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
         onpointerenter={() => bench.light(gap.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
         <button class="w-16 text-left hover:underline" onclick={() => bench.choose({ path: gap.path, scheme: 'light', roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
-        <select class="field value w-28" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => take(gap, e.currentTarget.value)}>
+        <select class="field value w-36" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => take(gap, e.currentTarget.value)}>
           {#each steps as s (s.path)}<option value={`{${s.path}}`}>step {s.name} · {s.widePx} px</option>{/each}
           {#if !steps.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
         </select>

@@ -31,7 +31,7 @@
     return { gutter: mix('gutter'), text: mix('text'), content: mix('content'), wide: mix('wide') };
   });
 
-  const H = 150;
+  const H = 190;
   const x = (viewport: number) => ((viewport - FROM) / (TO - FROM)) * plot;
   const y = (px: number) => (px / TO) * H;
 
@@ -72,7 +72,7 @@
         <div class="flex items-center gap-3">
           <button class="w-16 text-left font-semibold hover:underline" onclick={() => bench.choose({ path: view.path, scheme: 'light', roles: [{ kind: 'width', path: view.path }] })}>{view.name}</button>
           {#if view.narrowPx === view.widePx}
-            <NumberField label="px" value={view.widePx} min={0} max={2400} step={4} places={1}
+            <NumberField label="{view.name} in px" short="↔" value={view.widePx} unit="px" min={0} max={2400} step={4} places={1}
               onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))} oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))} />
           {/if}
           <TextValue label="{view.name} as written" hideLabel width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'} value={view.written} oncommit={(text) => take(view, text)} />

@@ -17,37 +17,37 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-<section class="w-[30rem] shrink-0 overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
+<section class="w-[27rem] shrink-0 overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
   <table class="w-full border-collapse">
     <thead class="sticky top-0 z-10 bg-ground">
-      <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1.5 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>
+      <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>
     </thead>
     <tbody>
       {#each type?.styles ?? [] as style (style.path)}
         <tr class="border-t border-border {bench.pick?.path === style.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light(style.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
-          <th class="px-1.5 text-left font-normal" scope="row">
+          <th class="px-2 text-left font-normal" scope="row">
             <button class="hover:underline" onclick={() => bench.choose({ path: style.path, scheme: 'light', roles: [{ kind: 'type', path: style.path }] })}>{style.role}</button>
           </th>
           <td class="p-0.5">
-            <select class="field value w-20 px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>
+            <select class="field value w-[4.5rem] px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>
               {#each type?.families ?? [] as f (f.path)}<option value={`{${f.path}}`}>{f.name}</option>{/each}
               {#if !type?.families.some((f) => `{${f.path}}` === style.family)}<option value={style.family}>{style.family}</option>{/if}
             </select>
           </td>
           <td class="p-0.5">
-            <select class="field value w-16 px-1!" aria-label="Step of {style.role}" value={style.size} onchange={(e) => take(style, 'fontSize', e.currentTarget.value)}>
+            <select class="field value w-12 px-1!" aria-label="Step of {style.role}" value={style.size} onchange={(e) => take(style, 'fontSize', e.currentTarget.value)}>
               {#each steps as s (s.path)}<option value={`{${s.path}}`}>{s.name.replace('minus-', '−')}</option>{/each}
               {#if !steps.some((s) => `{${s.path}}` === style.size)}<option value={style.size}>{style.size}</option>{/if}
             </select>
           </td>
           <td class="p-0.5">
-            <select class="field value w-20 px-1!" aria-label="Weight of {style.role}" value={style.weight} onchange={(e) => take(style, 'fontWeight', e.currentTarget.value)}>
+            <select class="field value w-[4.5rem] px-1!" aria-label="Weight of {style.role}" value={style.weight} onchange={(e) => take(style, 'fontWeight', e.currentTarget.value)}>
               {#each type?.weights ?? [] as w (w.path)}<option value={`{${w.path}}`}>{w.name}</option>{/each}
               {#if !type?.weights.some((w) => `{${w.path}}` === style.weight)}<option value={style.weight}>{style.weight}</option>{/if}
             </select>
           </td>
-          <td class="p-0.5"><TextValue label="Line height of {style.role}" hideLabel width="w-14" value={style.line} oncommit={(text) => take(style, 'lineHeight', text)} /></td>
-          <td class="p-0.5"><TextValue label="Letter spacing of {style.role}" hideLabel width="w-16" value={style.spacing} oncommit={(text) => take(style, 'letterSpacing', text)} /></td>
+          <td class="p-0.5"><TextValue label="Line height of {style.role}" hideLabel width="w-14 px-1.5!" value={style.line} oncommit={(text) => take(style, 'lineHeight', text)} /></td>
+          <td class="p-0.5"><TextValue label="Letter spacing of {style.role}" hideLabel width="w-[4.5rem] px-1.5!" value={style.spacing} oncommit={(text) => take(style, 'letterSpacing', text)} /></td>
         </tr>
       {/each}
     </tbody>

@@ -46,55 +46,70 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="flex w-64 shrink-0 flex-col gap-3 overflow-y-auto p-3" aria-label="Families and scale">
+  {#if !bench.pick}
+  <section class="w-60 shrink-0 overflow-y-auto p-3" aria-label="Families and weights">
+    <h2 class="mb-1 font-semibold">Families</h2>
     {#each type?.families ?? [] as view (view.path)}
-      <label class="flex flex-col gap-0.5">
-        <span class="caption">{view.name} family</span>
-        <select class="field" aria-label="{view.name} family" value={first(view.written)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
+      <label class="flex items-center gap-2 border-t border-border py-0.5">
+        <span class="w-16 shrink-0 text-muted">{view.name}</span>
+        <select class="field w-full" aria-label="{view.name} family" value={first(view.written)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
           {#each bench.fonts as font (font.name)}<option value={font.name}>{font.name}</option>{/each}
           {#if !bench.fonts.some((f) => f.name === first(view.written))}<option value={first(view.written)}>{first(view.written)}</option>{/if}
         </select>
       </label>
     {/each}
-    <div class="flex flex-col gap-2 border-t border-border pt-3">
-      {#each type?.weights ?? [] as view (view.path)}
+    <h2 class="mt-3 mb-1 font-semibold">Weights</h2>
+    {#each type?.weights ?? [] as view (view.path)}
+      <div class="border-t border-border py-0.5">
         <NumberField label="{view.name} weight" wide value={Number(view.written)} min={100} max={1000} step={10} places={0}
           onprobe={(v) => bench.probe({ op: 'value', place: view.place, path: view.path, text: String(v) })}
           oncommit={(v) => bench.commit({ op: 'value', place: view.place, path: view.path, text: String(v) })} />
-      {/each}
-    </div>
+      </div>
+    {/each}
   </section>
+  {/if}
 
   {#if scale}
-    <section class="flex w-72 shrink-0 flex-col gap-3 overflow-y-auto border-l border-border p-3" aria-label="Scale">
-      {#each ends as end (end.name)}
-        <fieldset class="flex flex-col gap-1.5">
-          <legend class="mb-1 font-semibold">{end.name} end</legend>
-          <NumberField label="{end.name} viewport" wide value={scale[end.viewport]} unit="px" min={200} max={2560} step={10} places={0}
+    <section class="w-[16rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Scale">
+      <div class="grid grid-cols-[3.75rem_1fr_1fr] items-center gap-x-2 gap-y-1">
+        <h2 class="font-semibold">Scale</h2>
+        {#each ends as end (end.name)}<span class="caption pl-4">{end.name.toLowerCase()}, px</span>{/each}
+        <span class="text-muted">Viewport</span>
+        {#each ends as end (end.name)}
+          <NumberField label="{end.name} viewport" short="↔" size="w-16" value={scale[end.viewport]} min={200} max={2560} step={10} places={0}
             onprobe={(v) => bench.probe(recipe({ [end.viewport]: v }))} oncommit={(v) => bench.commit(recipe({ [end.viewport]: v }))} />
-          <NumberField label="{end.name} base" wide value={scale[end.base]} unit="px" min={10} max={32} step={0.25}
+        {/each}
+        <span class="text-muted">Base</span>
+        {#each ends as end (end.name)}
+          <NumberField label="{end.name} base" short="↔" size="w-16" value={scale[end.base]} min={10} max={32} step={0.25}
             onprobe={(v) => bench.probe(recipe({ [end.base]: v }))} oncommit={(v) => bench.commit(recipe({ [end.base]: v }))} />
-          <NumberField label="{end.name} ratio" wide value={scale[end.ratio]} min={1} max={2.5} step={0.005} places={3}
+        {/each}
+        <span class="text-muted">Ratio</span>
+        {#each ends as end (end.name)}
+          <NumberField label="{end.name} ratio" short="↔" size="w-16" value={scale[end.ratio]} min={1} max={2.5} step={0.005} places={3}
             onprobe={(v) => bench.probe(recipe({ [end.ratio]: v }))} oncommit={(v) => bench.commit(recipe({ [end.ratio]: v }))} />
-          <select class="field" aria-label="{end.name} ratio by name" value={String(RATIOS.find((r) => r.value === scale[end.ratio])?.value ?? '')}
+        {/each}
+        <span class="text-muted">Named</span>
+        {#each ends as end (end.name)}
+          <select class="field ml-4 w-16 px-1!" aria-label="{end.name} ratio by name" value={String(RATIOS.find((r) => r.value === scale[end.ratio])?.value ?? '')}
             onchange={(e) => e.currentTarget.value && bench.commit(recipe({ [end.ratio]: Number(e.currentTarget.value) }))}>
-            <option value="">ratio of its own</option>
+            <option value="">its own</option>
             {#each RATIOS as r (r.name)}<option value={String(r.value)}>{r.name} {r.value}</option>{/each}
           </select>
-        </fieldset>
-      {/each}
-      <SizeChart {scale} />
+        {/each}
+      </div>
+      <div class="mt-2"><SizeChart {scale} /></div>
     </section>
 
     <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
     <section class="min-w-0 grow overflow-auto border-l border-border p-3" tabindex="0" aria-label="Specimens">
       <ol class="flex flex-col-reverse">
         {#each scale.steps as step (step.path)}
-          <li class="flex items-baseline gap-4 border-t border-border py-1">
-            <span class="value w-16 shrink-0 text-right text-muted">{step.name.replace('minus-', '−')}</span>
-            <span class="value w-28 shrink-0">{step.narrowPx.toFixed(1)} → {step.widePx.toFixed(1)} px</span>
-            <span class="caption w-24 shrink-0 truncate">{rolesAt(step.path)}</span>
-            <span class="truncate leading-[1.15] whitespace-nowrap text-heading" style:font-size="{step.widePx}px" style:font-family={rolesAt(step.path).includes('h') ? headingFamily : textFamily}>Harbour at slack water</span>
+          <li class="flex items-baseline gap-2 border-t border-border py-1">
+            <span class="value w-5 shrink-0 text-right text-muted">{step.name.replace('minus-', '−')}</span>
+            <span class="value w-[5.5rem] shrink-0 whitespace-nowrap">{step.narrowPx.toFixed(1)} → {step.widePx.toFixed(1)}</span>
+            <span class="caption w-10 shrink-0 truncate">{rolesAt(step.path)}</span>
+            <span class="overflow-hidden leading-[1.15] whitespace-nowrap text-heading" style:font-size="{step.widePx}px" style:font-family={/\bh[1-6]\b/.test(rolesAt(step.path)) ? headingFamily : textFamily}>Harbour at slack water</span>
           </li>
         {/each}
       </ol>

@@ -12,6 +12,8 @@
     max = Infinity,
     places = 2,
     wide = false,
+    short,
+    size = 'w-20',
     onprobe,
     oncommit
   }: {
@@ -23,6 +25,9 @@
     max?: number;
     places?: number;
     wide?: boolean;
+    /** What stands in place of the label where a table already says it; it still is the handle to drag. */
+    short?: string;
+    size?: string;
     onprobe?: (value: number) => void;
     oncommit: (value: number) => void;
   } = $props();
@@ -71,7 +76,7 @@
   }
 </script>
 
-<label class="flex items-center gap-2">
+<label class="flex items-center {short ? 'gap-1' : 'gap-2'}">
   <span
     class="cursor-ew-resize touch-none select-none text-muted {wide ? 'w-24' : ''}"
     role="presentation"
@@ -81,11 +86,12 @@
     }}
     onpointermove={drag}
     onpointerup={release}
-    onpointercancel={release}>{label}</span
+    onpointercancel={release}
+    title="Drag sideways">{short ?? label}</span
   >
   <span class="relative">
     <input
-      class="field value w-20 {unit ? 'pr-7' : ''}"
+      class="field value {size} {unit ? 'pr-7' : ''}"
       inputmode="decimal"
       aria-label={label}
       aria-invalid={typed !== null && !Number.isFinite(Number(typed.replace(unit, '').trim()))}
