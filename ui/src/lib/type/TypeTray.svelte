@@ -93,7 +93,7 @@
         {#each ends as end (end.name)}
           <select class="field ml-4 w-16 px-1!" aria-label="{end.name} ratio by name" value={String(RATIOS.find((r) => r.value === scale[end.ratio])?.value ?? '')}
             onchange={(e) => e.currentTarget.value && bench.commit(recipe({ [end.ratio]: Number(e.currentTarget.value) }))}>
-            <option value="">its own</option>
+            <option value="">none</option>
             {#each RATIOS as r (r.name)}<option value={String(r.value)}>{r.name} {r.value}</option>{/each}
           </select>
         {/each}

@@ -1,6 +1,5 @@
 package org.umberloom.app.kit;
 
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -78,7 +77,7 @@ class KitService {
     /** Reads a kit archive or a resolver document and keeps it as a new theme. */
     long take(String fileName, byte[] content, Account by) {
         ThemeDocument theme = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1]
-                ? KitManifest.theme(KitArchive.read(new ByteArrayInputStream(content)))
+                ? KitManifest.theme(KitArchive.read(content))
                 : document(fileName, content);
         return drafts.create(theme, "imported from " + fileName, by);
     }

@@ -140,8 +140,7 @@ public final class BaseLayer {
             base(rules, tag, tag, type(tag) + "; color: [surface.heading]; margin: [gap.block] 0 [gap.inset]; "
                     + "text-wrap: balance; max-inline-size: [width.content]");
         }
-        base(rules, "", ":is(h1, h2, h3, h4, h5, h6, p, ul, ol, figure, table, form, blockquote, dl):first-child",
-                "margin-block-start: 0");
+        base(rules, "", ":first-child", "margin-block-start: 0");
         base(rules, "p", "p", "margin: 0 0 [gap.flow]; max-inline-size: [width.text]; text-wrap: pretty");
         base(rules, "[data-part=lead]", "[data-part=\"lead\"]", type("lead") + "; color: [surface.muted]");
         base(rules, "ul", "main ul", "margin: 0 0 [gap.flow]; padding-inline-start: 1.25em; max-inline-size: [width.text]");

@@ -1,8 +1,8 @@
 package org.umberloom.core.format;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.attribute.FileTime;
 import java.time.Instant;
@@ -15,6 +15,7 @@ import java.util.zip.ZipOutputStream;
 /** The archive of a kit: a ZIP file whose bytes depend on its files alone, read with limits and without trust. */
 public final class KitArchive {
     private static final int MOST_FILES = 2_000;
+    private static final int END_BYTES = 22;
     private static final long MOST_BYTES = 64L << 20;
     /** ZIP times start here; a fixed time keeps equal kits equal. */
     private static final FileTime EPOCH = FileTime.from(Instant.parse("1980-01-01T12:00:00Z"));
@@ -45,10 +46,16 @@ public final class KitArchive {
      *
      * @throws FormatException when it is no archive, is damaged or too large, or holds a path that leaves the archive
      */
-    public static Map<String, byte[]> read(InputStream archive) {
+    public static Map<String, byte[]> read(byte[] archive) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         long total = 0;
-        try (ZipInputStream zip = new ZipInputStream(archive)) {
+        if (archive.length == 0 || archive[0] != 'P')
+            throw new FormatException("This is not a kit: it is no ZIP archive." + KEPT
+                    + " Choose a file that was exported as a kit.");
+        if (!hasEnd(archive))
+            throw new FormatException("The archive is damaged: its end is missing." + KEPT
+                    + " Export it again, or download it again.");
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 checkName(entry.getName());
                 if (entry.isDirectory()) continue;
@@ -67,9 +74,16 @@ public final class KitArchive {
                     + " Export it again, or download it again.", e);
         }
         if (files.isEmpty())
-            throw new FormatException("This is not a kit: it is no ZIP archive, or an empty one." + KEPT
+            throw new FormatException("This is not a kit: the archive holds no readable file." + KEPT
                     + " Choose a file that was exported as a kit.");
         return files;
+    }
+
+    /** Whether the record that ends a ZIP file is there. Source: ZIP application note, 4.3.16. */
+    private static boolean hasEnd(byte[] archive) {
+        for (int i = archive.length - END_BYTES; i >= 0 && i >= archive.length - END_BYTES - 0xffff; i--)
+            if (archive[i] == 'P' && archive[i + 1] == 'K' && archive[i + 2] == 5 && archive[i + 3] == 6) return true;
+        return false;
     }
 
     private static void checkName(String name) {

@@ -1,0 +1,115 @@
+package org.umberloom.core.css;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolver;
+import org.umberloom.core.theme.Samples;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.FontFamilyValue;
+import org.umberloom.core.token.TokenPath;
+
+class StylesheetTest {
+    private static final ThemeDocument THEME = Samples.starter();
+
+    private static Set<String> matches(String css, String pattern) {
+        Set<String> found = new TreeSet<>();
+        Matcher matcher = Pattern.compile(pattern).matcher(css);
+        while (matcher.find()) found.add(matcher.group(1));
+        return found;
+    }
+
+    @Test
+    void everyPropertyThatIsReadIsWrittenAndNoOther() {
+        for (Usage usage : List.of(Usage.ALL, Usage.of(Set.of("h1", "p", "a"), Set.of()),
+                Usage.of(Set.of("table", "[data-surface]"), Set.of("deep")))) {
+            String css = Stylesheet.compile(THEME, usage, List.of());
+            assertThat(matches(css, "(?m)^  (--[\\w-]+):")).isEqualTo(matches(css, "var\\((--[\\w-]+)\\)"));
+        }
+    }
+
+    @Test
+    void onlyWhatThePagesUseIsWritten() {
+        String css = Stylesheet.compile(THEME, Usage.of(Set.of("h1", "p"), Set.of()), List.of());
+        assertThat(css).contains("h1 {").doesNotContain("h2 {", "table", "fieldset", "data-surface", "--type-h2", "textarea");
+    }
+
+    @Test
+    void layersStandInTheirOrder() {
+        assertThat(Stylesheet.compile(THEME, Usage.ALL, List.of())).startsWith("@layer tokens, base, parts, site, own;\n");
+    }
+
+    @Test
+    void equalInputGivesEqualBytes() {
+        assertThat(Stylesheet.compile(Samples.starter(), Usage.ALL, List.of()))
+                .isEqualTo(Stylesheet.compile(Samples.starter(), Usage.ALL, List.of()));
+    }
+
+    @Test
+    void aColorThatDiffersInTheDarkStandsOnceForBoth() {
+        String css = Stylesheet.compile(THEME, Usage.ALL, List.of());
+        assertThat(css).contains("--surface-ground: light-dark(var(--color-ink-2), var(--color-ink-110));")
+                .doesNotContain("@media (prefers-color-scheme");
+    }
+
+    @Test
+    void whatIsNoColorAndDiffersInTheDarkGetsABlockOfItsOwn() {
+        ThemeDocument theme = new Edit.SetValue(Place.context("scheme", "dark"), TokenPath.of("shape.radius"),
+                DimensionValue.px(9)).applyTo(THEME).theme();
+        String css = Stylesheet.compile(theme, Usage.ALL, List.of());
+        assertThat(css).contains("@media (prefers-color-scheme: dark) {\n:root:not([data-scheme=\"light\"]) {\n"
+                + "  --shape-radius: 9px;\n}\n}").contains(":root[data-scheme=\"dark\"] {\n  --shape-radius: 9px;\n}");
+    }
+
+    @Test
+    void aNewSeedChangesOnlyShadesThatAreUsed() {
+        ThemeDocument changed = new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
+                new ColorValue(CssColor.parse("#204080"))).applyTo(THEME).theme();
+        CustomProperties before = CustomProperties.live(Resolver.resolve(THEME, THEME.defaults()));
+        CustomProperties after = CustomProperties.live(Resolver.resolve(changed, changed.defaults()));
+        assertThat(after.changedFrom(before)).containsOnlyKeys(CustomProperties.ROOT);
+        assertThat(after.changedFrom(before).get(CustomProperties.ROOT).keySet())
+                .isNotEmpty().allMatch(name -> name.startsWith("--color-brand-"));
+    }
+
+    @Test
+    void aSurfaceRoleThatRefersToAnotherSurfaceKeepsThatSurfacesColor() {
+        ThemeDocument theme = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.deep.text"),
+                org.umberloom.core.token.Alias.to("surface.page.heading")).applyTo(THEME).theme();
+        CustomProperties live = CustomProperties.live(Resolver.resolve(theme, theme.defaults()));
+        assertThat(live.blocks().get("deep")).containsEntry("--surface-text", "var(--color-ink-110)");
+    }
+
+    /** CSS Values 4, clamp(): both ends and the line between them, worked by hand: 16 px at 400, 24 px at 1200. */
+    @Test
+    void aFluidSizeIsAClampedLine() {
+        FluidValue fluid = new FluidValue(DimensionValue.rem(1), DimensionValue.rem(1.5), 400, 1200);
+        assertThat(CssText.of(fluid)).isEqualTo("clamp(1rem, 0.75rem + 1vw, 1.5rem)");
+        FluidValue falling = new FluidValue(DimensionValue.rem(1.5), DimensionValue.rem(1), 400, 1200);
+        assertThat(CssText.of(falling)).isEqualTo("clamp(1rem, 1.75rem - 1vw, 1.5rem)");
+    }
+
+    @Test
+    void familyNamesAreQuotedAndGenericOnesAreNot() {
+        assertThat(CssText.of(new FontFamilyValue(List.of("My \"Own\" Face", "serif"))))
+                .isEqualTo("\"My \\\"Own\\\" Face\", serif");
+    }
+
+    @Test
+    void aFontFaceNamesItsFile() {
+        assertThat(Stylesheet.compile(THEME, Usage.ALL, List.of(new FontFace("Figtree", "normal", "300 900", "fonts/f.woff2"))))
+                .contains("src: url(\"fonts/f.woff2\") format(\"woff2\");");
+    }
+}

@@ -1,0 +1,136 @@
+package org.umberloom.core.theme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.Ramp;
+import org.umberloom.core.color.RampShape;
+import org.umberloom.core.format.EditJson;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.space.SpaceScale;
+import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.type.TypeScale;
+
+class EditTest {
+    private static final Place BASE = Place.set(Starter.BASE);
+    private static final Place DARK = Place.context("scheme", "dark");
+    private static final TokenPath SEED = TokenPath.of("color.brand.seed");
+    private static final TokenPath SHADE = TokenPath.of("color.brand.60");
+
+    private static Token token(ThemeDocument theme, TokenPath path) {
+        return theme.at(BASE).token(path).orElseThrow();
+    }
+
+    private static ColorValue color(String css) {
+        return new ColorValue(CssColor.parse(css));
+    }
+
+    @Nested
+    class RecipesAndSeeds {
+        private final ThemeDocument theme = Samples.starter();
+
+        @Test
+        void aNewSeedGrowsTheWholeRampAgain() {
+            ThemeDocument changed = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(theme).theme();
+            assertThat(token(changed, SEED).value()).isEqualTo(color("#204080"));
+            assertThat(token(changed, SHADE).value()).isNotEqualTo(token(theme, SHADE).value());
+        }
+
+        @Test
+        void aShadeSetByHandIsDetachedAndSurvivesTheNextSeed() {
+            ThemeDocument changed = new Edit.SetValue(BASE, SHADE, color("#123456")).applyTo(theme).theme();
+            assertThat(token(changed, SHADE).detached()).isTrue();
+            ThemeDocument reseeded = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(changed).theme();
+            assertThat(token(reseeded, SHADE).value()).isEqualTo(color("#123456"));
+        }
+
+        @Test
+        void anAttachedShadeIsComputedAgain() {
+            ThemeDocument detached = new Edit.SetValue(BASE, SHADE, color("#123456")).applyTo(theme).theme();
+            ThemeDocument attached = new Edit.Attach(BASE, SHADE).applyTo(detached).theme();
+            assertThat(attached).isEqualTo(theme);
+        }
+
+        @Test
+        void aSeedThatIsNoColorIsRefused() {
+            assertThatThrownBy(() -> new Edit.SetValue(BASE, SEED, DimensionValue.px(2)).applyTo(theme))
+                    .hasMessageContaining("seed");
+        }
+
+        @Test
+        void aGroupCannotBeGivenAValue() {
+            assertThatThrownBy(() -> new Edit.SetValue(BASE, TokenPath.of("color.brand"), color("#fff")).applyTo(theme))
+                    .hasMessageContaining("group");
+        }
+    }
+
+    @Test
+    void aBatchIsAllOrNothing() {
+        ThemeDocument theme = Samples.starter();
+        Edit half = new Edit.Batch("half", List.of(new Edit.SetName("Other"), new Edit.Remove(BASE, TokenPath.of("none"))));
+        assertThatThrownBy(() -> half.applyTo(theme)).hasMessageContaining("none");
+        assertThat(theme.name()).isEqualTo("Sample");
+    }
+
+    /** Random sequences of edits; each, taken back, gives the document before it byte for byte, as do all in turn. */
+    @Test
+    void everyEditHasAnExactInverse() {
+        long seed = 41;
+        Random random = new Random(seed);
+        for (int run = 0; run < 12; run++) {
+            ThemeDocument theme = Samples.starter();
+            Deque<Edit> inverses = new ArrayDeque<>();
+            List<String> states = new ArrayList<>();
+            for (int i = 0; i < 40; i++) {
+                Edit edit = randomEdit(random, theme);
+                states.add(ThemeJson.writeInline(theme));
+                Edit.Applied applied = EditJson.read(EditJson.write(edit)).applyTo(theme);
+                inverses.push(EditJson.read(EditJson.write(applied.inverse())));
+                theme = applied.theme();
+            }
+            for (int i = states.size() - 1; i >= 0; i--) {
+                theme = inverses.pop().applyTo(theme).theme();
+                assertThat(ThemeJson.writeInline(theme)).as("seed %d, run %d, edit %d", seed, run, i).isEqualTo(states.get(i));
+            }
+        }
+    }
+
+    private static Edit randomEdit(Random random, ThemeDocument theme) {
+        TokenValue any = new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
+        String stop = String.valueOf((random.nextInt(10) + 1) * 10);
+        List<Edit> choices = List.of(
+                new Edit.SetValue(BASE, SEED, any),
+                new Edit.SetValue(BASE, TokenPath.of("color.ink." + stop), any),
+                new Edit.SetValue(DARK, TokenPath.of("surface.page.extra-" + random.nextInt(4)), Alias.to("color.brand." + stop)),
+                new Edit.SetValue(BASE, TokenPath.of("made." + random.nextInt(3) + ".deep"), any),
+                new Edit.SetRecipe(BASE, TokenPath.of("color.brand"), new Recipe.HueRamp(
+                        Ramp.DEFAULT_STOPS.subList(random.nextInt(5), 14),
+                        new RampShape(random.nextInt(40) - 20, random.nextInt(40) - 20, random.nextDouble(), 0.5))),
+                new Edit.SetRecipe(BASE, TokenPath.of("size"), new Recipe.TypeSteps(new TypeScale(
+                        new TypeScale.End(14 + random.nextInt(6), 1.1), new TypeScale.End(16, 1.2 + random.nextDouble() / 4),
+                        360, 1280, -random.nextInt(3), 6))),
+                new Edit.SetRecipe(BASE, TokenPath.of("space"), new Recipe.SpaceSteps(
+                        new SpaceScale(8 + random.nextInt(16), SpaceScale.DEFAULT_FACTORS))),
+                new Edit.SetName("Name " + random.nextInt(100)),
+                theme.at(BASE).find(TokenPath.of("shape.radius")).isPresent()
+                        ? new Edit.Remove(BASE, TokenPath.of("shape.radius"))
+                        : new Edit.Put(BASE, TokenPath.of("shape.radius"), Token.untyped(DimensionValue.px(3)), 0),
+                new Edit.Batch("two", List.of(new Edit.SetName("B"),
+                        new Edit.SetValue(BASE, TokenPath.of("width.text"), DimensionValue.rem(30 + random.nextInt(10))))));
+        return choices.get(random.nextInt(choices.size()));
+    }
+}
