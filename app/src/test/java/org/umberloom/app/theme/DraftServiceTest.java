@@ -1,0 +1,147 @@
+package org.umberloom.app.theme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.Mockito.lenient;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.mockito.Mock;
+import org.mockito.junit.jupiter.MockitoExtension;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.web.Conflict;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.TokenPath;
+
+@ExtendWith(MockitoExtension.class)
+class DraftServiceTest {
+    private static final Account LEAD = new Account(7, "lead@example.org", "Lead", "", "lead");
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC);
+
+    @Mock
+    private ThemeMapper themes;
+    private ThemeRow row;
+    private final List<RevisionRow> log = new ArrayList<>();
+    private DraftService drafts;
+
+    /** A mapper that keeps one theme and its log in memory. */
+    @BeforeEach
+    void store() {
+        ThemeDocument start = Starter.ALL.get(0).theme("Start");
+        row = new ThemeRow(1, "Start", ThemeJson.writeInline(start), 0, LocalDateTime.now(CLOCK));
+        log.add(new RevisionRow(1, 0, "start", "started", null, null, null, null, null, null, 7, LocalDateTime.now(CLOCK)));
+        lenient().when(themes.revisionOf(1)).thenAnswer(call -> Optional.of(row.revision()));
+        lenient().when(themes.find(1)).thenAnswer(call -> Optional.of(row));
+        lenient().when(themes.revision(anyLong(), anyInt()))
+                .thenAnswer(call -> Optional.of(log.get(call.<Integer>getArgument(1))));
+        lenient().when(themes.since(anyLong(), anyInt()))
+                .thenAnswer(call -> log.subList(call.<Integer>getArgument(1) + 1, log.size()));
+        lenient().when(themes.advance(anyLong(), anyString(), anyString(), anyInt(), any())).thenAnswer(call -> {
+            if (row.revision() != call.<Integer>getArgument(3) - 1) return 0;
+            row = new ThemeRow(1, call.getArgument(1), call.getArgument(2), call.getArgument(3), call.getArgument(4));
+            return 1;
+        });
+        lenient().doAnswer(call -> log.add(call.getArgument(0))).when(themes).log(any());
+        drafts = new DraftService(themes, CLOCK);
+    }
+
+    private static Edit radius(double px) {
+        return new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("shape.radius"), DimensionValue.px(px));
+    }
+
+    private double radius() {
+        ThemeDocument stored = ThemeJson.readInline(row.document());
+        return ((DimensionValue) stored.at(Place.set(Starter.BASE)).token(TokenPath.of("shape.radius")).orElseThrow().value())
+                .amount();
+    }
+
+    @Test
+    void editsAreStoredWithTheirInverseAndWhoMadeThem() {
+        drafts.edit(1, 0, radius(11), LEAD);
+        assertThat(radius()).isEqualTo(11);
+        RevisionRow entry = log.get(1);
+        assertThat(entry.kind()).isEqualTo("edit");
+        assertThat(entry.label()).isEqualTo("shape.radius to 11px");
+        assertThat(entry.accountId()).isEqualTo(7);
+        assertThat(entry.inverse()).contains("\"op\":\"put\"");
+    }
+
+    @Test
+    void undoAndRedoGoAllTheWayBothWaysEvenAfterARestart() {
+        double start = radius();
+        for (int px = 20; px < 30; px++) drafts.edit(1, px - 20, radius(px), LEAD);
+        for (int px = 28; px >= 20; px--) {
+            new DraftService(themes, CLOCK).undo(1, LEAD);
+            assertThat(radius()).isEqualTo(px);
+        }
+        drafts.undo(1, LEAD);
+        assertThat(radius()).isEqualTo(start);
+        assertThatThrownBy(() -> drafts.undo(1, LEAD)).hasMessageContaining("nothing left to undo");
+        for (int px = 20; px < 30; px++) {
+            new DraftService(themes, CLOCK).redo(1, LEAD);
+            assertThat(radius()).isEqualTo(px);
+        }
+        assertThatThrownBy(() -> drafts.redo(1, LEAD)).hasMessageContaining("nothing to redo");
+    }
+
+    @Test
+    void anEditAfterAnUndoEndsRedoAndCanBeUndoneItself() {
+        drafts.edit(1, 0, radius(20), LEAD);
+        drafts.edit(1, 1, radius(21), LEAD);
+        drafts.undo(1, LEAD);
+        drafts.edit(1, 3, radius(22), LEAD);
+        assertThatThrownBy(() -> drafts.redo(1, LEAD)).hasMessageContaining("nothing to redo");
+        drafts.undo(1, LEAD);
+        assertThat(radius()).isEqualTo(20);
+        drafts.redo(1, LEAD);
+        assertThat(radius()).isEqualTo(22);
+    }
+
+    @Test
+    void editsOnDifferentTokensFromTheSameBaseMerge() {
+        drafts.edit(1, 0, radius(20), LEAD);
+        drafts.edit(1, 0, new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
+                new ColorValue(Color.rgb(1, 2, 3))), LEAD);
+        assertThat(radius()).isEqualTo(20);
+        assertThat(row.revision()).isEqualTo(2);
+    }
+
+    @Test
+    void anEditOfATokenThatChangedMeanwhileIsRefused() {
+        drafts.edit(1, 0, radius(20), LEAD);
+        assertThatThrownBy(() -> drafts.edit(1, 0, radius(21), LEAD)).isInstanceOf(Conflict.class)
+                .hasMessageContaining("shape.radius to 20px");
+        assertThat(radius()).isEqualTo(20);
+    }
+
+    @Test
+    void anEditThatChangesNothingLeavesNoEntry() {
+        drafts.edit(1, 0, radius(radius()), LEAD);
+        assertThat(log).hasSize(1);
+    }
+
+    @Test
+    void aThemeThatIsNotThereIsSaidToBeMissing() {
+        lenient().when(themes.revisionOf(9)).thenReturn(Optional.empty());
+        assertThatThrownBy(() -> drafts.newest(9)).hasMessageContaining("no theme with the number 9");
+    }
+}

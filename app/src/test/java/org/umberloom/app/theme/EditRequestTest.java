@@ -1,0 +1,64 @@
+package org.umberloom.app.theme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+
+class EditRequestTest {
+    private static final ThemeDocument THEME = Starter.ALL.get(0).theme("T");
+
+    private static EditRequest request(String op, String place, String path, String member, String text) {
+        return new EditRequest(0, op, place, path, member, text, null, null, null);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "value|set:base|color.brand.seed||#nope|hex digits",
+        "value|set:base|color.none||#fff|no token",
+        "value|set:roles|surface.page.text||{size.1}|a color is needed",
+        "value|set:roles|surface.page.text||{color.none}|no token",
+        "value|nowhere|color.brand.seed||#fff|not a place",
+        "member|set:roles|type.h1|fontSize|huge|not a length",
+        "member|set:roles|type.h1|fontColor|red|no member",
+        "member|set:base|color.brand.seed|fontSize|1px|not a text style",
+        "hue|set:base|color.brand||#fff|already a hue",
+        "dance|set:base|a||b|not an edit",
+        "ramp|set:base|color.brand|||lacks its “ramp”"})
+    void whatMakesNoSenseIsRefusedWithAReason(String op, String place, String path, String member, String text, String why) {
+        assertThatThrownBy(() -> request(op, place, path, member, text).toEdit(THEME))
+                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining(why);
+    }
+
+    @Test
+    void aNewHueBringsItsRamp() {
+        ThemeDocument changed = request("hue", "set:base", "color.moss", null, "seagreen").toEdit(THEME).applyTo(THEME).theme();
+        assertThat(ThemeViews.Instruments.of(changed).color().hues()).filteredOn(hue -> hue.name().equals("moss"))
+                .singleElement().satisfies(hue -> assertThat(hue.shades()).hasSize(14));
+    }
+
+    @Test
+    void aProbeHoldsOnlyWhatChanged() {
+        ThemeDocument changed = request("value", "set:base", "color.brand.seed", null, "#884400").toEdit(THEME).applyTo(THEME)
+                .theme();
+        ThemeViews.Probe probe = ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed));
+        assertThat(probe.hues()).extracting(hue -> hue.name()).containsExactly("brand");
+        assertThat(probe.type()).isEmpty();
+        assertThat(probe.space()).isEmpty();
+        assertThat(probe.live().get("light").get("").keySet()).allMatch(name -> name.startsWith("--color-brand"));
+    }
+
+    @Test
+    void theFirstEditOfARoleInTheDarkIsWrittenIntoTheDarkContext() {
+        ThemeDocument changed = request("value", "context:scheme/dark", "surface.deep.text", null, "{color.ink.5}").toEdit(THEME)
+                .applyTo(THEME).theme();
+        assertThat(ThemeViews.Instruments.of(changed).color().surfaces()).filteredOn(s -> s.name().equals("deep"))
+                .flatExtracting(s -> s.roles()).filteredOn(role -> role.role().equals("text"))
+                .flatExtracting(role -> role.cells()).extracting(cell -> cell.written())
+                .containsExactly("{color.ink.10}", "{color.ink.5}");
+    }
+}

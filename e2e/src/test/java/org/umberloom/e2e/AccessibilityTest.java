@@ -1,0 +1,69 @@
+package org.umberloom.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Every screen against the WCAG 2.2 A and AA rules of axe-core (version as in ui/package-lock.json). */
+class AccessibilityTest {
+    private final Loom loom = Loom.withDemo();
+
+    @ParameterizedTest
+    @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
+    void noScreenViolatesARule(ColorScheme scheme) throws IOException {
+        Page page = Browsers.signedIn(loom, scheme);
+        check(page, "library");
+        button(page, "New theme").click();
+        page.getByText("Herringbone").waitFor();
+        check(page, "new theme");
+        page.keyboard().press("Escape");
+        Browsers.openBench(page, "Tern Passage");
+        for (String tab : List.of("Color", "Type", "Space", "Widths")) {
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab).setExact(true)).click();
+            check(page, "bench, " + tab);
+        }
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color").setExact(true)).click();
+        page.frameLocator("iframe").first().locator("h1").click();
+        page.getByRole(AriaRole.COMPLEMENTARY).getByText("color.ink.2").waitFor();
+        check(page, "bench with a trace");
+        button(page, "History").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")).waitFor();
+        check(page, "bench with its history");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
+        page.getByLabel("Text of theme.css").waitFor();
+        check(page, "kit");
+        page.navigate(loom.address() + "/bench/4711");
+        page.getByText("This bench is empty").waitFor();
+        check(page, "missing theme");
+        page.context().clearCookies();
+        page.navigate(loom.address() + "/sign-in");
+        page.getByLabel("Password").waitFor();
+        check(page, "sign-in");
+        page.context().close();
+    }
+
+    private static com.microsoft.playwright.Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static void check(Page page, String screen) throws IOException {
+        page.evaluate(Files.readString(Loom.HOME.resolve("ui/node_modules/axe-core/axe.min.js")));
+        @SuppressWarnings("unchecked")
+        List<String> violations = (List<String>) page.evaluate("""
+                async () => {
+                  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+                  const result = await axe.run(document, { iframes: false, runOnly: tags });
+                  if (result.passes.length === 0) throw new Error('no rule was applied');
+                  return result.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
+                }""");
+        assertThat(violations).as(screen).isEmpty();
+    }
+}

@@ -1,0 +1,49 @@
+package org.umberloom.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.List;
+
+/** One headless Chromium for all tests, and the steps that many of them begin with. */
+final class Browsers {
+    private static final Playwright PLAYWRIGHT = Playwright.create();
+    private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+
+    private Browsers() {
+    }
+
+    static BrowserContext context(ColorScheme scheme) {
+        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setColorScheme(scheme)
+                .setAcceptDownloads(true));
+    }
+
+    /** A page of a new context, signed in and standing at the library. */
+    static Page signedIn(Loom loom, ColorScheme scheme) {
+        Page page = context(scheme).newPage();
+        page.navigate(loom.address() + "/");
+        fillSignIn(page);
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+        return page;
+    }
+
+    static void fillSignIn(Page page) {
+        page.getByLabel("E-mail address").fill(Loom.EMAIL);
+        page.getByLabel("Password").fill(Loom.PASSWORD);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+    }
+
+    /** Opens a theme from the library and waits until its pages are shown. */
+    static void openBench(Page page, String theme) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true)).first().click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
+        page.frameLocator("iframe").first().locator("h1").waitFor();
+    }
+}

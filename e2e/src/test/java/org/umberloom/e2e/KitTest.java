@@ -1,0 +1,178 @@
+package org.umberloom.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.helger.css.decl.CascadingStyleSheet;
+import com.helger.css.reader.CSSReader;
+import com.helger.css.reader.CSSReaderSettings;
+import com.helger.css.reader.errorhandler.CollectingCSSParseErrorHandler;
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.RequestOptions;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import nu.validator.client.EmbeddedValidator;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** An exported kit against the Nu HTML checker, a CSS parser, Chromium, and an installation that has never seen it. */
+class KitTest {
+    private static byte[] archive;
+    private static Map<String, byte[]> files;
+
+    @BeforeAll
+    static void export() {
+        Page page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
+        archive = page.request().get(Loom.withDemo().address() + "/api/themes/1/kit.zip?site=crossings").body();
+        files = KitArchive.read(archive);
+        page.context().close();
+    }
+
+    private static String text(String name) {
+        return new String(files.get(name), StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void exportingTwiceGivesTheSameBytes() {
+        byte[] first = archive;
+        export();
+        assertThat(archive).isEqualTo(first);
+    }
+
+    @Test
+    void itHoldsEverythingItsManifestNames() {
+        assertThat(files).containsKeys("kit.json", "theme.css", "theme.resolver.json", "LICENSES.txt",
+                "pages/crossings/index.html", "pages/crossings/pictures/passage.svg", "fonts/source-serif-4.woff2",
+                "fonts/source-serif-4-LICENSE.txt");
+        assertThat(text("LICENSES.txt")).contains("OFL-1.1").contains("CC0 1.0");
+    }
+
+    /** Nu HTML checker; version as in pom.xml. */
+    @Test
+    void everyPageIsValidHtml() throws Exception {
+        for (String name : files.keySet()) {
+            if (!name.endsWith(".html")) continue;
+            EmbeddedValidator validator = new EmbeddedValidator();
+            validator.setOutputFormat(EmbeddedValidator.OutputFormat.GNU);
+            String report = validator.validate(new ByteArrayInputStream(files.get(name)));
+            assertThat(report.lines().filter(line -> line.contains("error"))).as(name).isEmpty();
+        }
+    }
+
+    /** The checker itself notices what is wrong. */
+    @Test
+    void theCheckerFindsAnErrorWhereThereIsOne() throws Exception {
+        EmbeddedValidator validator = new EmbeddedValidator();
+        validator.setOutputFormat(EmbeddedValidator.OutputFormat.GNU);
+        assertThat(validator.validate(new ByteArrayInputStream("<!doctype html><p><img>".getBytes(StandardCharsets.UTF_8))))
+                .contains("error");
+    }
+
+    /** ph-css; version as in pom.xml. */
+    @Test
+    void theStylesheetParsesWithoutErrors() {
+        CollectingCSSParseErrorHandler errors = new CollectingCSSParseErrorHandler();
+        CascadingStyleSheet sheet = CSSReader.readFromStringReader(text("theme.css"),
+                new CSSReaderSettings().setCustomErrorHandler(errors));
+        assertThat(sheet).isNotNull();
+        assertThat(errors.getAllParseErrors()).isEmpty();
+    }
+
+    @Test
+    void chromiumAcceptsEveryDeclaration() {
+        try (BrowserContext context = Browsers.context(ColorScheme.LIGHT)) {
+            Page page = context.newPage();
+            page.setContent("<!doctype html><title>t</title>");
+            @SuppressWarnings("unchecked")
+            List<String> refused = (List<String>) page.evaluate("""
+                    (css) => {
+                      const style = document.createElement('style');
+                      style.textContent = css;
+                      document.head.append(style);
+                      const kept = new Map();
+                      const walk = (rules) => {
+                        for (const rule of rules) {
+                          if (rule.style) kept.set(rule.selectorText ?? '@font-face', (kept.get(rule.selectorText ?? '@font-face') ?? '') + rule.cssText);
+                          if (rule.cssRules) walk(rule.cssRules);
+                        }
+                      };
+                      walk(style.sheet.cssRules);
+                      const refused = [];
+                      for (const [, property, value] of css.matchAll(/^ {2}([\\w-]+): (.+);$/gm)) {
+                        if (property.startsWith('--') || property === 'src' || property.startsWith('font-display')) continue;
+                        if (!CSS.supports(property, value)) refused.push(property + ': ' + value);
+                      }
+                      if (kept.size < 20) refused.push('only ' + kept.size + ' rules were read');
+                      return refused;
+                    }""", text("theme.css"));
+            // An older name that other engines still want beside text-size-adjust.
+            assertThat(refused).allMatch(declaration -> declaration.startsWith("-webkit-text-size-adjust")
+                    || declaration.startsWith("text-size-adjust"));
+        }
+    }
+
+    @Test
+    void itsPagesOpenFromTheFileSystemWithNoRequestToAnywhere(@TempDir Path folder) throws IOException {
+        for (Map.Entry<String, byte[]> file : files.entrySet()) {
+            Path target = folder.resolve(file.getKey());
+            Files.createDirectories(target.getParent());
+            Files.write(target, file.getValue());
+        }
+        try (BrowserContext context = Browsers.context(ColorScheme.LIGHT)) {
+            Page page = context.newPage();
+            List<String> elsewhere = new ArrayList<>();
+            List<String> failed = new ArrayList<>();
+            page.onRequest(request -> {
+                if (!request.url().startsWith("file:") && !request.url().startsWith("data:")) elsewhere.add(request.url());
+            });
+            page.onRequestFailed((Request request) -> failed.add(request.url()));
+            for (String name : files.keySet()) {
+                if (!name.endsWith(".html")) continue;
+                page.navigate(folder.resolve(name).toUri().toString());
+                assertThat(page.evaluate("async () => { await document.fonts.ready; return document.fonts.check('16px \"Source Serif 4\"'); }"))
+                        .isEqualTo(true);
+                assertThat(page.evaluate("() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)")).isEqualTo(true);
+                assertThat((String) page.evaluate("() => getComputedStyle(document.querySelector('h1')).fontFamily"))
+                        .contains("Bricolage Grotesque");
+                // Every link to another page leads to a file of the kit.
+                @SuppressWarnings("unchecked")
+                List<String> links = (List<String>) page.evaluate("() => [...document.links].map((a) => a.href)");
+                assertThat(links).isNotEmpty().allMatch(link -> Files.exists(Path.of(java.net.URI.create(link.replaceAll("#.*", "")))));
+            }
+            assertThat(elsewhere).isEmpty();
+            assertThat(failed).isEmpty();
+        }
+    }
+
+    @Test
+    void importingItIntoAnEmptyInstallationGivesAnEqualTheme() {
+        ThemeDocument exported = KitManifest.theme(files);
+        try (Loom empty = Loom.empty()) {
+            Page page = Browsers.signedIn(empty, ColorScheme.LIGHT);
+            com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(page.getByText("No cloth on the loom yet")).isVisible();
+            String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
+            APIResponse imported = page.request().post(empty.address() + "/api/kits", RequestOptions.create()
+                    .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file",
+                            new FilePayload("tern.kit.zip", "application/zip", archive))));
+            assertThat(imported.status()).as(imported.text()).isEqualTo(200);
+            byte[] again = page.request().get(empty.address() + "/api/themes/1/kit.zip").body();
+            assertThat(KitManifest.theme(KitArchive.read(again))).isEqualTo(exported);
+            page.context().close();
+        }
+    }
+}

@@ -1,0 +1,89 @@
+package org.umberloom.e2e;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.umberloom.app.UmberLoom;
+
+/** The application on a database of its own, on a free port. Started once for all tests, and restarted by the one that asks. */
+final class Loom implements AutoCloseable {
+    static final String EMAIL = "lead@ternpassage.example";
+    static final String PASSWORD = "only-for-tests";
+    static final Path HOME = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).toAbsolutePath().normalize();
+    private static Loom shared;
+
+    private final String database;
+    private final boolean demo;
+    private ConfigurableApplicationContext application;
+    private String port = "0";
+
+    private Loom(String database, boolean demo) {
+        this.database = database;
+        this.demo = demo;
+        execute(baseUrl(), "drop database if exists " + database, "create database " + database);
+        start();
+    }
+
+    /** The application with the demo data. */
+    static synchronized Loom withDemo() {
+        if (shared == null) shared = new Loom("umberloom_e2e", true);
+        return shared;
+    }
+
+    /** Another installation, empty but for its first account. */
+    static Loom empty() {
+        return new Loom("umberloom_empty", false);
+    }
+
+    private void start() {
+        application = SpringApplication.run(UmberLoom.class,
+                "--spring.datasource.url=" + url(), "--server.port=" + port,
+                "--umberloom.demo=" + (demo ? HOME.resolve("demo") : ""),
+                "--LOOM_LEAD_EMAIL=" + EMAIL, "--LOOM_LEAD_PASSWORD=" + PASSWORD,
+                "--spring.main.register-shutdown-hook=true");
+        port = application.getEnvironment().getProperty("local.server.port");
+    }
+
+    /** Ends the application and starts it again on the same database and port. */
+    void restart() {
+        application.close();
+        start();
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** Ends every session, as time would. */
+    void expireSessions() {
+        execute(url(), "delete from SPRING_SESSION");
+    }
+
+    @Override
+    public void close() {
+        application.close();
+    }
+
+    private String url() {
+        return baseUrl().replaceAll("/[^/]*$", "/" + database);
+    }
+
+    private static String baseUrl() {
+        String url = System.getenv("LOOM_DB_URL");
+        if (url == null) throw new IllegalStateException("LOOM_DB_URL is not set; run the tests with ./loom test");
+        return url;
+    }
+
+    private static void execute(String url, String... statements) {
+        try (Connection connection = DriverManager.getConnection(url, System.getenv("LOOM_DB_USER"),
+                System.getenv("LOOM_DB_PASSWORD")); Statement statement = connection.createStatement()) {
+            for (String sql : statements) statement.execute(sql);
+        } catch (SQLException e) {
+            throw new IllegalStateException("the test database refused: " + e.getMessage(), e);
+        }
+    }
+}

@@ -1,0 +1,151 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.RandomAccessFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Bad input gets a clear message, and nothing is lost by it. */
+class WrongInputTest {
+    private final Loom loom = Loom.withDemo();
+    private Page page;
+
+    @BeforeEach
+    void signIn() {
+        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private Locator seedField() {
+        return page.getByLabel("Seed of sea", new Page.GetByLabelOptions().setExact(true)).getByRole(AriaRole.TEXTBOX)
+                .or(page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of sea"))).first();
+    }
+
+    private Locator alert() {
+        return page.getByRole(AriaRole.ALERT).first();
+    }
+
+    @Test
+    void aWrongPasswordIsSaidWithoutSayingWhichHalfWasWrong() {
+        page.context().clearCookies();
+        page.navigate(loom.address() + "/sign-in");
+        page.getByLabel("E-mail address").fill("nobody@example.org");
+        page.getByLabel("Password").fill("wrong");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        assertThat(alert()).containsText("do not belong together");
+        assertThat(page.getByLabel("E-mail address")).hasValue("nobody@example.org");
+    }
+
+    @Test
+    void whatIsNoColorIsRefusedBesideTheFieldAndStaysInIt() {
+        Browsers.openBench(page, "Tern Passage");
+        String before = seedField().inputValue();
+        seedField().fill("sea-ish");
+        seedField().press("Enter");
+        assertThat(alert()).containsText("“sea-ish” is not a color");
+        assertThat(seedField()).hasValue("sea-ish");
+        seedField().press("Escape");
+        assertThat(seedField()).hasValue(before);
+        assertThat(page.getByTestId("saved-state")).containsText("Saved");
+    }
+
+    @Test
+    void aSessionThatEndedIsRenewedAndTheEditIsKept() {
+        Browsers.openBench(page, "Tern Passage");
+        loom.expireSessions();
+        seedField().fill("#225577");
+        seedField().press("Enter");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
+        Browsers.fillSignIn(page);
+        assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #225577");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed")).click();
+        assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
+    }
+
+    private void importRefused(Path file, String message) {
+        int before = page.getByRole(AriaRole.LISTITEM).count();
+        page.getByLabel("Kit file").setInputFiles(file);
+        assertThat(alert()).containsText(message);
+        assertThat(alert()).containsText("nothing was changed");
+        page.reload();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
+        assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before);
+    }
+
+    @Test
+    void aDamagedArchiveIsRefused(@TempDir Path folder) throws IOException {
+        Path file = Files.write(folder.resolve("cut.kit.zip"), new byte[] {'P', 'K', 3, 4, 20, 0, 0, 0, 8, 0, 1, 2, 3});
+        importRefused(file, "The archive is damaged");
+    }
+
+    @Test
+    void anArchiveThatClimbsOutIsRefused(@TempDir Path folder) throws IOException {
+        Path file = folder.resolve("climbing.kit.zip");
+        try (OutputStream out = Files.newOutputStream(file); ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry("../../outside.txt"));
+            zip.write(1);
+        }
+        importRefused(file, "a path that leaves it");
+    }
+
+    @Test
+    void aFileThatIsNoKitIsRefused(@TempDir Path folder) throws IOException {
+        importRefused(Files.writeString(folder.resolve("notes.json"), "{\"hello\": 1}"), "version");
+    }
+
+    @Test
+    void aFileOf200MegabytesIsRefusedBeforeItIsSent(@TempDir Path folder) throws IOException {
+        Path file = folder.resolve("huge.kit.zip");
+        try (RandomAccessFile huge = new RandomAccessFile(file.toFile(), "rw")) {
+            huge.setLength(200L << 20);
+        }
+        importRefused(file, "a kit may have 32 MB");
+    }
+
+    /** The same without the front end's own check: the server answers 413 with its reason, and goes on. */
+    @Test
+    void anUploadOf200MegabytesIsRefusedByTheServer() {
+        Object answer = page.evaluate("""
+                async () => {
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                  const body = new FormData();
+                  body.append('file', new Blob([new Uint8Array(200 * 1024 * 1024)]), 'huge.kit.zip');
+                  const response = await fetch('/api/kits', { method: 'POST', body, headers: { 'X-XSRF-TOKEN': token } });
+                  return response.status + ' ' + (await response.json()).detail;
+                }""");
+        assertThat((String) answer).startsWith("413").contains("larger than 32 MB").contains("Nothing was imported");
+        page.reload();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"))).isVisible();
+    }
+
+    @Test
+    void aRequestWithoutItsTokenIsRefused() {
+        assertThat(page.evaluate("() => fetch('/api/themes/1/undo', { method: 'POST' }).then((r) => r.status)")).isEqualTo(403);
+    }
+
+    @Test
+    void aThemeThatIsNotThereHasAScreenThatSaysSo() {
+        page.navigate(loom.address() + "/bench/4711");
+        assertThat(page.getByText("There is no theme with the number 4711.")).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the library"))).isVisible();
+    }
+}
