@@ -30,7 +30,7 @@ class AccessibilityTest {
             check(page, "bench, " + tab);
         }
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color").setExact(true)).click();
-        page.frameLocator("iframe").first().locator("h1").click();
+        page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByText("color.ink.2").waitFor();
         check(page, "bench with a trace");
         button(page, "History").click();

@@ -44,6 +44,6 @@ final class Browsers {
     static void openBench(Page page, String theme) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true)).first().click();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
-        page.frameLocator("iframe").first().locator("h1").waitFor();
+        page.locator("iframe").first().contentFrame().locator("h1").waitFor();
     }
 }

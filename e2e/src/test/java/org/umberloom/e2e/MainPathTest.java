@@ -57,7 +57,7 @@ class MainPathTest {
     }
 
     private FrameLocator firstBay() {
-        return page.frameLocator("iframe").first();
+        return page.locator("iframe").first().contentFrame();
     }
 
     private String groundOfHero() {
@@ -158,7 +158,7 @@ class MainPathTest {
         button("heading in dark").click();
         button("color.brand.20").click();
         assertThat(railState()).containsText("surface.page.heading to {color.brand.20}");
-        String dark = (String) page.frameLocator("iframe").nth(1).locator("h1").evaluate("e => getComputedStyle(e).color");
+        String dark = (String) page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).color");
         String light = (String) firstBay().locator("main > h2").first().evaluate("e => getComputedStyle(e).color");
         assertThat(dark).isNotEqualTo(light);
         assertThat(button("heading in light: ink.110")).isVisible();

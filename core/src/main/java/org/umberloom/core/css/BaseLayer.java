@@ -34,7 +34,7 @@ public final class BaseLayer {
     static final Pattern ROLE = Pattern.compile("\\[([a-z]+(?:\\.[a-z0-9-]+)+)]");
     private static final String COLUMNS = "grid-template-columns: [full-start] minmax([width.gutter], 1fr) [wide-start] "
             + "minmax(0, calc(([width.wide] - [width.content]) / 2)) [content-start] "
-            + "min([width.content], 100% - 2 * [width.gutter]) [content-end] "
+            + "min([width.content], calc(100% - 2 * [width.gutter])) [content-end] "
             + "minmax(0, calc(([width.wide] - [width.content]) / 2)) [wide-end] minmax([width.gutter], 1fr) [full-end]";
     private static final String BAND = "padding-inline: max([width.gutter], calc((100% - [width.wide]) / 2))";
     private static final List<String> ELEMENTS = List.of("body", "header", "main", "footer", "nav", "section", "h1", "h2",

@@ -42,7 +42,10 @@ final class CssText {
                 : ValueText.number(length.amount(), LENGTH_PLACES) + length.unit().css();
     }
 
-    /** Source: CSS Values 4, section 10.4; the preferred value is the straight line through both ends. */
+    /**
+     * Source: CSS Values 4, section 10.4; the preferred value is the straight line through both ends. The calc() is
+     * redundant there, and lets parsers read it that know no arithmetic outside calc().
+     */
     private static String fluid(FluidValue fluid) {
         boolean rising = fluid.wide().toPx() >= fluid.narrow().toPx();
         DimensionValue least = rising ? fluid.narrow() : fluid.wide();
@@ -50,7 +53,7 @@ final class CssText {
         if (fluid.slope() == 0) return length(least);
         String intercept = ValueText.number(fluid.intercept() / DimensionValue.PX_PER_REM, 5);
         String slope = ValueText.number(Math.abs(fluid.slope()) * 100, 5);
-        return "clamp(" + length(least) + ", " + intercept + "rem " + (rising ? "+ " : "- ") + slope + "vw, "
+        return "clamp(" + length(least) + ", calc(" + intercept + "rem " + (rising ? "+ " : "- ") + slope + "vw), "
                 + length(most) + ")";
     }
 }

@@ -96,9 +96,9 @@ class StylesheetTest {
     @Test
     void aFluidSizeIsAClampedLine() {
         FluidValue fluid = new FluidValue(DimensionValue.rem(1), DimensionValue.rem(1.5), 400, 1200);
-        assertThat(CssText.of(fluid)).isEqualTo("clamp(1rem, 0.75rem + 1vw, 1.5rem)");
+        assertThat(CssText.of(fluid)).isEqualTo("clamp(1rem, calc(0.75rem + 1vw), 1.5rem)");
         FluidValue falling = new FluidValue(DimensionValue.rem(1.5), DimensionValue.rem(1), 400, 1200);
-        assertThat(CssText.of(falling)).isEqualTo("clamp(1rem, 1.75rem - 1vw, 1.5rem)");
+        assertThat(CssText.of(falling)).isEqualTo("clamp(1rem, calc(1.75rem - 1vw), 1.5rem)");
     }
 
     @Test
