@@ -1,7 +1,10 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
 
-  /** A hue's shades, each in its place on the depth ruler, with the seed marked where it lies. */
+  /**
+   * A hue's shades, each in its place on the depth ruler, with the seed marked where it lies. The strip is one control:
+   * pointing or the arrow keys read a shade, a click or Enter chooses the hue.
+   */
   let {
     hue,
     chosen,
@@ -16,6 +19,8 @@
 
   const WHOLE = 120;
 
+  let read = $state(0);
+
   /** Each shade reaches halfway to its neighbors. */
   const blocks = $derived(
     hue.shades.map((shade, i) => {
@@ -26,26 +31,56 @@
       return { shade, left: (left / WHOLE) * 100, width: Math.max(0, ((right - left) / WHOLE) * 100) };
     })
   );
+  const current = $derived(hue.shades[read]);
+
+  function point(index: number) {
+    read = Math.min(hue.shades.length - 1, Math.max(0, index));
+    onpoint(hue.shades[read] ?? null);
+  }
+
+  function pointAt(event: PointerEvent & { currentTarget: HTMLElement }) {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = ((event.clientX - box.left) / box.width) * 100;
+    point(blocks.findIndex((block) => share <= block.left + block.width));
+  }
+
+  function key(event: KeyboardEvent) {
+    if (event.key === 'Enter') onchoose();
+    const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    point(read + by);
+  }
 </script>
 
-<div class="relative min-h-9" role="group" aria-label="Ramp of {hue.name}">
+<div
+  class="relative min-h-9"
+  role="slider"
+  tabindex="0"
+  aria-label="Shades of {hue.name}"
+  aria-valuemin={0}
+  aria-valuemax={Math.max(0, hue.shades.length - 1)}
+  aria-valuenow={read}
+  aria-valuetext={current ? `${current.name}, ${current.hex}, depth ${current.depth}${current.detached ? ', set by hand' : ''}` : 'none'}
+  onclick={onchoose}
+  onkeydown={key}
+  onpointermove={pointAt}
+  onpointerleave={() => onpoint(null)}
+  onfocus={() => point(read)}
+  onblur={() => onpoint(null)}
+>
   {#each blocks as { shade, left, width } (shade.path)}
-    <button
-      class="absolute inset-y-0 hover:z-10 focus-visible:z-10"
+    <span
+      class="absolute inset-y-0"
       style:left="{left}%"
       style:width="calc({width}% + 1px)"
       style:background={shade.hex}
-      aria-label="{hue.name} {shade.name}, {shade.hex}, depth {shade.depth}{shade.detached ? ', set by hand' : ''}"
       title="{shade.path}  {shade.hex}"
-      onclick={onchoose}
-      onpointerenter={() => onpoint(shade)}
-      onpointerleave={() => onpoint(null)}
-      onfocus={() => onpoint(shade)}
-      onblur={() => onpoint(null)}
+      aria-hidden="true"
     >
-      <span class="value pointer-events-none absolute inset-x-0 bottom-0.5 text-[0.625rem]! leading-3" style:color={shade.depth > 57 ? '#ffffff' : '#000000'}>{width > 3.2 ? shade.name : ''}</span>
+      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={shade.depth > 57 ? '#ffffff' : '#000000'}>{width > 3.2 ? shade.name : ''}</span>
       {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
-    </button>
+    </span>
   {/each}
   <span
     class="pointer-events-none absolute -top-0.5 z-20 size-3 -translate-x-1/2 rotate-45 border-2 {chosen ? 'border-ink' : 'border-raised'}"

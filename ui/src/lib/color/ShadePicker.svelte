@@ -24,8 +24,8 @@
 </script>
 
 <Popover.Root bind:open onOpenChange={opened}>
-  <Popover.Trigger class="flex w-full items-center gap-1.5 rounded-[3px] px-1 py-0.5 text-left hover:bg-hover" aria-label={label}>
-    {@render children()}
+  <Popover.Trigger class="flex w-full items-center gap-1.5 rounded-[3px] px-1 py-0.5 text-left hover:bg-hover">
+    <span class="sr-only">{label}: </span>{@render children()}
   </Popover.Trigger>
   <Popover.Portal>
     <Popover.Content class="z-40 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} side="top">

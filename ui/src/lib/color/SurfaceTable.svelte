@@ -48,11 +48,11 @@
             </th>
             {#each role.cells as cell (cell.scheme)}
               <td class="p-0.5">
-                <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}: {short(cell.written)}, {cell.ratio ? `${cell.ratio} to 1${cell.passes ? '' : ', fails'}` : `depth ${cell.depth}`}">
+                <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}">
                   <span class="size-5 shrink-0 border border-line" style:background={cell.hex}></span>
                   <span class="value w-20 truncate">{short(cell.written)}</span>
                   {#if cell.ratio > 0}
-                    <span class="value w-11 text-right {cell.passes ? '' : 'font-bold text-must'}" title={cell.passes ? `on ${cell.against}; needs ${cell.needed}` : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}>{cell.ratio.toFixed(1)}{cell.passes ? '' : ' ✕'}</span>
+                    <span class="value w-11 text-right {cell.passes ? '' : 'font-bold text-must'}" title={cell.passes ? `on ${cell.against}; needs ${cell.needed}` : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}>{cell.ratio.toFixed(1)}{#if !cell.passes}<span aria-hidden="true"> ✕</span><span class="sr-only"> to 1, fails</span>{/if}</span>
                   {:else}
                     <span class="caption w-11 text-right" title="depth">{cell.depth.toFixed(0)}</span>
                   {/if}

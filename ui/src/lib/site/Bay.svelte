@@ -6,7 +6,7 @@
   import Minimize from '@lucide/svelte/icons/minimize-2';
   import type { Bench, RoleKind } from '$lib/theme/bench.svelte';
   import { LivePage } from './livePage';
-  import type { BayState } from './bays.svelte';
+  import { EDGE, type BayState } from './bays.svelte';
 
   let {
     bench,
@@ -96,7 +96,7 @@
   }
 </script>
 
-<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + 13}px" aria-label="Bay: {bay.page} at {bay.width} px, {bay.scheme}">
+<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {bay.scheme}">
   <div class="flex h-8 items-center overflow-hidden border-b border-border pl-1">
     <select class="value h-6 min-w-8 max-w-36 shrink truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
       {#each bench.sites as s (s.slug)}
@@ -152,7 +152,7 @@
       {/if}
     </div>
     <button
-      class="w-3 shrink-0 cursor-ew-resize touch-none border-l border-border bg-ground hover:bg-hover"
+      class="grid w-6 shrink-0 cursor-ew-resize touch-none place-items-center border-l border-border bg-ground text-muted hover:bg-hover"
       aria-label="Width of this bay, {bay.width} px; arrow keys change it"
       onpointerdown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -163,7 +163,6 @@
       onkeydown={(e) => {
         const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
         if (by) bay.width = Math.min(1920, Math.max(320, bay.width + by));
-      }}
-    ></button>
+      }}><span class="h-8 w-1 border-x border-line" aria-hidden="true"></span></button>
   </div>
 </section>

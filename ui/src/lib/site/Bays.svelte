@@ -2,12 +2,11 @@
   import Plus from '@lucide/svelte/icons/plus';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Bay from './Bay.svelte';
-  import { BayState } from './bays.svelte';
+  import { BayState, EDGE } from './bays.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
   const MOST = 4;
-  const EDGE = 13;
   const ADD = 32;
 
   let room = $state(0);

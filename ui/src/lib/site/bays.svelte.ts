@@ -1,3 +1,6 @@
+/** Width in px of what stands beside a page: the handle that changes its width, and a hairline. */
+export const EDGE = 25;
+
 /** What one bay shows. */
 export class BayState {
   site = $state('');

@@ -9,7 +9,15 @@
   import type { Bench, Tab } from './bench.svelte';
   import TracePanel from './TracePanel.svelte';
 
-  let { bench, folded = $bindable(false) }: { bench: Bench; folded?: boolean } = $props();
+  let {
+    bench,
+    folded = $bindable(false),
+    height,
+    onheight
+  }: { bench: Bench; folded?: boolean; height: number; onheight: (px: number) => void } = $props();
+
+  let start: { y: number; height: number } | null = null;
+
 
   const TABS: { value: Tab; name: string }[] = [
     { value: 'color', name: 'Color' },
@@ -35,7 +43,23 @@
         <Tabs.Trigger value={tab.value} class="border-b-2 border-transparent px-0.5 text-muted hover:text-ink data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink">{tab.name}</Tabs.Trigger>
       {/each}
     </Tabs.List>
-    <span class="grow"></span>
+    <button
+      class="grid grow cursor-ns-resize touch-none place-items-center"
+      aria-label="Height of the tray, {height} px; arrow keys change it"
+      onpointerdown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        start = { y: e.clientY, height };
+        folded = false;
+      }}
+      onpointermove={(e) => {
+        if (start) onheight(start.height - (e.clientY - start.y));
+      }}
+      onpointerup={() => (start = null)}
+      onkeydown={(e) => {
+        const by = e.key === 'ArrowUp' ? 16 : e.key === 'ArrowDown' ? -16 : 0;
+        if (by) onheight(height + by);
+      }}><span class="h-1 w-10 border-y border-line" aria-hidden="true"></span></button
+    >
     <button class="grid w-7 place-items-center hover:bg-hover" aria-label={folded ? 'Unfold the tray' : 'Fold the tray away'} onclick={() => (folded = !folded)}>
       {#if folded}<ChevronUp size={15} />{:else}<ChevronDown size={15} />{/if}
     </button>

@@ -18,7 +18,6 @@
   let height = $state(800);
   let tray = $state(330);
   let folded = $state(false);
-  let start: { y: number; tray: number } | null = null;
 
   const trayHeight = $derived(folded ? FOLDED : Math.min(Math.max(tray, LEAST), height - RAIL - LEAST));
 
@@ -51,23 +50,7 @@
     <Rail {bench} />
     <main class="flex min-h-0 grow flex-col">
       <div class="min-h-0 grow"><Bays {bench} /></div>
-      <button
-        class="h-1.5 shrink-0 cursor-ns-resize touch-none border-t border-line bg-ground hover:bg-hover"
-        aria-label="Height of the tray, {trayHeight} px; arrow keys change it"
-        onpointerdown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          start = { y: e.clientY, tray: trayHeight };
-          folded = false;
-        }}
-        onpointermove={(e) => {
-          if (start) tray = start.tray - (e.clientY - start.y);
-        }}
-        onpointerup={() => (start = null)}
-        onkeydown={(e) => {
-          tray = trayHeight + (e.key === 'ArrowUp' ? 16 : e.key === 'ArrowDown' ? -16 : 0);
-        }}
-      ></button>
-      <div class="shrink-0" style:height="{trayHeight}px"><Tray {bench} bind:folded /></div>
+      <div class="shrink-0 border-t border-line" style:height="{trayHeight}px"><Tray {bench} bind:folded height={trayHeight} onheight={(px) => (tray = px)} /></div>
     </main>
   </div>
 {:else if problem}

@@ -31,7 +31,7 @@ class AccessibilityTest {
         }
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color").setExact(true)).click();
         page.locator("iframe").first().contentFrame().locator("h1").click();
-        page.getByRole(AriaRole.COMPLEMENTARY).getByText("color.ink.2").waitFor();
+        page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
         button(page, "History").click();
         page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")).waitFor();

@@ -82,6 +82,7 @@ class WrongInputTest {
     }
 
     private void importRefused(Path file, String message) {
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
         int before = page.getByRole(AriaRole.LISTITEM).count();
         page.getByLabel("Kit file").setInputFiles(file);
         assertThat(alert()).containsText(message);

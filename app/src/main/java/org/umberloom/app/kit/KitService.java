@@ -17,6 +17,7 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.format.FormatException;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
@@ -25,6 +26,7 @@ import org.umberloom.core.theme.ThemeDocument;
 /** Kits: what goes in, the archive, and the way back. */
 @Service
 class KitService {
+    private static final String KEPT = "Nothing was imported and nothing was changed.";
     private static final byte[] ZIP_START = {'P', 'K'};
 
     /** A file of a kit with its size as it is, and as a web server would send it compressed. */
@@ -76,10 +78,18 @@ class KitService {
 
     /** Reads a kit archive or a resolver document and keeps it as a new theme. */
     long take(String fileName, byte[] content, Account by) {
-        ThemeDocument theme = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1]
-                ? KitManifest.theme(KitArchive.read(content))
-                : document(fileName, content);
-        return drafts.create(theme, "imported from " + fileName, by);
+        return drafts.create(theme(fileName, content), "imported from " + fileName, by);
+    }
+
+    /** Every refusal ends with what became of the file. */
+    private static ThemeDocument theme(String fileName, byte[] content) {
+        try {
+            boolean archive = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1];
+            return archive ? KitManifest.theme(KitArchive.read(content)) : document(fileName, content);
+        } catch (FormatException e) {
+            if (e.getMessage().contains(KEPT)) throw e;
+            throw new FormatException(e.getMessage() + " " + KEPT, e);
+        }
     }
 
     private static ThemeDocument document(String fileName, byte[] content) {
@@ -88,7 +98,7 @@ class KitService {
             text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();
         } catch (CharacterCodingException e) {
             throw new IllegalArgumentException("“" + fileName + "” is neither a kit archive nor a text file, or it is "
-                    + "damaged. Nothing was imported and nothing was changed. Export it again, or choose another file.", e);
+                    + "damaged. " + KEPT + " Export it again, or choose another file.", e);
         }
         return ThemeJson.readInline(text);
     }

@@ -55,7 +55,7 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
 
     private static String text(Map<String, byte[]> files, String name) {
         byte[] content = files.get(name);
-        if (content == null) throw new FormatException("The kit has no file “" + name + "”. Nothing was imported.");
+        if (content == null) throw new FormatException("The kit has no file “" + name + "”.");
         return new String(content, StandardCharsets.UTF_8);
     }
 }
