@@ -51,7 +51,7 @@
         <Popover.Root bind:open={adding}>
           <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New hue</Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
+            <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
               <form class="flex flex-col gap-3" onsubmit={add}>
                 <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
                 <label class="flex flex-col gap-1"><span>Seed color</span><input class="field value" required bind:value={seed} /></label>

@@ -28,7 +28,7 @@
     <span class="sr-only">{label}: </span>{@render children()}
   </Popover.Trigger>
   <Popover.Portal>
-    <Popover.Content class="z-40 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} side="top">
+    <Popover.Content role="dialog" aria-label="Color of {label}" class="z-40 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} side="top">
       <p class="value mb-2 text-muted">{path} · {cell.scheme}</p>
       <div class="flex flex-col gap-1" role="group" aria-label="Shades" onpointerleave={() => bench.revert()}>
         {#each bench.saved?.instruments.color.hues ?? [] as hue (hue.path)}

@@ -46,7 +46,7 @@
   <Popover.Root>
     <Popover.Trigger class="button button-quiet h-7 px-2 text-muted">Rename</Popover.Trigger>
     <Popover.Portal>
-      <Popover.Content class="z-40 rounded-[3px] border border-line bg-raised p-4" sideOffset={6}>
+      <Popover.Content role="dialog" aria-label="Rename the theme" class="z-40 rounded-[3px] border border-line bg-raised p-4" sideOffset={6}>
         <TextValue label="Name of the theme" value={bench.saved?.name ?? ''} width="w-64" oncommit={rename} />
       </Popover.Content>
     </Popover.Portal>
@@ -57,7 +57,7 @@
     <Popover.Root onOpenChange={readHistory}>
       <Popover.Trigger class="button px-2" aria-label="History"><History size={15} /></Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content class="z-40 max-h-96 w-96 overflow-y-auto rounded-[3px] border border-line bg-raised p-2" sideOffset={6} align="start">
+        <Popover.Content role="dialog" aria-label="History of the theme" class="z-40 max-h-96 w-96 overflow-y-auto rounded-[3px] border border-line bg-raised p-2" sideOffset={6} align="start">
           <ol aria-label="History">
             {#each entries as entry (entry.number)}
               <li class="flex gap-3 px-2 py-1">
@@ -81,7 +81,7 @@
       {findings.length === 0 ? 'No findings' : `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`}
     </Popover.Trigger>
     <Popover.Portal>
-      <Popover.Content class="z-40 max-h-96 w-[28rem] overflow-y-auto rounded-[3px] border border-line bg-raised p-3" sideOffset={6} align="end">
+      <Popover.Content role="dialog" aria-label="Findings of the theme" class="z-40 max-h-96 w-[28rem] overflow-y-auto rounded-[3px] border border-line bg-raised p-3" sideOffset={6} align="end">
         {#if findings.length === 0}
           <p class="p-2">Every declared pair reaches its ratio, and every reference resolves.</p>
         {:else}

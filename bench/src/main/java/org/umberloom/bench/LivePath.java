@@ -1,0 +1,114 @@
+package org.umberloom.bench;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.umberloom.core.format.ThemeJson;
+
+/**
+ * From the pointer's move to the frame that shows it in all four bays, with a theme of 1,000 tokens; and the time a
+ * probe takes from its request to its answer, without the drawing.
+ */
+final class LivePath {
+    private static final int MOVES = 240;
+    private static final int WARM_UP = 40;
+
+    /** Milliseconds, one for each move or probe. */
+    record Result(List<Double> pointerToPaint, List<Double> probe) {
+    }
+
+    private LivePath() {
+    }
+
+    @SuppressWarnings("unchecked")
+    static Result measure(String address) {
+        try (Playwright playwright = Playwright.create();
+             Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
+                     .setExecutablePath(Path.of("/usr/bin/chromium"))
+                     .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")))) {
+            Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
+            page.navigate(address + "/sign-in");
+            page.getByLabel("E-mail address").fill(Application.EMAIL);
+            page.getByLabel("Password").fill(Application.PASSWORD);
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+            String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
+            String theme = ThemeJson.writeInline(Themes.ofSize(1_000));
+            String answer = page.request().post(address + "/api/kits", RequestOptions.create()
+                    .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file",
+                            new FilePayload("bench.json", "application/json", theme.getBytes(StandardCharsets.UTF_8))))).text();
+            String id = answer.replaceAll("\\D", "");
+            page.navigate(address + "/bench/" + id);
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay")).click();
+            for (int bay = 0; bay < 4; bay++) page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
+
+            List<Double> paints = drag(page);
+            List<Double> probes = (List<Double>) page.evaluate("""
+                    async ([id, count]) => {
+                      const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                      const times = [];
+                      for (let i = 0; i < count; i++) {
+                        const start = performance.now();
+                        const response = await fetch(`/api/themes/${id}/probe`, { method: 'POST',
+                          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                          body: JSON.stringify({ base: 0, op: 'value', place: 'set:base', path: 'color.brand.seed',
+                            text: `oklch(0.5 0.1 ${i % 360})` }) });
+                        await response.text();
+                        times.push(performance.now() - start + 0.0001);
+                      }
+                      return times;
+                    }""", List.of(id, MOVES + WARM_UP));
+            return new Result(paints, probes.subList(WARM_UP, probes.size()));
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<Double> drag(Page page) {
+        page.evaluate("""
+                () => {
+                  const frames = [...document.querySelectorAll('iframe')];
+                  const read = () => frames.map((f) => getComputedStyle(f.contentDocument.documentElement).getPropertyValue('--color-brand-40'));
+                  window.samples = [];
+                  let shown = read();
+                  let moved = null;
+                  addEventListener('pointermove', (e) => { if (moved === null) moved = e.timeStamp; }, true);
+                  const frame = (now) => {
+                    if (moved !== null) {
+                      const next = read();
+                      if (next.every((value, i) => value !== shown[i])) {
+                        shown = next;
+                        const from = moved;
+                        moved = null;
+                        // This frame paints the change; the next one begins when it is done.
+                        requestAnimationFrame(() => window.samples.push(performance.now() - from + 0.0001));
+                      }
+                    }
+                    requestAnimationFrame(frame);
+                  };
+                  requestAnimationFrame(frame);
+                }""");
+        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+        double y = box.y + box.height / 2;
+        double center = box.x + box.width / 2;
+        page.mouse().move(center, y);
+        page.mouse().down();
+        for (int i = 0; i < MOVES + WARM_UP; i++) {
+            int expected = i + 1;
+            page.mouse().move(center - 30 + (i % 2 == 0 ? i % 29 : 30 + i % 23), y);
+            page.waitForFunction("n => window.samples.length >= n", expected);
+        }
+        page.mouse().up();
+        List<Double> samples = (List<Double>) page.evaluate("() => window.samples");
+        return samples.subList(WARM_UP, samples.size());
+    }
+}

@@ -1,0 +1,78 @@
+package org.umberloom.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Runs all benchmarks and writes their figures, with the machine they came from. Arguments: home folder, jar. */
+public final class Main {
+    private static final int STARTS = 3;
+
+    private Main() {
+    }
+
+    public static void main(String[] arguments) throws RunnerException, IOException, InterruptedException {
+        Path home = Path.of(arguments[0]);
+        Path jar = Path.of(arguments[1]);
+        StringBuilder report = new StringBuilder("# Benchmarks\n\nWritten by `./loom bench`. Goals: pointer to paint within 50 ms at the "
+                + "95th percentile with a 1,000-token theme and four bays on two cores; a probe under 5 ms on the server; "
+                + "application start under 8 s; under 512 MiB of heap.\n\n");
+        report.append("Measured on ").append(LocalDate.now()).append(": ").append(machine()).append("\n\n");
+        report.append("## Application\n\n| what | median | 95th percentile | samples |\n| --- | --- | --- | --- |\n");
+        double[] starts = new double[STARTS];
+        for (int i = 0; i < STARTS; i++) {
+            try (Application application = Application.start(jar, home.resolve("demo"))) {
+                starts[i] = application.secondsToStart();
+                if (i < STARTS - 1) continue;
+                LivePath.Result live = LivePath.measure(application.address());
+                row(report, "pointer to paint, four bays, 1,000 tokens (ms)", live.pointerToPaint());
+                row(report, "probe, request to answer in the browser, 1,000 tokens (ms)", live.probe());
+                report.append(String.format(Locale.ROOT, "| live heap after the run, of at most 512 MiB (MiB) | %.0f | | 1 |%n",
+                        application.liveHeap()));
+            }
+        }
+        row(report, "start to first answer, database running (s)", java.util.Arrays.stream(starts).boxed().toList());
+        report.append("\n## Core\n\nAverage time of one call in microseconds.\n\n| what | 100 tokens | 1,000 tokens | 10,000 tokens |\n"
+                + "| --- | --- | --- | --- |\n");
+        Collection<RunResult> results = new Runner(new OptionsBuilder().include(CoreBenchmark.class.getSimpleName())
+                .verbosity(VerboseMode.SILENT).build()).run();
+        for (String name : List.of("resolve", "compile", "read", "seed")) {
+            report.append("| ").append(name).append(" |");
+            for (String size : List.of("100", "1000", "10000"))
+                results.stream().filter(result -> result.getParams().getBenchmark().endsWith("." + name)
+                                && result.getParams().getParam("tokens").equals(size))
+                        .forEach(result -> report.append(String.format(Locale.ROOT, " %.0f |", result.getPrimaryResult().getScore())));
+            report.append("\n");
+        }
+        report.append("\n`resolve`: one combination. `compile`: both schemes and the whole base layer. `read`: the stored document. "
+                + "`seed`: an edit that grows a ramp of 14 shades again.\n");
+        Files.writeString(home.resolve("docs/benchmarks.md"), report);
+        System.out.println(report);
+    }
+
+    private static void row(StringBuilder report, String what, List<Double> samples) {
+        List<Double> sorted = samples.stream().sorted().toList();
+        report.append(String.format(Locale.ROOT, "| %s | %.1f | %.1f | %d |%n", what, at(sorted, 0.5), at(sorted, 0.95),
+                sorted.size()));
+    }
+
+    private static double at(List<Double> sorted, double share) {
+        return sorted.get(Math.min(sorted.size() - 1, (int) Math.ceil(share * sorted.size()) - 1));
+    }
+
+    private static String machine() throws IOException {
+        String model = Files.readString(Path.of("/proc/cpuinfo")).lines().filter(line -> line.startsWith("model name"))
+                .findFirst().map(line -> line.substring(line.indexOf(':') + 2)).orElse("unknown processor");
+        return Runtime.getRuntime().availableProcessors() + " cores (" + model + "), Java "
+                + System.getProperty("java.version") + ", " + System.getProperty("os.name");
+    }
+}
