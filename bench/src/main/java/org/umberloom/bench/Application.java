@@ -36,7 +36,7 @@ final class Application implements AutoCloseable {
         try (ServerSocket socket = new ServerSocket(0)) {
             port = socket.getLocalPort();
         }
-        List<String> command = new ArrayList<>(List.of("java", "-Xmx512m"));
+        List<String> command = new ArrayList<>(List.of("java", "-Xmx512m", "-XX:+UseSerialGC"));
         Path archive = jar.resolveSibling("app.jsa");
         if (Files.exists(archive)) command.add("-XX:SharedArchiveFile=" + archive);
         command.addAll(List.of("-jar", jar.toString()));

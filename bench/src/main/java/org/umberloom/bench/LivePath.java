@@ -20,10 +20,10 @@ import org.umberloom.core.format.ThemeJson;
  */
 final class LivePath {
     private static final int MOVES = 240;
-    private static final int WARM_UP = 40;
+    private static final int WARM_UP = 120;
 
     /** Milliseconds, one for each move or probe. */
-    record Result(List<Double> pointerToPaint, List<Double> probe) {
+    record Result(List<Double> pointerToPaint, List<Double> probe, List<Double> server) {
     }
 
     private LivePath() {
@@ -53,7 +53,7 @@ final class LivePath {
             for (int bay = 0; bay < 4; bay++) page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
 
             List<Double> paints = drag(page);
-            List<Double> probes = (List<Double>) page.evaluate("""
+            List<List<Double>> probes = (List<List<Double>>) page.evaluate("""
                     async ([id, count]) => {
                       const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
                       const times = [];
@@ -64,11 +64,14 @@ final class LivePath {
                           body: JSON.stringify({ base: 0, op: 'value', place: 'set:base', path: 'color.brand.seed',
                             text: `oklch(0.5 0.1 ${i % 360})` }) });
                         await response.text();
-                        times.push(performance.now() - start + 0.0001);
+                        times.push([performance.now() - start + 0.0001,
+                          Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001]);
                       }
                       return times;
                     }""", List.of(id, MOVES + WARM_UP));
-            return new Result(paints, probes.subList(WARM_UP, probes.size()));
+            List<List<Double>> counted = probes.subList(WARM_UP, probes.size());
+            return new Result(paints, counted.stream().map(pair -> pair.get(0)).toList(),
+                    counted.stream().map(pair -> pair.get(1)).toList());
         }
     }
 
@@ -89,8 +92,10 @@ final class LivePath {
                         shown = next;
                         const from = moved;
                         moved = null;
-                        // This frame paints the change; the next one begins when it is done.
-                        requestAnimationFrame(() => window.samples.push(performance.now() - from + 0.0001));
+                        // A message sent from a frame arrives when that frame has been painted.
+                        const channel = new MessageChannel();
+                        channel.port1.onmessage = () => window.samples.push(performance.now() - from + 0.0001);
+                        channel.port2.postMessage(0);
                       }
                     }
                     requestAnimationFrame(frame);

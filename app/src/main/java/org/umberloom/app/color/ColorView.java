@@ -1,6 +1,7 @@
 package org.umberloom.app.color;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,13 +62,27 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     }
 
     public static ColorView of(Combos combos) {
-        return new ColorView(hues(combos.theme()), surfaces(combos));
+        return new ColorView(hues(combos.theme(), Map.of()), surfaces(combos));
     }
 
-    private static List<HueView> hues(ThemeDocument theme) {
+    /** The same for a theme that was edited; hues whose group is still the same are taken over as they are. */
+    public static ColorView of(Combos combos, ThemeDocument before, ColorView known) {
+        Map<Group, HueView> unchanged = new IdentityHashMap<>();
+        Map<String, HueView> byPlace = new LinkedHashMap<>();
+        known.hues.forEach(hue -> byPlace.put(hue.place + " " + hue.path, hue));
+        before.sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
+            HueView hue = byPlace.get(Place.set(name) + " " + path);
+            if (hue != null) unchanged.put(group, hue);
+        }));
+        return new ColorView(hues(combos.theme(), unchanged), surfaces(combos));
+    }
+
+    private static List<HueView> hues(ThemeDocument theme, Map<Group, HueView> unchanged) {
         List<HueView> hues = new ArrayList<>();
         theme.sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
-            if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
+            HueView known = unchanged.get(group);
+            if (known != null) hues.add(known);
+            else if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
                 hues.add(hue(Place.set(name), path, group, ramp));
         }));
         return hues;

@@ -11,7 +11,6 @@ import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
@@ -46,14 +45,17 @@ record EditRequest(@NotNull Integer base, @NotBlank String op, String place, Str
     record SpaceScaleRequest(double base, List<Double> factors) {
     }
 
-    /** @throws IllegalArgumentException with a sentence for people when it does not make sense for this theme */
-    Edit toEdit(ThemeDocument theme) {
+    /**
+     * @param standard the theme resolved with everything at its default
+     * @throws IllegalArgumentException with a sentence for people when it does not make sense for this theme
+     */
+    Edit toEdit(ThemeDocument theme, Resolution standard) {
         if (op.equals("name")) return new Edit.SetName(required(text, "text").trim());
         Place where = Place.parse(required(place, "place"));
         TokenPath at = TokenPath.of(required(path, "path"));
         return switch (op) {
-            case "value" -> new Edit.SetValue(where, at, value(theme, at));
-            case "member" -> new Edit.SetValue(where, at, withMember(theme, where, at));
+            case "value" -> new Edit.SetValue(where, at, value(standard, at));
+            case "member" -> new Edit.SetValue(where, at, withMember(theme, standard, where, at));
             case "ramp" -> new Edit.SetRecipe(where, at, new Recipe.HueRamp(required(ramp, "ramp").stops,
                     new RampShape(ramp.hueLight, ramp.hueDark, ramp.chromaLight, ramp.chromaDark)));
             case "typeScale" -> new Edit.SetRecipe(where, at, new Recipe.TypeSteps(scale(required(typeScale, "typeScale"))));
@@ -66,8 +68,7 @@ record EditRequest(@NotNull Integer base, @NotBlank String op, String place, Str
         };
     }
 
-    private TokenValue value(ThemeDocument theme, TokenPath at) {
-        Resolution standard = Resolver.resolve(theme, theme.defaults());
+    private TokenValue value(Resolution standard, TokenPath at) {
         TokenType type = standard.find(at.dotted()).orElseThrow(() ->
                 new IllegalArgumentException("There is no token “" + at + "” to set.")).type();
         TokenValue value = ValueText.parse(type, required(text, "text"));
@@ -75,13 +76,13 @@ record EditRequest(@NotNull Integer base, @NotBlank String op, String place, Str
         return value;
     }
 
-    private TokenValue withMember(ThemeDocument theme, Place where, TokenPath at) {
+    private TokenValue withMember(ThemeDocument theme, Resolution standard, Place where, TokenPath at) {
         Optional<Token> token = theme.at(where).token(at);
         if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
             throw new IllegalArgumentException("“" + at + "” is not a text style here.");
         TokenType type = TypographyValue.memberType(required(member, "member"));
         TokenValue value = ValueText.parse(type, required(text, "text"));
-        if (value instanceof Alias alias) checkTarget(Resolver.resolve(theme, theme.defaults()), alias, type);
+        if (value instanceof Alias alias) checkTarget(standard, alias, type);
         return style.with(member, value);
     }
 

@@ -1,5 +1,6 @@
 package org.umberloom.app.theme;
 
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -77,8 +78,11 @@ class ThemeController {
     }
 
     @PostMapping("/themes/{id}/probe")
-    ThemeViews.Probe probe(@PathVariable long id, @Valid @RequestBody EditRequest request) {
-        return themes.probe(id, request);
+    ThemeViews.Probe probe(@PathVariable long id, @Valid @RequestBody EditRequest request, HttpServletResponse response) {
+        long began = System.nanoTime();
+        ThemeViews.Probe probe = themes.probe(id, request);
+        response.setHeader("Server-Timing", "probe;dur=" + (System.nanoTime() - began) / 1_000 / 1_000.0);
+        return probe;
     }
 
     @PostMapping("/themes/{id}/edits")

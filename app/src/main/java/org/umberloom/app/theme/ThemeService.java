@@ -20,7 +20,7 @@ public class ThemeService {
     private final DraftService drafts;
     private volatile Computed lastComputed;
 
-    private record Computed(long id, int revision, ThemeViews.Instruments instruments) {
+    private record Computed(long id, int revision, Combos combos, ThemeViews.Instruments instruments) {
     }
 
     ThemeService(ThemeMapper themes, DraftService drafts) {
@@ -57,7 +57,8 @@ public class ThemeService {
     }
 
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
-        Edit edit = request.toEdit(drafts.newest(id).theme());
+        Draft newest = drafts.newest(id);
+        Edit edit = request.toEdit(newest.theme(), computed(newest).combos.standard());
         return bench(drafts.edit(id, request.base(), edit, by));
     }
 
@@ -72,8 +73,9 @@ public class ThemeService {
     /** What an edit would do; nothing is stored. */
     ThemeViews.Probe probe(long id, EditRequest request) {
         Draft draft = drafts.seen(id, request.base());
-        ThemeDocument probed = request.toEdit(draft.theme()).applyTo(draft.theme()).theme();
-        return ThemeViews.Probe.between(instruments(draft), ThemeViews.Instruments.of(probed));
+        Computed base = computed(draft);
+        ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
+        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(probed, base.combos, base.instruments));
     }
 
     List<ThemeMapper.HistoryRow> history(long id) {
@@ -90,15 +92,16 @@ public class ThemeService {
 
     private ThemeViews.Bench bench(Draft draft) {
         return new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.revision(),
-                drafts.rail(draft.id(), draft.revision()), instruments(draft));
+                drafts.rail(draft.id(), draft.revision()), computed(draft).instruments);
     }
 
     /** Instruments depend on the revision alone, and a probe asks for the same one many times a second. */
-    private ThemeViews.Instruments instruments(Draft draft) {
+    private Computed computed(Draft draft) {
         Computed last = lastComputed;
-        if (last != null && last.id == draft.id() && last.revision == draft.revision()) return last.instruments;
-        ThemeViews.Instruments fresh = ThemeViews.Instruments.of(draft.theme());
-        lastComputed = new Computed(draft.id(), draft.revision(), fresh);
+        if (last != null && last.id == draft.id() && last.revision == draft.revision()) return last;
+        Computed fresh = new Computed(draft.id(), draft.revision(), Combos.of(draft.theme()),
+                ThemeViews.Instruments.of(draft.theme()));
+        lastComputed = fresh;
         return fresh;
     }
 }

@@ -13,6 +13,7 @@ import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenType;
 
 /** What the front end is told of a theme. */
 public final class ThemeViews {
@@ -35,11 +36,24 @@ public final class ThemeViews {
                               SpaceView space, List<FindingView> findings) {
         public static Instruments of(ThemeDocument theme) {
             Combos combos = Combos.of(theme);
+            return new Instruments(live(combos), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
+                    findings(combos));
+        }
+
+        /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
+        static Instruments of(ThemeDocument theme, Combos before, Instruments known) {
+            Combos combos = Combos.of(theme);
+            ColorView color = ColorView.of(combos, before.theme(), known.color);
+            boolean onlyColors = combos.standard().equalsExcept(TokenType.COLOR, before.standard());
+            return new Instruments(live(combos), color, onlyColors ? known.type : TypeView.of(combos),
+                    onlyColors ? known.space : SpaceView.of(combos), findings(combos));
+        }
+
+        private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
             combos.byScheme().forEach((scheme, resolution) ->
                     live.put(scheme, CustomProperties.live(resolution).blocks()));
-            return new Instruments(live, ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
-                    findings(combos));
+            return live;
         }
 
         private static List<FindingView> findings(Combos combos) {

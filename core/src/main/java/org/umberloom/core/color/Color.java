@@ -1,7 +1,5 @@
 package org.umberloom.core.color;
 
-import java.util.Locale;
-
 /**
  * A color as it was written: three components in a color space, and alpha from 0 to 1.
  *
@@ -69,8 +67,16 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
     /** {@code #rrggbb}, or {@code #rrggbbaa} when it is translucent; mapped into sRGB first. */
     public String hex() {
         Color rgb = toSrgb8();
-        String opaque = String.format(Locale.ROOT, "#%02x%02x%02x", byteOf(rgb.c1), byteOf(rgb.c2), byteOf(rgb.c3));
-        return alpha == 1 ? opaque : opaque + String.format(Locale.ROOT, "%02x", byteOf(alpha));
+        StringBuilder hex = new StringBuilder("#");
+        appendByte(hex, byteOf(rgb.c1));
+        appendByte(hex, byteOf(rgb.c2));
+        appendByte(hex, byteOf(rgb.c3));
+        if (alpha != 1) appendByte(hex, byteOf(alpha));
+        return hex.toString();
+    }
+
+    private static void appendByte(StringBuilder hex, int value) {
+        hex.append(Character.forDigit(value >> 4, 16)).append(Character.forDigit(value & 15, 16));
     }
 
     private static double number(double component) {

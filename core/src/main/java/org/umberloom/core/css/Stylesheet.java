@@ -2,6 +2,7 @@ package org.umberloom.core.css;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -23,6 +24,7 @@ import org.umberloom.core.theme.ThemeDocument;
  * differs stands in a block of its own.
  */
 public final class Stylesheet {
+    private static final Set<String> ALL_ROLES = collectRoles(Usage.ALL);
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {
@@ -47,9 +49,13 @@ public final class Stylesheet {
 
     /** Every role that the rules for this usage read. */
     public static Set<String> roles(Usage usage) {
+        return usage.everything() ? ALL_ROLES : collectRoles(usage);
+    }
+
+    private static Set<String> collectRoles(Usage usage) {
         Set<String> roles = new LinkedHashSet<>();
         for (BaseLayer.Rule rule : BaseLayer.RULES) if (usage.has(rule.needs())) roles.addAll(rule.roles());
-        return roles;
+        return Collections.unmodifiableSet(roles);
     }
 
     static List<String> furtherSurfaces(Resolution resolution, Usage usage) {

@@ -9,12 +9,29 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 
 /** Named tokens and groups in their order. Immutable: every change gives a new tree that shares what stayed. */
-public record Group(Map<String, Node> children, Meta meta) implements Node {
+public final class Group implements Node {
     public static final Group EMPTY = new Group(Map.of(), Meta.NONE);
 
-    public Group {
-        children = Collections.unmodifiableMap(new LinkedHashMap<>(children));
+    private final Map<String, Node> children;
+    private final Meta meta;
+    /** The flat list where this group was last walked. Losing a race costs a second walk, nothing else. */
+    private Flat flat;
+
+    /** @throws IllegalArgumentException when a child's name cannot be one */
+    public Group(Map<String, Node> children, Meta meta) {
+        this.children = Collections.unmodifiableMap(new LinkedHashMap<>(children));
+        this.meta = meta;
         children.keySet().forEach(TokenPath::checkName);
+    }
+
+    /** Tokens and groups by name, in order. */
+    public Map<String, Node> children() {
+        return children;
+    }
+
+    @Override
+    public Meta meta() {
+        return meta;
     }
 
     /** The node at a path below this group. */
@@ -100,7 +117,32 @@ public record Group(Map<String, Node> children, Meta meta) implements Node {
 
     /** Every token below this group with its path, in order, and the type its groups say it has. */
     public void forEachToken(TokenVisitor visitor) {
-        visit("", this, Optional.empty(), visitor);
+        for (Entry entry : flat("", Optional.empty())) visitor.visit(entry.path, entry.token, entry.declaredType);
+    }
+
+    private record Entry(TokenPath path, Token token, Optional<TokenType> declaredType) {
+    }
+
+    private record Flat(String path, Optional<TokenType> inherited, List<Entry> entries) {
+    }
+
+    /**
+     * The tokens as a flat list. It is remembered: versions of a theme share groups, so after an edit only the groups on
+     * the way to it are walked again.
+     */
+    private List<Entry> flat(String path, Optional<TokenType> inherited) {
+        Flat known = flat;
+        if (known != null && known.path.equals(path) && known.inherited.equals(inherited)) return known.entries;
+        List<Entry> entries = new ArrayList<>();
+        Optional<TokenType> type = meta.type().or(() -> inherited);
+        children.forEach((name, node) -> {
+            String childPath = path.isEmpty() ? name : path + "." + name;
+            if (node instanceof Token token)
+                entries.add(new Entry(new TokenPath(childPath), token, token.meta().type().or(() -> type)));
+            else entries.addAll(((Group) node).flat(childPath, type));
+        });
+        flat = new Flat(path, inherited, entries);
+        return entries;
     }
 
     /** Every group below this one with its path, in order. */
@@ -113,15 +155,6 @@ public record Group(Map<String, Node> children, Meta meta) implements Node {
         void visit(TokenPath path, Token token, Optional<TokenType> declaredType);
     }
 
-    private static void visit(String prefix, Group group, Optional<TokenType> inherited, TokenVisitor visitor) {
-        Optional<TokenType> type = group.meta.type().or(() -> inherited);
-        group.children.forEach((name, node) -> {
-            String path = prefix.isEmpty() ? name : prefix + "." + name;
-            if (node instanceof Token token) visitor.visit(new TokenPath(path), token, token.meta().type().or(() -> type));
-            else visit(path, (Group) node, type, visitor);
-        });
-    }
-
     private static void visitGroups(String prefix, Group group, BiConsumer<TokenPath, Group> visitor) {
         group.children.forEach((name, node) -> {
             if (!(node instanceof Group child)) return;
@@ -129,5 +162,21 @@ public record Group(Map<String, Node> children, Meta meta) implements Node {
             visitor.accept(new TokenPath(path), child);
             visitGroups(path, child, visitor);
         });
+    }
+
+    /** Equal when both say the same of themselves and hold equal children under equal names. */
+    @Override
+    public boolean equals(Object other) {
+        return this == other || other instanceof Group group && meta.equals(group.meta) && children.equals(group.children);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * children.hashCode() + meta.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return "Group" + children;
     }
 }

@@ -29,6 +29,18 @@ public record TypographyValue(
         return members;
     }
 
+    /** One member by its name in the format. @throws IllegalArgumentException for another name */
+    public TokenValue member(String name) {
+        return switch (name) {
+            case "fontFamily" -> fontFamily;
+            case "fontSize" -> fontSize;
+            case "fontWeight" -> fontWeight;
+            case "letterSpacing" -> letterSpacing;
+            case "lineHeight" -> lineHeight;
+            default -> throw new IllegalArgumentException("typography has no member “" + name + "”");
+        };
+    }
+
     /** The same value with one member replaced; the name is one of {@link #members()}. */
     public TypographyValue with(String member, TokenValue value) {
         Map<String, TokenValue> members = members();
