@@ -2,19 +2,23 @@ type Blocks = Record<string, Record<string, string>>;
 
 /**
  * The page in a bay, seen from outside: its document runs no script of its own. Values are laid over the compiled
- * stylesheet as rules outside every cascade layer, so they win until the stylesheet is read again.
+ * stylesheet outside every cascade layer, so they win until the page is loaded again.
  */
 export class LivePage {
   #rules = new Map<string, CSSStyleRule>();
   #set = new Map<string, string>();
-  #sheet: CSSStyleSheet | null = null;
-  #light: CSSStyleRule | null = null;
+  #overlay: CSSStyleSheet;
+  #light: CSSStyleSheet;
 
   constructor(
     readonly document: Document,
     readonly scheme: string
   ) {
-    this.#sheet = [...document.styleSheets].find((sheet) => sheet.href !== null) ?? null;
+    const own = document.defaultView as (Window & typeof globalThis) | null;
+    const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
+    this.#overlay = new Sheet();
+    this.#light = new Sheet();
+    document.adoptedStyleSheets = [this.#overlay, this.#light];
   }
 
   setAll(live: Record<string, Blocks>) {
@@ -27,27 +31,26 @@ export class LivePage {
     const key = `${block} ${name}`;
     if (this.#set.get(key) === value) return;
     this.#set.set(key, value);
-    this.#rule(block)?.style.setProperty(name, value);
+    this.#style(block)?.setProperty(name, value);
   }
 
-  #rule(block: string): CSSStyleRule | undefined {
+  /** The root's own style, and for a surface a rule in a small sheet: neither makes the compiled sheet be read anew. */
+  #style(block: string): CSSStyleDeclaration | undefined {
+    if (block === '') return this.document.documentElement.style;
     const known = this.#rules.get(block);
-    if (known || !this.#sheet) return known;
-    const selector = block === '' ? ':root' : `[data-surface="${CSS.escape(block)}"]`;
-    const at = this.#sheet.insertRule(`${selector} {}`, this.#sheet.cssRules.length);
-    const rule = this.#sheet.cssRules[at] as CSSStyleRule;
+    if (known) return known.style;
+    const at = this.#overlay.insertRule(`[data-surface="${CSS.escape(block)}"] {}`, this.#overlay.cssRules.length);
+    const rule = this.#overlay.cssRules[at] as CSSStyleRule;
     this.#rules.set(block, rule);
-    return rule;
+    return rule.style;
   }
 
   /** Outlines the elements of some selectors on one surface; on all surfaces when it is empty. */
   light(selectors: string[], surface: string) {
-    if (!this.#sheet) return;
-    if (this.#light) {
-      this.#sheet.deleteRule([...this.#sheet.cssRules].indexOf(this.#light));
-      this.#light = null;
+    if (selectors.length === 0) {
+      this.#light.replaceSync('');
+      return;
     }
-    if (selectors.length === 0) return;
     const elements = `:is(${selectors.join(', ')})`;
     const scoped =
       surface === ''
@@ -55,10 +58,6 @@ export class LivePage {
         : surface === 'page'
           ? `${elements}:not([data-surface], [data-surface] *)`
           : `[data-surface="${CSS.escape(surface)}"] ${elements}, [data-surface="${CSS.escape(surface)}"]${elements}`;
-    const at = this.#sheet.insertRule(
-      `${scoped} { outline: 2px dashed currentColor; outline-offset: 3px; }`,
-      this.#sheet.cssRules.length
-    );
-    this.#light = this.#sheet.cssRules[at] as CSSStyleRule;
+    this.#light.replaceSync(`${scoped} { outline: 2px dashed currentColor; outline-offset: 3px; }`);
   }
 }

@@ -97,13 +97,18 @@ export class Bench {
   #lay(probe: Schemas['Probe']) {
     const saved = this.saved!.instruments;
     this.#dirty = true;
-    const live = structuredClone(saved.live);
-    for (const [scheme, blocks] of Object.entries(probe.live))
-      for (const [block, properties] of Object.entries(blocks))
-        Object.assign(((live[scheme] ??= {})[block] ??= {}), properties);
-    // Pages first: they are what the eye is on.
+    const live = { ...saved.live };
+    for (const [scheme, blocks] of Object.entries(probe.live)) {
+      const laid = { ...live[scheme] };
+      for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
+      live[scheme] = laid;
+    }
+    // Pages first: they are what the eye is on. The tray follows once they are painted.
     this.#pages.forEach((page) => page.setAll(live));
-    this.shown = {
+    performance.mark('pages-changed');
+    const turn = this.#turn;
+    requestAnimationFrame(() => setTimeout(() => turn === this.#turn && (this.shown = next)));
+    const next = {
       live,
       color: {
         hues: saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue),

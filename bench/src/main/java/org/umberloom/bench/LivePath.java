@@ -20,7 +20,9 @@ import org.umberloom.core.format.ThemeJson;
  */
 final class LivePath {
     private static final int MOVES = 240;
-    private static final int WARM_UP = 120;
+    private static final int WARM_UP = 60;
+    /** A server that has run for a while has compiled its own code. */
+    private static final int PROBE_WARM_UP = 1_500;
 
     /** Milliseconds, one for each move or probe. */
     record Result(List<Double> pointerToPaint, List<Double> probe, List<Double> server) {
@@ -52,7 +54,6 @@ final class LivePath {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay")).click();
             for (int bay = 0; bay < 4; bay++) page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
 
-            List<Double> paints = drag(page);
             List<List<Double>> probes = (List<List<Double>>) page.evaluate("""
                     async ([id, count]) => {
                       const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
@@ -68,8 +69,9 @@ final class LivePath {
                           Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001]);
                       }
                       return times;
-                    }""", List.of(id, MOVES + WARM_UP));
-            List<List<Double>> counted = probes.subList(WARM_UP, probes.size());
+                    }""", List.of(id, MOVES + PROBE_WARM_UP));
+            List<Double> paints = drag(page);
+            List<List<Double>> counted = probes.subList(PROBE_WARM_UP, probes.size());
             return new Result(paints, counted.stream().map(pair -> pair.get(0)).toList(),
                     counted.stream().map(pair -> pair.get(1)).toList());
         }
@@ -85,22 +87,21 @@ final class LivePath {
                   let shown = read();
                   let moved = null;
                   addEventListener('pointermove', (e) => { if (moved === null) moved = e.timeStamp; }, true);
-                  const frame = (now) => {
-                    if (moved !== null) {
+                  const mark = performance.mark.bind(performance);
+                  performance.mark = (...words) => {
+                    if (moved !== null) requestAnimationFrame(() => {
                       const next = read();
-                      if (next.every((value, i) => value !== shown[i])) {
-                        shown = next;
-                        const from = moved;
-                        moved = null;
-                        // A message sent from a frame arrives when that frame has been painted.
-                        const channel = new MessageChannel();
-                        channel.port1.onmessage = () => window.samples.push(performance.now() - from + 0.0001);
-                        channel.port2.postMessage(0);
-                      }
-                    }
-                    requestAnimationFrame(frame);
+                      if (moved === null || !next.every((value, i) => value !== shown[i])) return;
+                      const from = moved;
+                      shown = next;
+                      moved = null;
+                      // A message sent from a frame arrives when that frame has been painted.
+                      const channel = new MessageChannel();
+                      channel.port1.onmessage = () => window.samples.push(performance.now() - from + 0.0001);
+                      channel.port2.postMessage(0);
+                    });
+                    return mark(...words);
                   };
-                  requestAnimationFrame(frame);
                 }""");
         BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
         double y = box.y + box.height / 2;
@@ -110,7 +111,8 @@ final class LivePath {
         for (int i = 0; i < MOVES + WARM_UP; i++) {
             int expected = i + 1;
             page.mouse().move(center - 30 + (i % 2 == 0 ? i % 29 : 30 + i % 23), y);
-            page.waitForFunction("n => window.samples.length >= n", expected);
+            page.waitForFunction("n => window.samples.length >= n", expected,
+                    new Page.WaitForFunctionOptions().setPollingInterval(20));
         }
         page.mouse().up();
         List<Double> samples = (List<Double>) page.evaluate("() => window.samples");
