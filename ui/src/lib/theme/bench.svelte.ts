@@ -10,6 +10,9 @@ export type Tab = 'color' | 'type' | 'space' | 'widths';
 /** What was picked on a page or in the tray: a role's path, the scheme it is looked at in, and its trace. */
 export type Pick = { path: string; scheme: string; roles: { kind: RoleKind; path: string }[] };
 
+/** While a pointer moves, the tray follows the pages so many times a second at the most. */
+const TRAY_MS = 80;
+
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 
 /**
@@ -93,6 +96,8 @@ export class Bench {
   }
 
   #dirty = false;
+  #next: Instruments | null = null;
+  #tray: ReturnType<typeof setTimeout> | undefined;
 
   #lay(probe: Schemas['Probe']) {
     const saved = this.saved!.instruments;
@@ -103,12 +108,10 @@ export class Bench {
       for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
       live[scheme] = laid;
     }
-    // Pages first: they are what the eye is on. The tray follows once they are painted.
+    // Pages first: they are what the eye is on. The tray follows a moment later.
     this.#pages.forEach((page) => page.setAll(live));
     performance.mark('pages-changed');
-    const turn = this.#turn;
-    requestAnimationFrame(() => setTimeout(() => turn === this.#turn && (this.shown = next)));
-    const next = {
+    this.#next = {
       live,
       color: {
         hues: saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue),
@@ -118,6 +121,10 @@ export class Bench {
       space: probe.space[0] ?? saved.space,
       findings: probe.findings
     };
+    this.#tray ??= setTimeout(() => {
+      this.#tray = undefined;
+      if (this.#next) this.shown = this.#next;
+    }, TRAY_MS);
   }
 
   /** Back to what is stored. */
@@ -175,6 +182,9 @@ export class Bench {
   }
 
   #show(bench: Schemas['Bench']) {
+    clearTimeout(this.#tray);
+    this.#tray = undefined;
+    this.#next = null;
     this.saved = bench;
     this.shown = bench.instruments;
     this.#dirty = false;

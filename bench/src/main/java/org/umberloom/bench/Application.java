@@ -75,8 +75,10 @@ final class Application implements AutoCloseable {
     /** Heap in use after a full collection, in MiB. */
     double liveHeap() throws IOException, InterruptedException {
         jcmd("GC.run");
-        Matcher used = Pattern.compile("used (\\d+)K").matcher(jcmd("GC.heap_info"));
-        return used.find() ? Long.parseLong(used.group(1)) / 1024.0 : Double.NaN;
+        Matcher used = Pattern.compile("generation +total \\d+K, used (\\d+)K").matcher(jcmd("GC.heap_info"));
+        double kibibytes = 0;
+        while (used.find()) kibibytes += Long.parseLong(used.group(1));
+        return kibibytes / 1024;
     }
 
     private String jcmd(String command) throws IOException, InterruptedException {
