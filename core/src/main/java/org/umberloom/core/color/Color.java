@@ -16,7 +16,7 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
             throw new IllegalArgumentException("a color's components must be finite numbers or none");
         if (!(alpha >= 0 && alpha <= 1))
             throw new IllegalArgumentException("alpha must be between 0 and 1, was " + alpha);
-        if (space == ColorSpace.OKLCH && c2 < 0)
+        if ((space == ColorSpace.OKLCH || space == ColorSpace.LCH) && c2 < 0)
             throw new IllegalArgumentException("chroma must not be negative, was " + c2);
     }
 

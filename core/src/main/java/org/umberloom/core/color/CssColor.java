@@ -9,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Reads and writes colors as CSS does: hex, {@code rgb()}, {@code oklch()}, {@code oklab()}, {@code color()} and named
- * colors. Source: CSS Color 4, sections 4 to 10.
+ * Reads and writes colors as CSS does: hex, {@code rgb()}, {@code hsl()}, {@code hwb()}, {@code lab()}, {@code lch()},
+ * {@code oklab()}, {@code oklch()}, {@code color()} and named colors. Source: CSS Color 4, sections 4 to 10.
  */
 public final class CssColor {
     private static final Pattern HEX = Pattern.compile("#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})");
@@ -44,11 +44,17 @@ public final class CssColor {
             case OKLCH:
                 return "oklch(" + number(color.c1(), 5) + " " + number(color.c2(), 5) + " " + number(color.c3(), 3)
                         + alpha + ")";
-            case OKLAB:
-                return "oklab(" + triple(color, 5) + alpha + ")";
+            case HSL, HWB:
+                return color.space().id() + "(" + number(color.c1(), 3) + " " + percent(color.c2()) + " "
+                        + percent(color.c3()) + alpha + ")";
             default:
-                return "color(" + color.space().id() + " " + triple(color, 5) + alpha + ")";
+                return color.space().hasOwnFunction() ? color.space().id() + "(" + triple(color, 5) + alpha + ")"
+                        : "color(" + color.space().id() + " " + triple(color, 5) + alpha + ")";
         }
+    }
+
+    private static String percent(double value) {
+        return Double.isNaN(value) ? "none" : number(value, 3) + "%";
     }
 
     private static String triple(Color color, int places) {
@@ -90,13 +96,13 @@ public final class CssColor {
             String[] parts = arguments.trim().split("\\s+", 2);
             String id = parts[0].toLowerCase(Locale.ROOT);
             ColorSpace space = ColorSpace.byId(id.equals("xyz") ? "xyz-d65" : id)
-                    .filter(s -> s != ColorSpace.OKLAB && s != ColorSpace.OKLCH)
+                    .filter(s -> !s.hasOwnFunction())
                     .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not a color space known here."));
             List<String> terms = terms(text, parts.length < 2 ? "" : parts[1], false);
             return new Color(space, term(text, terms.get(0), 1), term(text, terms.get(1), 1),
                     term(text, terms.get(2), 1), alpha(text, terms));
         }
-        List<String> terms = terms(text, arguments, name.startsWith("rgb"));
+        List<String> terms = terms(text, arguments, name.startsWith("rgb") || name.startsWith("hsl"));
         double alpha = alpha(text, terms);
         switch (name) {
             case "rgb", "rgba":
@@ -108,9 +114,26 @@ public final class CssColor {
             case "oklch":
                 return new Color(ColorSpace.OKLCH, lightness(text, terms.get(0)),
                         atLeastZero(term(text, terms.get(1), 0.4)), hue(text, terms.get(2)), alpha);
+            case "lab":
+                return new Color(ColorSpace.LAB, hundred(text, terms.get(0)), term(text, terms.get(1), 125),
+                        term(text, terms.get(2), 125), alpha);
+            case "lch":
+                return new Color(ColorSpace.LCH, hundred(text, terms.get(0)), atLeastZero(term(text, terms.get(1), 150)),
+                        hue(text, terms.get(2)), alpha);
+            case "hsl", "hsla":
+                return new Color(ColorSpace.HSL, hue(text, terms.get(0)), atLeastZero(term(text, terms.get(1), 100)),
+                        term(text, terms.get(2), 100), alpha);
+            case "hwb":
+                return new Color(ColorSpace.HWB, hue(text, terms.get(0)), hundred(text, terms.get(1)),
+                        hundred(text, terms.get(2)), alpha);
             default:
                 throw notAColor(text);
         }
+    }
+
+    private static double hundred(String text, String term) {
+        double value = term(text, term, 100);
+        return Double.isNaN(value) ? value : Math.max(0, Math.min(100, value));
     }
 
     /** Three terms, and alpha as a fourth when it is there; commas are allowed in the older form of rgb(). */

@@ -17,13 +17,10 @@ final class Oklch {
     }
 
     static double[] fromOklab(double[] lab) {
-        double chroma = Math.hypot(lab[1], lab[2]);
-        double hue = chroma <= POWERLESS_CHROMA ? Color.NONE : Math.toDegrees(Math.atan2(lab[2], lab[1]));
-        return new double[] {lab[0], chroma, hue < 0 ? hue + 360 : hue};
+        return Polar.of(lab, POWERLESS_CHROMA);
     }
 
     static double[] toOklab(double[] lch) {
-        double hue = Double.isNaN(lch[2]) ? 0 : Math.toRadians(lch[2]);
-        return new double[] {lch[0], lch[1] * Math.cos(hue), lch[1] * Math.sin(hue)};
+        return Polar.cartesian(lch);
     }
 }
