@@ -20,7 +20,6 @@ import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ColorValue;
@@ -48,7 +47,7 @@ public class CoreBenchmark {
 
     @Benchmark
     public Resolution resolve() {
-        return Resolver.resolve(theme, theme.defaults());
+        return Resolution.of(theme, theme.defaults());
     }
 
     @Benchmark

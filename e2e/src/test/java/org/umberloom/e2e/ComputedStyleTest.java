@@ -20,7 +20,6 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.space.PageWidths;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -61,7 +60,7 @@ class ComputedStyleTest {
 
     private int compare(ThemeDocument theme, ColorScheme system, String forced) {
         String scheme = !forced.isEmpty() ? forced : system == ColorScheme.DARK ? "dark" : "light";
-        Resolution resolution = Resolver.resolve(theme, theme.defaults().with("scheme", scheme));
+        Resolution resolution = Resolution.of(theme, theme.defaults().with("scheme", scheme));
         int checks = 0;
         try (BrowserContext context = Browsers.context(system)) {
             Page page = context.newPage();

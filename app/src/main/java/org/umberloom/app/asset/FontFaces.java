@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.css.FontFace;
-import org.umberloom.core.theme.Resolver;
+import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TypographyValue;
 
@@ -33,7 +33,7 @@ public class FontFaces {
     /** The shipped families that the text styles of a theme use. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
-        Resolver.resolve(theme, theme.defaults()).tokens().values().forEach(token -> {
+        Resolution.of(theme, theme.defaults()).tokens().values().forEach(token -> {
             if (token.value() instanceof TypographyValue style
                     && style.fontFamily() instanceof org.umberloom.core.token.FontFamilyValue families)
                 families.families().forEach(name -> catalog.find(name).ifPresent(used::add));

@@ -6,7 +6,6 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** The combinations a bench shows: one for each scheme, everything else at its default. Keyed by the scheme's name. */
@@ -15,9 +14,9 @@ public record Combos(Map<String, Resolution> byScheme, ThemeDocument theme) {
         Map<String, Resolution> combos = new LinkedHashMap<>();
         Combination defaults = theme.defaults();
         Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        if (scheme == null) combos.put(Modifier.LIGHT, Resolver.resolve(theme, defaults));
+        if (scheme == null) combos.put(Modifier.LIGHT, Resolution.of(theme, defaults));
         else scheme.contexts().keySet().forEach(context ->
-                combos.put(context, Resolver.resolve(theme, defaults.with(Modifier.SCHEME, context))));
+                combos.put(context, Resolution.of(theme, defaults.with(Modifier.SCHEME, context))));
         return new Combos(combos, theme);
     }
 

@@ -7,13 +7,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 
 class EditRequestTest {
     private static final ThemeDocument THEME = Starter.ALL.get(0).theme("T");
-    private static final Resolution STANDARD = Resolver.resolve(THEME, THEME.defaults());
+    private static final Resolution STANDARD = Resolution.of(THEME, THEME.defaults());
 
     private static EditRequest request(String op, String place, String path, String member, String text) {
         return new EditRequest(0, op, place, path, member, text, null, null, null);

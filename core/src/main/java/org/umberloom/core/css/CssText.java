@@ -2,13 +2,21 @@ package org.umberloom.core.css;
 
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.umberloom.core.token.BorderValue;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.CubicBezierValue;
 import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.DurationValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.GradientValue;
 import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.ShadowListValue;
+import org.umberloom.core.token.ShadowValue;
+import org.umberloom.core.token.StrokeStyleValue;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TransitionValue;
 import org.umberloom.core.token.ValueText;
 
 /** Single values as CSS text. */
@@ -20,7 +28,12 @@ final class CssText {
     private CssText() {
     }
 
-    /** @throws IllegalArgumentException for a value that has no single CSS form */
+    /**
+     * A gradient becomes its list of stops, to stand inside a gradient function; dashes of their own become {@code dashed},
+     * which is all that CSS knows.
+     *
+     * @throws IllegalArgumentException for a value that has no single CSS form
+     */
     static String of(TokenValue value) {
         if (value instanceof ColorValue color) return color.color().hex();
         if (value instanceof DimensionValue length) return length(length);
@@ -29,7 +42,25 @@ final class CssText {
             return families.families().stream().map(CssText::family).collect(Collectors.joining(", "));
         if (value instanceof FontWeightValue weight) return Integer.toString(weight.weight());
         if (value instanceof NumberValue number) return ValueText.number(number.number(), LENGTH_PLACES);
+        if (value instanceof DurationValue || value instanceof CubicBezierValue) return ValueText.write(value);
+        if (value instanceof StrokeStyleValue stroke) return stroke.dash().isEmpty() ? stroke.keyword() : "dashed";
+        if (value instanceof BorderValue border) return of(border.width()) + " " + of(border.style()) + " " + of(border.color());
+        if (value instanceof TransitionValue change)
+            return of(change.duration()) + " " + of(change.timingFunction()) + " " + of(change.delay());
+        if (value instanceof ShadowValue shadow)
+            return (shadow.inset() ? "inset " : "") + of(shadow.offsetX()) + " " + of(shadow.offsetY()) + " "
+                    + of(shadow.blur()) + " " + of(shadow.spread()) + " " + of(shadow.color());
+        if (value instanceof ShadowListValue list)
+            return list.shadows().stream().map(CssText::of).collect(Collectors.joining(", "));
+        if (value instanceof GradientValue gradient)
+            return gradient.stops().stream().map(stop -> of(stop.color()) + " " + percent(stop.position()))
+                    .collect(Collectors.joining(", "));
         throw new IllegalArgumentException("no single CSS value for " + value);
+    }
+
+    private static String percent(TokenValue position) {
+        double share = Math.max(0, Math.min(1, ((NumberValue) position).number()));
+        return ValueText.number(share * 100, LENGTH_PLACES) + "%";
     }
 
     static String family(String name) {

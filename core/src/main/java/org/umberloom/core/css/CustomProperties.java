@@ -117,8 +117,8 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             find(role.substring(0, dot)).ifPresent(token -> {
                 if (!(token.value() instanceof TypographyValue value)) return;
                 TokenValue written = token.written().value() instanceof TypographyValue own
-                        ? own.member(member) : value.member(member);
-                put(ROOT, nameOf(role), written, value.member(member));
+                        ? own.part(member) : value.part(member);
+                put(ROOT, nameOf(role), written, value.part(member));
             });
         }
 

@@ -12,7 +12,6 @@ import java.util.regex.Matcher;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 
@@ -65,7 +64,7 @@ public final class Stylesheet {
 
     private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage) {
         Combination defaults = theme.defaults();
-        Resolution base = Resolver.resolve(theme, defaults);
+        Resolution base = Resolution.of(theme, defaults);
         List<String> surfaces = furtherSurfaces(base, usage);
         CustomProperties standard = CustomProperties.of(base, roles, surfaces);
         Map<String, Map<String, String>> root = copy(standard.blocks());
@@ -74,7 +73,7 @@ public final class Stylesheet {
         theme.modifiers().forEach((name, modifier) -> modifier.contexts().keySet().forEach(context -> {
             if (context.equals(modifier.defaultContext())) return;
             CustomProperties other = CustomProperties.of(
-                    Resolver.resolve(theme, defaults.with(name, context)), roles, surfaces);
+                    Resolution.of(theme, defaults.with(name, context)), roles, surfaces);
             Map<String, Map<String, String>> changed = copy(other.changedFrom(standard));
             boolean lightDark = name.equals(Modifier.SCHEME) && context.equals(Modifier.DARK)
                     && modifier.defaultContext().equals(Modifier.LIGHT);

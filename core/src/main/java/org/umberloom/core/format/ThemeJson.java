@@ -7,10 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.Group;
-import org.umberloom.core.token.Meta;
-import org.umberloom.core.token.Node;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
 
 /**
  * Resolver documents: a theme in one file with its sets inline, or as a file that names its token files. Source:
@@ -18,29 +22,44 @@ import org.umberloom.core.token.Node;
  */
 public final class ThemeJson {
     public static final String VERSION = "2025.10";
-    private static final String SETS = "#/sets/";
-    private static final String MODIFIERS = "#/modifiers/";
+    static final String SETS = "#/sets/";
+    static final String MODIFIERS = "#/modifiers/";
+
+    /** A theme that was read, with a sentence for each kind of thing that had to be converted. */
+    public record Reading(ThemeDocument theme, List<String> notes) {
+        public Reading {
+            notes = List.copyOf(notes);
+        }
+    }
 
     private ThemeJson() {
     }
 
     /** The theme in one document; the form in which it is stored. */
     public static String writeInline(ThemeDocument theme) {
-        return Json.write(document(theme, (name, tokens) -> TokensJson.data(tokens)));
+        return Json.write(document(theme, (name, place, tokens) -> TokensJson.data(tokens, results(theme, place, tokens))));
     }
 
     /** The theme as files: {@code theme.resolver.json} first, then one file for each set and each context. */
     public static Map<String, String> writeFiles(ThemeDocument theme) {
         Map<String, String> tokenFiles = new LinkedHashMap<>();
-        Map<String, Object> document = document(theme, (name, tokens) -> {
-            String file = "tokens/" + name + ".tokens.json";
-            tokenFiles.put(file, TokensJson.write(tokens));
+        Map<String, Object> document = document(theme, (name, place, tokens) -> {
+            String file = uniqueFile(tokenFiles, name);
+            tokenFiles.put(file, Json.write(TokensJson.data(tokens, results(theme, place, tokens))));
             return Map.of("$ref", file);
         });
         Map<String, String> files = new LinkedHashMap<>();
         files.put("theme.resolver.json", Json.write(document));
         files.putAll(tokenFiles);
         return files;
+    }
+
+    /** Only letters that every file system and archive takes. */
+    private static String uniqueFile(Map<String, String> files, String name) {
+        String safe = name.replaceAll("[^\\p{Alnum}._-]", "-");
+        String file = "tokens/" + safe + ".tokens.json";
+        for (int i = 2; files.containsKey(file); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";
+        return file;
     }
 
     /** @throws FormatException when the text is not a resolver document with inline sources */
@@ -55,31 +74,40 @@ public final class ThemeJson {
      * @throws FormatException with the place of what is wrong
      */
     public static ThemeDocument read(String text, Function<String, String> files) {
-        Map<String, Object> data = Json.readObject("The theme", text);
-        if (!VERSION.equals(data.get("version")))
-            throw new FormatException("The theme has the version “" + data.get("version") + "”; " + VERSION
-                    + " is understood here.");
-        Map<String, ThemeDocument.TokenSet> sets = new LinkedHashMap<>();
-        object(data, "sets").forEach((name, value) -> {
-            Map<String, Object> set = Json.object("The set “" + name + "”", value);
-            sets.put(name, new ThemeDocument.TokenSet(text(set, "description"),
-                    sources("the set “" + name + "”", set.get("sources"), files)));
-        });
-        Map<String, Modifier> modifiers = new LinkedHashMap<>();
-        object(data, "modifiers").forEach((name, value) ->
-                modifiers.put(name, modifier(name, Json.object("The modifier “" + name + "”", value), files)));
-        List<ThemeDocument.OrderEntry> order = new ArrayList<>();
-        for (Object entry : Json.list("resolutionOrder", data.get("resolutionOrder"))) order.add(orderEntry(entry));
-        Map<String, Object> extensions = object(data, "$extensions");
-        try {
-            return new ThemeDocument(text(data, "name"), text(data, "description"), sets, modifiers, order, extensions);
-        } catch (IllegalArgumentException e) {
-            throw new FormatException(e.getMessage(), e);
-        }
+        return reading("The theme", text, files).theme();
+    }
+
+    /**
+     * Reads a resolver document, or a plain token file as a theme of one set; also in older drafts of the format.
+     *
+     * @param where what to call the document in messages
+     */
+    public static Reading reading(String where, String text, Function<String, String> files) {
+        Map<String, Object> data = Json.readObject(where, text);
+        List<String> notes = new ArrayList<>();
+        boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
+        if (resolver) return new Reading(new ResolverDocument(where, data, files, notes).theme(), notes);
+        Group tokens = TokensJson.modern(where, data, notes);
+        if (tokens.children().isEmpty())
+            throw new FormatException(where + " holds neither tokens nor a resolver document.");
+        ThemeDocument theme = new ThemeDocument(where.replaceAll("(\\.tokens)?\\.json$", ""), "",
+                Map.of("tokens", new ThemeDocument.TokenSet("", tokens)), Map.of(),
+                List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of());
+        return new Reading(theme, notes);
     }
 
     private interface Source {
-        Object of(String name, Group tokens);
+        Object of(String name, Place place, Group tokens);
+    }
+
+    /** What the derivations of a place come to where it applies: everything else at its default. */
+    private static Function<TokenPath, Optional<TokenValue>> results(ThemeDocument theme, Place place, Group tokens) {
+        boolean[] derived = {false};
+        tokens.forEachToken((path, token, type) -> derived[0] |= token.value() instanceof DerivedValue);
+        if (!derived[0]) return path -> Optional.empty();
+        Resolution resolution = Resolution.of(theme, place instanceof Place.InContext in
+                ? theme.defaults().with(in.modifier(), in.context()) : theme.defaults());
+        return path -> Optional.ofNullable(resolution.tokens().get(path)).map(Resolved::value);
     }
 
     private static Map<String, Object> document(ThemeDocument theme, Source source) {
@@ -91,7 +119,8 @@ public final class ThemeJson {
         theme.sets().forEach((name, set) -> {
             Map<String, Object> entry = new LinkedHashMap<>();
             if (!set.description().isEmpty()) entry.put("description", set.description());
-            entry.put("sources", List.of(source.of(name, set.tokens())));
+            entry.put("sources", List.of(source.of(name, Place.set(name), set.tokens())));
+            if (!set.extensions().isEmpty()) entry.put("$extensions", set.extensions());
             sets.put(name, entry);
         });
         data.put("sets", sets);
@@ -100,67 +129,21 @@ public final class ThemeJson {
             Map<String, Object> entry = new LinkedHashMap<>();
             if (!modifier.description().isEmpty()) entry.put("description", modifier.description());
             Map<String, Object> contexts = new LinkedHashMap<>();
-            modifier.contexts().forEach((context, tokens) -> contexts.put(context,
-                    tokens.equals(Group.EMPTY) ? List.of() : List.of(source.of(name + "." + context, tokens))));
+            modifier.contexts().forEach((context, tokens) -> contexts.put(context, tokens.equals(Group.EMPTY) ? List.of()
+                    : List.of(source.of(name + "." + context, Place.context(name, context), tokens))));
             entry.put("contexts", contexts);
             entry.put("default", modifier.defaultContext());
+            if (!modifier.extensions().isEmpty()) entry.put("$extensions", modifier.extensions());
             modifiers.put(name, entry);
         });
         data.put("modifiers", modifiers);
         data.put("resolutionOrder", theme.order().stream().map(entry ->
-                Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + entry.name())).toList());
+                Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + pointerPart(entry.name()))).toList());
         if (!theme.extensions().isEmpty()) data.put("$extensions", theme.extensions());
         return data;
     }
 
-    private static Modifier modifier(String name, Map<String, Object> data, Function<String, String> files) {
-        Map<String, Group> contexts = new LinkedHashMap<>();
-        object(data, "contexts").forEach((context, value) -> contexts.put(context,
-                sources("the context “" + name + "/" + context + "”", value, files)));
-        if (contexts.isEmpty()) throw new FormatException("The modifier “" + name + "” has no contexts.");
-        String standard = data.get("default") instanceof String text ? text : contexts.keySet().iterator().next();
-        try {
-            return new Modifier(text(data, "description"), contexts, standard);
-        } catch (IllegalArgumentException e) {
-            throw new FormatException("The modifier “" + name + "”: " + e.getMessage(), e);
-        }
-    }
-
-    /** All sources of a set or context as one tree; a later source wins. */
-    private static Group sources(String where, Object data, Function<String, String> files) {
-        Group merged = Group.EMPTY;
-        boolean first = true;
-        for (Object source : Json.list("The sources of " + where, data)) {
-            Map<String, Object> map = Json.object("A source of " + where, source);
-            Group read = map.get("$ref") instanceof String file && map.size() == 1
-                    ? TokensJson.read(file, files.apply(file))
-                    : TokensJson.group(where, "", map, Optional.empty());
-            merged = first ? read : merge(merged, read);
-            first = false;
-        }
-        return merged;
-    }
-
-    private static Group merge(Group below, Group above) {
-        Map<String, Node> children = new LinkedHashMap<>(below.children());
-        above.children().forEach((name, node) -> children.merge(name, node, (old, fresh) ->
-                old instanceof Group oldGroup && fresh instanceof Group freshGroup
-                        ? merge(oldGroup, freshGroup) : fresh));
-        return new Group(children, above.meta().equals(Meta.NONE) ? below.meta() : above.meta());
-    }
-
-    private static ThemeDocument.OrderEntry orderEntry(Object data) {
-        String ref = String.valueOf(Json.object("An entry of resolutionOrder", data).get("$ref"));
-        if (ref.startsWith(SETS)) return ThemeDocument.OrderEntry.set(ref.substring(SETS.length()));
-        if (ref.startsWith(MODIFIERS)) return ThemeDocument.OrderEntry.modifier(ref.substring(MODIFIERS.length()));
-        throw new FormatException("The resolution order holds “" + ref + "”; an entry refers to #/sets/… or #/modifiers/….");
-    }
-
-    private static Map<String, Object> object(Map<String, Object> data, String field) {
-        return data.containsKey(field) ? Json.object("“" + field + "”", data.get(field)) : Map.of();
-    }
-
-    private static String text(Map<String, Object> data, String field) {
-        return data.containsKey(field) ? Json.string("“" + field + "”", data.get(field)) : "";
+    private static String pointerPart(String name) {
+        return name.replace("~", "~0").replace("/", "~1");
     }
 }

@@ -1,22 +1,29 @@
 package org.umberloom.core.format;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.CompositeValue;
+import org.umberloom.core.token.Derivation;
+import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.ForeignValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
+import org.umberloom.core.token.PropertyReference;
+import org.umberloom.core.token.Reference;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
-import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.ValueData;
 
 /**
  * Token files. Source: Design Tokens Format Module 2025.10. What the format has no field for stands in
@@ -24,15 +31,35 @@ import org.umberloom.core.token.TypographyValue;
  */
 public final class TokensJson {
     private static final String FLUID = "fluid";
+    private static final String DERIVATION = "derivation";
+    private static final String ROOT = "$root";
     private static final Set<String> GROUP_PROPERTIES =
-            Set.of("$type", "$description", "$deprecated", "$extensions", "$schema");
+            Set.of("$type", "$description", "$deprecated", "$extends", "$extensions", "$schema");
+    private static final Set<String> TOKEN_PROPERTIES =
+            Set.of("$type", "$value", "$ref", "$description", "$deprecated", "$extensions");
 
     private TokensJson() {
     }
 
     /** @throws FormatException with the path of what is wrong */
     public static Group read(String where, String text) {
-        return group(where, "", Json.readObject(where, text), Optional.empty());
+        return read(where, text, new ArrayList<>());
+    }
+
+    /**
+     * The same, also for older drafts of the format.
+     *
+     * @param notes receives a sentence for each kind of thing that was converted
+     */
+    public static Group read(String where, String text, List<String> notes) {
+        return modern(where, Json.readObject(where, text), notes);
+    }
+
+    static Group modern(String where, Map<String, Object> data, List<String> notes) {
+        OlderDraft draft = new OlderDraft();
+        Group group = group(where, "", draft.modern(data), Optional.empty());
+        draft.notes().forEach(note -> notes.add(where + ": " + note));
+        return group;
     }
 
     public static String write(Group group) {
@@ -40,26 +67,38 @@ public final class TokensJson {
     }
 
     static Map<String, Object> data(Node node) {
-        return node instanceof Group group ? groupData(group) : tokenData((Token) node);
+        return data(node, path -> Optional.empty());
     }
 
-    private static Map<String, Object> groupData(Group group) {
+    /** @param results what a derivation at a path comes to, for readers that know none */
+    static Map<String, Object> data(Node node, Function<TokenPath, Optional<TokenValue>> results) {
+        return data("", node, results);
+    }
+
+    private static Map<String, Object> data(String path, Node node, Function<TokenPath, Optional<TokenValue>> results) {
+        if (node instanceof Token token) return tokenData(path, token, results);
         Map<String, Object> data = new LinkedHashMap<>();
-        meta(group.meta(), data);
-        group.children().forEach((name, node) -> data.put(name, data(node)));
+        meta(node.meta(), data);
+        ((Group) node).children().forEach((name, child) ->
+                data.put(name, data(path.isEmpty() ? name : path + "." + name, child, results)));
         return data;
     }
 
-    private static Map<String, Object> tokenData(Token token) {
+    private static Map<String, Object> tokenData(String path, Token token, Function<TokenPath, Optional<TokenValue>> results) {
         Map<String, Object> data = new LinkedHashMap<>();
         token.meta().type().ifPresent(type -> data.put("$type", type.id()));
         if (token.value() instanceof ForeignValue foreign && !foreign.typeId().isEmpty())
             data.put("$type", foreign.typeId());
-        data.put("$value", ValueJson.write(token.value()));
         Meta rest = token.meta();
+        TokenValue shown = token.value();
+        if (shown instanceof DerivedValue derived) {
+            rest = rest.withOwn(DERIVATION, Optional.of(derived.derivation().data()));
+            if (!path.isEmpty()) shown = results.apply(TokenPath.of(path)).orElse(shown);
+        }
+        data.put("$value", ValueData.write(shown));
         Optional<Object> fluid = fluidData(token.value());
         if (fluid.isPresent()) rest = rest.withOwn(FLUID, fluid);
-        meta(new Meta(Optional.empty(), rest.description(), rest.deprecated(), rest.extensions()), data);
+        meta(rest.withType(Optional.empty()), data);
         return data;
     }
 
@@ -67,29 +106,30 @@ public final class TokensJson {
         meta.type().ifPresent(type -> data.put("$type", type.id()));
         meta.description().ifPresent(text -> data.put("$description", text));
         meta.deprecated().ifPresent(value -> data.put("$deprecated", value));
+        meta.extended().ifPresent(group -> data.put("$extends", "{" + group + "}"));
         if (!meta.extensions().isEmpty()) data.put("$extensions", meta.extensions());
     }
 
-    /** The whole of a fluid value, or of the fluid members of a text style by name. */
+    /** The whole of a fluid value, or of the fluid parts of a composite by name. */
     private static Optional<Object> fluidData(TokenValue value) {
         if (value instanceof FluidValue fluid) {
             Map<String, Object> data = new LinkedHashMap<>();
-            data.put("narrow", ValueJson.dimension(fluid.narrow()));
-            data.put("wide", ValueJson.dimension(fluid.wide()));
+            data.put("narrow", ValueData.dimension(fluid.narrow()));
+            data.put("wide", ValueData.dimension(fluid.wide()));
             data.put("narrowViewport", fluid.narrowViewport());
             data.put("wideViewport", fluid.wideViewport());
             return Optional.of(data);
         }
-        if (!(value instanceof TypographyValue typography)) return Optional.empty();
-        Map<String, Object> members = new LinkedHashMap<>();
-        typography.members().forEach((name, member) ->
-                fluidData(member).ifPresent(data -> members.put(name, data)));
-        return members.isEmpty() ? Optional.empty() : Optional.of(members);
+        if (!(value instanceof CompositeValue composite)) return Optional.empty();
+        Map<String, Object> parts = new LinkedHashMap<>();
+        composite.parts().forEach((name, part) -> fluidData(part).ifPresent(data -> parts.put(name, data)));
+        return parts.isEmpty() ? Optional.empty() : Optional.of(parts);
     }
 
     /** A node of plain data; the type is what its groups say. */
     static Node node(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
-        return data.containsKey("$value") ? token(where, path, data, inherited) : group(where, path, data, inherited);
+        return data.containsKey("$value") || data.containsKey("$ref") ? token(where, path, data, inherited)
+                : group(where, path, data, inherited);
     }
 
     static Group group(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
@@ -99,62 +139,120 @@ public final class TokensJson {
         data.forEach((name, child) -> {
             if (GROUP_PROPERTIES.contains(name)) return;
             String childPath = path.isEmpty() ? name : path + "." + name;
+            if (name.startsWith("$") && !name.equals(ROOT))
+                throw new FormatException(at(where, path) + " has the property “" + name
+                        + "”, which a group does not have; names of tokens and groups do not start with $.");
             try {
                 TokenPath.checkName(name);
             } catch (IllegalArgumentException e) {
-                throw new FormatException(where + ", " + childPath + ": " + e.getMessage(), e);
+                throw new FormatException(at(where, childPath) + ": " + e.getMessage(), e);
             }
-            children.put(name, node(where, childPath, Json.object(where + ", " + childPath, child), type));
+            if (!(child instanceof Map))
+                throw new FormatException(at(where, childPath) + " must be an object: a token or a group.");
+            Node node = node(where, childPath, Json.object(at(where, childPath), child), type);
+            if (name.equals(ROOT) && !(node instanceof Token))
+                throw new FormatException(at(where, childPath) + " must be a token with a $value.");
+            children.put(name, node);
         });
         return new Group(children, meta);
     }
 
+    private static String at(String where, String path) {
+        return path.isEmpty() ? where : where + ", " + path;
+    }
+
     private static Token token(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
-        String place = where + ", " + path;
-        Object value = data.get("$value");
+        String place = at(where, path);
+        for (String name : data.keySet())
+            if (!TOKEN_PROPERTIES.contains(name))
+                throw new FormatException(place + " is a token, since it has a $value, but also has “" + name
+                        + "”; a token holds no other tokens" + (name.startsWith("$") ? " and no such property." : "."));
         boolean foreign = data.get("$type") instanceof String id && TokenType.byId(id).isEmpty();
         Meta meta = readMeta(where, path, data, false);
-        if (foreign) return new Token(new ForeignValue((String) data.get("$type"), value), meta);
-        TokenType type = meta.type().or(() -> inherited).orElse(null);
-        if (type == null && !(value instanceof String text && Alias.isAlias(text)))
-            return new Token(new ForeignValue("", value), meta);
-        TokenValue read = ValueJson.read(place, type, value);
-        Optional<Object> fluid = meta.own(FLUID);
-        if (fluid.isEmpty()) return new Token(read, meta);
-        return new Token(withFluid(place, read, fluid.get()), meta.withOwn(FLUID, Optional.empty()));
-    }
-
-    private static TokenValue withFluid(String where, TokenValue read, Object data) {
-        Map<String, Object> map = Json.object(where + "'s fluid sizes", data);
-        if (!(read instanceof TypographyValue typography)) return read instanceof Alias ? read : fluid(where, map);
-        TypographyValue changed = typography;
-        for (Map.Entry<String, Object> member : map.entrySet())
-            changed = changed.with(member.getKey(), fluid(where, Json.object(where, member.getValue())));
-        return changed;
-    }
-
-    private static FluidValue fluid(String where, Map<String, Object> data) {
-        DimensionValue narrow = ValueJson.dimension(where + "'s narrow size", data.get("narrow"));
-        DimensionValue wide = ValueJson.dimension(where + "'s wide size", data.get("wide"));
         try {
-            return new FluidValue(narrow, wide, Json.number(where, data.get("narrowViewport")),
-                    Json.number(where, data.get("wideViewport")));
+            return token(data, inherited, foreign, meta);
+        } catch (FormatException e) {
+            throw e;
         } catch (IllegalArgumentException e) {
-            throw new FormatException(where + ": " + e.getMessage(), e);
+            throw new FormatException(place + ": " + e.getMessage() + ".", e);
         }
     }
 
+    private static Token token(Map<String, Object> data, Optional<TokenType> inherited, boolean foreign, Meta meta) {
+        if (data.containsKey("$value") && data.containsKey("$ref"))
+            throw new IllegalArgumentException("a token has a $value or a $ref, not both");
+        Object value = data.containsKey("$ref") ? Map.of("$ref", data.get("$ref")) : data.get("$value");
+        if (foreign) return new Token(new ForeignValue((String) data.get("$type"), value), meta);
+        Optional<Object> derivation = meta.own(DERIVATION);
+        if (derivation.isPresent())
+            return new Token(new DerivedValue(Derivation.read(derivation.get())), meta.withOwn(DERIVATION, Optional.empty()));
+        TokenType type = meta.type().or(() -> inherited).orElse(null);
+        if (type == null) return new Token(untyped(value), meta);
+        TokenValue read = ValueData.read(type, value);
+        Optional<Object> fluid = meta.own(FLUID);
+        if (fluid.isEmpty()) return new Token(read, meta);
+        return new Token(withFluid(read, fluid.get()), meta.withOwn(FLUID, Optional.empty()));
+    }
+
+    /** Without a type only a reference can be understood; anything else is kept as it is. */
+    private static TokenValue untyped(Object value) {
+        if (value instanceof String text && Alias.isAlias(text)) return Alias.parse(text);
+        if (value instanceof Map<?, ?> map && map.size() == 1 && map.get("$ref") instanceof String pointer)
+            return reference(pointer);
+        return new ForeignValue("", value);
+    }
+
+    private static Reference reference(String text) {
+        return Alias.isAlias(text) ? Alias.parse(text) : PropertyReference.parse(text);
+    }
+
+    private static TokenValue withFluid(TokenValue read, Object data) {
+        if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("the fluid sizes must be an object");
+        if (!(read instanceof CompositeValue composite)) return read instanceof DimensionValue ? fluid(map) : read;
+        CompositeValue changed = composite;
+        for (Map.Entry<?, ?> part : map.entrySet()) {
+            TokenValue before = changed.parts().get(String.valueOf(part.getKey()));
+            if (before == null) throw new IllegalArgumentException("the fluid sizes name “" + part.getKey() + "”, which is no part");
+            changed = changed.withPart((String) part.getKey(), withFluid(before, part.getValue()));
+        }
+        return changed;
+    }
+
+    private static FluidValue fluid(Map<?, ?> data) {
+        return new FluidValue(ValueData.dimension(data.get("narrow")), ValueData.dimension(data.get("wide")),
+                number(data, "narrowViewport"), number(data, "wideViewport"));
+    }
+
+    private static double number(Map<?, ?> data, String field) {
+        if (data.get(field) instanceof Number number) return number.doubleValue();
+        throw new IllegalArgumentException("the fluid sizes need a number “" + field + "”");
+    }
+
     private static Meta readMeta(String where, String path, Map<String, Object> data, boolean group) {
-        String place = path.isEmpty() ? where : where + ", " + path;
-        Optional<TokenType> type = Optional.ofNullable(data.get("$type"))
-                .map(id -> Json.string(place + "'s $type", id)).flatMap(TokenType::byId);
+        String place = at(where, path);
+        if (data.containsKey("$type") && !(data.get("$type") instanceof String))
+            throw new FormatException(place + "’s $type must be text.");
+        Optional<TokenType> type = Optional.ofNullable((String) data.get("$type")).flatMap(TokenType::byId);
         if (group && data.containsKey("$type") && type.isEmpty())
             throw new FormatException(place + " has the type “" + data.get("$type") + "” for a whole group; known are "
                     + List.of(TokenType.values()).stream().map(TokenType::id).toList() + ".");
         Optional<String> description = Optional.ofNullable(data.get("$description"))
-                .map(text -> Json.string(place + "'s $description", text));
+                .map(text -> Json.string(place + "’s $description", text));
+        Object deprecated = data.get("$deprecated");
+        if (deprecated != null && !(deprecated instanceof Boolean) && !(deprecated instanceof String))
+            throw new FormatException(place + "’s $deprecated must be true, false or a reason.");
         Map<String, Object> extensions = data.containsKey("$extensions")
-                ? Json.object(place + "'s $extensions", data.get("$extensions")) : Map.of();
-        return new Meta(type, description, Optional.ofNullable(data.get("$deprecated")), extensions);
+                ? Json.object(place + "’s $extensions", data.get("$extensions")) : Map.of();
+        return new Meta(type, description, Optional.ofNullable(deprecated), extended(place, data, group), extensions);
+    }
+
+    private static Optional<TokenPath> extended(String place, Map<String, Object> data, boolean group) {
+        if (!group || !data.containsKey("$extends")) return Optional.empty();
+        String text = Json.string(place + "’s $extends", data.get("$extends"));
+        try {
+            return Optional.of(reference(text).target());
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(place + "’s $extends: " + e.getMessage(), e);
+        }
     }
 }

@@ -16,4 +16,30 @@ public record Combination(Map<String, String> contexts) {
         changed.put(modifier, context);
         return new Combination(changed);
     }
+
+    /** The same for a theme: every modifier it has, in its order, and no other; unknown contexts stay as they are. */
+    public Combination completedFor(ThemeDocument theme) {
+        Map<String, String> complete = new LinkedHashMap<>();
+        theme.modifiers().forEach((name, modifier) ->
+                complete.put(name, contexts.getOrDefault(name, modifier.defaultContext())));
+        return new Combination(complete);
+    }
+
+    /** {@code scheme=dark,look=freight}; empty for no modifiers. */
+    public String key() {
+        return contexts.entrySet().stream().map(entry -> entry.getKey() + "=" + entry.getValue())
+                .collect(java.util.stream.Collectors.joining(","));
+    }
+
+    /** Reads what {@link #key} writes. @throws IllegalArgumentException for anything else */
+    public static Combination parse(String key) {
+        Map<String, String> contexts = new LinkedHashMap<>();
+        for (String part : key.split(",")) {
+            if (part.isBlank()) continue;
+            int equals = part.indexOf('=');
+            if (equals <= 0) throw new IllegalArgumentException("“" + key + "” is not a combination: write scheme=dark,look=freight.");
+            contexts.put(part.substring(0, equals).trim(), part.substring(equals + 1).trim());
+        }
+        return new Combination(contexts);
+    }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
@@ -16,15 +17,49 @@ import org.umberloom.core.token.ValueText;
  * <p>{@link #applyTo} throws {@link IllegalArgumentException}, with a sentence for people, when the edit does not fit
  * the document; the document is then as it was.
  */
-public sealed interface Edit {
+public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveRecipe, Edit.Attach, Edit.Detach, Edit.Put,
+        Edit.PutAll, Edit.Remove, Edit.SetMeta, Edit.Move, Edit.SetName, Edit.SetDescription, Edit.Batch, Structure {
     Applied applyTo(ThemeDocument theme);
 
     /** What this edit does, in a few words. */
     String label();
 
-    /** The place and path this edit changes, as {@code place path}; empty for the theme's own fields. */
-    default List<String> touches() {
+    /**
+     * What this edit changes. Two edits that touch nothing in common can be made by two people at once.
+     */
+    default List<Touch> touches() {
         return List.of();
+    }
+
+    /** Whether both change something in common. */
+    default boolean meets(Edit other) {
+        for (Touch mine : touches()) for (Touch their : other.touches()) if (mine.meets(their)) return true;
+        return false;
+    }
+
+    /** A path in a place; the whole place when the path is empty. */
+    record Touch(String place, String path) {
+        static final String ANYWHERE = "*";
+        static final String THEME = "theme";
+        static final String STRUCTURE = "structure";
+
+        static List<Touch> at(Place place, TokenPath path) {
+            return List.of(new Touch(place.toString(), path.dotted()));
+        }
+
+        boolean meets(Touch other) {
+            boolean samePlace = place.equals(other.place) || tokens() && other.tokens()
+                    && (place.equals(ANYWHERE) || other.place.equals(ANYWHERE));
+            return samePlace && (path.equals(other.path) || covers(other) || other.covers(this));
+        }
+
+        private boolean tokens() {
+            return !place.equals(THEME) && !place.equals(STRUCTURE);
+        }
+
+        private boolean covers(Touch other) {
+            return path.isEmpty() || other.path.startsWith(path + ".");
+        }
     }
 
     /** The changed document and its way back. */
@@ -50,8 +85,8 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
-            return List.of(place + " " + path);
+        public List<Touch> touches() {
+            return Touch.at(place, path);
         }
 
         @Override
@@ -71,8 +106,8 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
-            return List.of(place + " " + group);
+        public List<Touch> touches() {
+            return Touch.at(place, group);
         }
 
         @Override
@@ -94,8 +129,8 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
-            return List.of(place + " " + path);
+        public List<Touch> touches() {
+            return Touch.at(place, path);
         }
 
         @Override
@@ -113,8 +148,8 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
-            return List.of(place + " " + path);
+        public List<Touch> touches() {
+            return Touch.at(place, path);
         }
 
         @Override
@@ -133,13 +168,99 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
-            return List.of(place + " " + path);
+        public List<Touch> touches() {
+            return Touch.at(place, path);
         }
 
         @Override
         public String label() {
             return "remove " + path;
+        }
+    }
+
+    /** Marks a token that a recipe computes as set by hand: it keeps its value from now on. */
+    record Detach(Place place, TokenPath path) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            Token token = root.token(path).orElseThrow(() -> missing(path));
+            if (Recipes.computing(root, path).isEmpty())
+                throw new IllegalArgumentException("No recipe computes “" + path + "”, so there is nothing to detach it from.");
+            return new Applied(theme.with(place, root.with(path, token.withDetached(true))), restore(place, root, path));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return Touch.at(place, path);
+        }
+
+        @Override
+        public String label() {
+            return "detach " + path;
+        }
+    }
+
+    /** Takes a group's recipe away; its tokens stay as they are. */
+    record RemoveRecipe(Place place, TokenPath group) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            Group before = root.group(group).filter(g -> Recipes.of(g).isPresent()).orElseThrow(() ->
+                    new IllegalArgumentException("“" + group + "” has no recipe here."));
+            return new Applied(theme.with(place, root.with(group, Recipes.without(before))), restore(place, root, group));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return Touch.at(place, group);
+        }
+
+        @Override
+        public String label() {
+            return "take the recipe from " + group;
+        }
+    }
+
+    /** Changes what a token or group says about itself: type, description, deprecation, what it extends, extensions. */
+    record SetMeta(Place place, TokenPath path, Meta meta) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Group root = theme.at(place);
+            Node node = root.find(path).orElseThrow(() -> missing(path));
+            Node changed = node instanceof Token token ? new Token(token.value(), meta) : ((Group) node).withMeta(meta);
+            return new Applied(theme.with(place, root.with(path, changed)), new SetMeta(place, path, node.meta()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return Touch.at(place, path);
+        }
+
+        @Override
+        public String label() {
+            return "describe " + path;
+        }
+    }
+
+    /**
+     * Gives a token or group another path in every set and context, and rewrites every reference to it and to what lies
+     * below it, so that no resolved value changes.
+     */
+    record Move(TokenPath from, TokenPath to) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            ThemeDocument moved = Moving.apply(theme, from, to);
+            return new Applied(moved, Difference.edit("move " + to + " to " + from, moved, theme));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.ANYWHERE, from.dotted()), new Touch(Touch.ANYWHERE, to.dotted()));
+        }
+
+        @Override
+        public String label() {
+            return from + " is now " + to;
         }
     }
 
@@ -151,8 +272,49 @@ public sealed interface Edit {
         }
 
         @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.THEME, "name"));
+        }
+
+        @Override
         public String label() {
             return "rename to " + name;
+        }
+    }
+
+    /** Says in a sentence what the theme is. */
+    record SetDescription(String text) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return new Applied(theme.withDescription(text), new SetDescription(theme.description()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.THEME, "description"));
+        }
+
+        @Override
+        public String label() {
+            return "describe the theme";
+        }
+    }
+
+    /** Puts a whole tree of tokens at a place. */
+    record PutAll(Place place, Group tokens) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return new Applied(theme.with(place, tokens), new PutAll(place, theme.at(place)));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(place.toString(), ""));
+        }
+
+        @Override
+        public String label() {
+            return "replace all of " + place;
         }
     }
 
@@ -163,7 +325,7 @@ public sealed interface Edit {
         }
 
         @Override
-        public List<String> touches() {
+        public List<Touch> touches() {
             return edits.stream().flatMap(edit -> edit.touches().stream()).toList();
         }
 

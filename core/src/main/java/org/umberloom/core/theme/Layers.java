@@ -1,8 +1,15 @@
 package org.umberloom.core.theme;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Node;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
 
 /** The places that have a say in one combination, in resolution order; later wins. */
 record Layers(List<Layer> layers, List<Finding> findings) {
@@ -28,5 +35,43 @@ record Layers(List<Layer> layers, List<Finding> findings) {
             layers.add(new Layer(Place.context(entry.name(), context), modifier.contexts().get(context)));
         }
         return new Layers(layers, findings);
+    }
+
+    boolean samePlaces(Layers other) {
+        if (layers.size() != other.layers.size() || !findings.equals(other.findings)) return false;
+        for (int i = 0; i < layers.size(); i++)
+            if (!layers.get(i).place().equals(other.layers.get(i).place())) return false;
+        return true;
+    }
+
+    /** What wins at a path that some layer holds. */
+    Candidate candidate(TokenPath path) {
+        Candidate winner = null;
+        for (Layer layer : layers) {
+            Optional<Token> token = layer.tokens().token(path);
+            if (token.isPresent())
+                winner = Candidate.merge(winner, token.get(), declared(layer.tokens(), path), layer.place());
+        }
+        return winner;
+    }
+
+    private static Optional<TokenType> declared(Group root, TokenPath path) {
+        Optional<TokenType> type = root.meta().type();
+        Node node = root;
+        for (String name : path.segments()) {
+            node = ((Group) node).children().get(name);
+            if (node.meta().type().isPresent()) type = node.meta().type();
+        }
+        return type;
+    }
+
+    /** The tokens directly in a hue's group, over all layers, without its seed. */
+    List<TokenPath> shadesOf(TokenPath hue) {
+        Set<TokenPath> shades = new LinkedHashSet<>();
+        for (Layer layer : layers)
+            layer.tokens().group(hue).ifPresent(group -> group.children().forEach((name, node) -> {
+                if (node instanceof Token && !name.equals(Recipe.HueRamp.SEED)) shades.add(hue.child(name));
+            }));
+        return List.copyOf(shades);
     }
 }

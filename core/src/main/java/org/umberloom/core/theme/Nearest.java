@@ -24,6 +24,12 @@ final class Nearest {
                 .toList();
     }
 
+    /** The names as a sentence that proposes them as references, or another sentence where none is near. */
+    static String sentence(String wanted, List<String> existing, String otherwise) {
+        List<String> names = names(wanted, existing).stream().map(name -> "{" + name + "}").toList();
+        return names.isEmpty() ? otherwise : "Nearest names: " + String.join(", ", names) + ".";
+    }
+
     /** Levenshtein distance. */
     private static int distance(String one, String other) {
         int[] row = new int[other.length() + 1];

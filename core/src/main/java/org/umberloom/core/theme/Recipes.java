@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
-import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
@@ -33,6 +32,15 @@ public final class Recipes {
     public static Group with(Group group, Recipe recipe) {
         Group marked = group.withMeta(group.meta().withOwn(FIELD, Optional.of(RecipeData.write(recipe))));
         return compute(marked, recipe);
+    }
+
+    /** The group without its recipe: its tokens stay as they are, each on its own. */
+    static Group without(Group group) {
+        Group changed = group.withMeta(group.meta().withOwn(FIELD, Optional.empty()));
+        for (Map.Entry<String, Node> child : group.children().entrySet())
+            if (child.getValue() instanceof Token token && token.detached())
+                changed = changed.with(TokenPath.of(child.getKey()), token.withDetached(false));
+        return changed;
     }
 
     /** The group with its recipe's tokens computed again; as it is when it has none. */
@@ -74,8 +82,8 @@ public final class Recipes {
                 children.putIfAbsent(name, node);
         });
         TokenType type = recipe instanceof Recipe.HueRamp ? TokenType.COLOR : TokenType.DIMENSION;
-        Group typed = group.meta().type().isPresent() ? group : group.withMeta(new Meta(
-                Optional.of(type), group.meta().description(), group.meta().deprecated(), group.meta().extensions()));
+        Group typed = group.meta().type().isPresent() ? group
+                : group.withMeta(group.meta().withType(Optional.of(type)));
         return new Group(children, typed.meta());
     }
 

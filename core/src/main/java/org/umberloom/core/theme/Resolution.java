@@ -1,6 +1,6 @@
 package org.umberloom.core.theme;
 
-import java.util.Iterator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,20 +10,35 @@ import org.umberloom.core.token.TokenValue;
 
 /** All tokens of a theme in one combination, in document order, and what could not be resolved. */
 public record Resolution(Combination combination, Map<TokenPath, Resolved> tokens, List<Finding> findings) {
+    /** Resolves a theme once; keep a {@link ThemeGraph} where edits follow. */
+    public static Resolution of(ThemeDocument theme, Combination combination) {
+        return ThemeGraph.of(theme, combination).resolution();
+    }
+
     public Optional<Resolved> find(String path) {
         return Optional.ofNullable(tokens.get(TokenPath.of(path)));
     }
 
-    /** Whether both hold the same tokens, in the same order, apart from those of one type. */
-    public boolean equalsExcept(TokenType type, Resolution other) {
-        Iterator<Resolved> theirs = other.tokens.values().iterator();
-        for (Resolved mine : tokens.values()) {
-            if (!theirs.hasNext()) return false;
-            Resolved their = theirs.next();
-            boolean both = mine.type() == type && their.type() == type;
-            if (!mine.path().equals(their.path()) || !both && !mine.equals(their)) return false;
+    /** Tokens that differ from those of an earlier resolution or are new, and the paths of those that are gone. */
+    public record Changes(List<Resolved> changed, List<TokenPath> gone) {
+        /** Whether only tokens of one type changed, and none came or went. */
+        public boolean only(TokenType type, Resolution before) {
+            return gone.isEmpty() && changed.stream().allMatch(token -> token.type() == type
+                    && before.tokens.containsKey(token.path()) && before.tokens.get(token.path()).type() == type);
         }
-        return !theirs.hasNext();
+    }
+
+    public Changes since(Resolution before) {
+        List<Resolved> changed = new ArrayList<>();
+        List<TokenPath> gone = new ArrayList<>();
+        if (tokens instanceof TokenTable mine && before.tokens instanceof TokenTable theirs && mine.sharesIndexWith(theirs)) {
+            mine.compare(theirs, changed, gone);
+            return new Changes(changed, gone);
+        }
+        for (Resolved token : tokens.values())
+            if (!token.equals(before.tokens.get(token.path()))) changed.add(token);
+        for (TokenPath path : before.tokens.keySet()) if (!tokens.containsKey(path)) gone.add(path);
+        return new Changes(changed, gone);
     }
 
     /** The value at a path if it has the class asked for. */

@@ -1,9 +1,12 @@
 package org.umberloom.core.theme;
 
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.umberloom.core.token.Group;
 
 /**
@@ -20,8 +23,19 @@ import org.umberloom.core.token.Group;
 public record ThemeDocument(String name, String description, Map<String, TokenSet> sets,
                             Map<String, Modifier> modifiers, List<OrderEntry> order, Map<String, Object> extensions) {
 
-    /** A named set of tokens. */
-    public record TokenSet(String description, Group tokens) {
+    /** A named set of tokens; its {@code $extensions} are kept untouched. */
+    public record TokenSet(String description, Group tokens, Map<String, Object> extensions) {
+        public TokenSet {
+            extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
+        }
+
+        public TokenSet(String description, Group tokens) {
+            this(description, tokens, Map.of());
+        }
+
+        public TokenSet withTokens(Group changed) {
+            return new TokenSet(description, changed, extensions);
+        }
     }
 
     /** An entry of the resolution order: a set or a modifier, by name. */
@@ -42,7 +56,10 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         modifiers = Collections.unmodifiableMap(new LinkedHashMap<>(modifiers));
         order = List.copyOf(order);
         extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
+        Set<OrderEntry> seen = new HashSet<>();
         for (OrderEntry entry : order) {
+            if (!seen.add(entry))
+                throw new IllegalArgumentException("The resolution order names “" + entry.name + "” twice.");
             boolean known = entry.modifier ? modifiers.containsKey(entry.name) : sets.containsKey(entry.name);
             if (!known)
                 throw new IllegalArgumentException("The resolution order names the "
@@ -52,6 +69,56 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     public ThemeDocument withName(String newName) {
         return new ThemeDocument(newName, description, sets, modifiers, order, extensions);
+    }
+
+    public ThemeDocument withDescription(String text) {
+        return new ThemeDocument(name, text, sets, modifiers, order, extensions);
+    }
+
+    ThemeDocument withSets(Map<String, TokenSet> changed, List<OrderEntry> changedOrder) {
+        return new ThemeDocument(name, description, changed, modifiers, changedOrder, extensions);
+    }
+
+    ThemeDocument withModifiers(Map<String, Modifier> changed, List<OrderEntry> changedOrder) {
+        return new ThemeDocument(name, description, sets, changed, changedOrder, extensions);
+    }
+
+    /** Every place where tokens stand: the sets, then each modifier's contexts. */
+    public List<Place> places() {
+        List<Place> places = new ArrayList<>();
+        sets.keySet().forEach(set -> places.add(Place.set(set)));
+        modifiers.forEach((modifier, value) ->
+                value.contexts().keySet().forEach(context -> places.add(Place.context(modifier, context))));
+        return places;
+    }
+
+    /** The modifier of that name. @throws IllegalArgumentException when there is none */
+    public Modifier modifier(String modifier) {
+        Modifier found = modifiers.get(modifier);
+        if (found == null) throw new IllegalArgumentException("The theme has no modifier “" + modifier + "”.");
+        return found;
+    }
+
+    /** How many combinations there are. */
+    public long combinationCount() {
+        return modifiers.values().stream().mapToLong(modifier -> modifier.contexts().size()).reduce(1, (a, b) ->
+                Math.min(a * b, Integer.MAX_VALUE));
+    }
+
+    /** Every combination, the one of all defaults first, at most so many. */
+    public List<Combination> combinations(int most) {
+        List<Combination> all = List.of(defaults());
+        for (Map.Entry<String, Modifier> entry : modifiers.entrySet()) {
+            List<Combination> next = new ArrayList<>();
+            List<String> contexts = new ArrayList<>(entry.getValue().contexts().keySet());
+            contexts.remove(entry.getValue().defaultContext());
+            contexts.add(0, entry.getValue().defaultContext());
+            for (String context : contexts)
+                for (Combination combination : all)
+                    if (next.size() < most) next.add(combination.with(entry.getKey(), context));
+            all = next;
+        }
+        return all;
     }
 
     /** The tokens at a place. @throws IllegalArgumentException when there is no such place */
@@ -69,7 +136,7 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         at(place);
         if (place instanceof Place.InSet in) {
             Map<String, TokenSet> changed = new LinkedHashMap<>(sets);
-            changed.put(in.set(), new TokenSet(sets.get(in.set()).description(), tokens));
+            changed.put(in.set(), sets.get(in.set()).withTokens(tokens));
             return new ThemeDocument(name, description, changed, modifiers, order, extensions);
         }
         Place.InContext in = (Place.InContext) place;

@@ -3,7 +3,7 @@ package org.umberloom.core.token;
 import java.util.Optional;
 
 /** A reference to another token's whole value, written {@code {color.umber.60}}. */
-public record Alias(TokenPath target) implements TokenValue {
+public record Alias(TokenPath target) implements Reference {
     public static Alias to(String dotted) {
         return new Alias(TokenPath.of(dotted));
     }

@@ -3,8 +3,23 @@ package org.umberloom.core.token;
 import java.util.Optional;
 import org.umberloom.core.color.Color;
 
-/** A color. */
-public record ColorValue(Color color) implements TokenValue {
+/**
+ * A color.
+ *
+ * @param fallback the hex form that was written with it for readers of sRGB alone; empty where it is computed. Source:
+ *                 Color Module 2025.10, hex
+ */
+public record ColorValue(Color color, Optional<String> fallback) implements TokenValue {
+    /** @throws IllegalArgumentException when the fallback is not # with six hex digits */
+    public ColorValue {
+        if (fallback.isPresent() && !fallback.get().matches("#[0-9a-fA-F]{6}"))
+            throw new IllegalArgumentException("a color’s hex fallback is # with six digits, was “" + fallback.get() + "”");
+    }
+
+    public ColorValue(Color color) {
+        this(color, Optional.empty());
+    }
+
     @Override
     public Optional<TokenType> type() {
         return Optional.of(TokenType.COLOR);

@@ -16,6 +16,8 @@ public final class Group implements Node {
     private final Meta meta;
     /** The flat list where this group was last walked. Losing a race costs a second walk, nothing else. */
     private Flat flat;
+    /** Whether this group or one below extends another: 0 for not asked yet, 1 for no, 2 for yes. */
+    private byte extension;
 
     /** @throws IllegalArgumentException when a child's name cannot be one */
     public Group(Map<String, Node> children, Meta meta) {
@@ -143,6 +145,16 @@ public final class Group implements Node {
         });
         flat = new Flat(path, inherited, entries);
         return entries;
+    }
+
+    /** Whether this group or any below it extends another. */
+    public boolean hasExtension() {
+        if (extension == 0) {
+            boolean found = meta.extended().isPresent();
+            for (Node child : children.values()) found |= child instanceof Group group && group.hasExtension();
+            extension = (byte) (found ? 2 : 1);
+        }
+        return extension == 2;
     }
 
     /** Every group below this one with its path, in order. */

@@ -11,24 +11,42 @@ import java.util.Optional;
  * @param type        the declared {@code $type}
  * @param description {@code $description}
  * @param deprecated  {@code $deprecated} as it was written: true, false or a reason
+ * @param extended    for a group, {@code $extends}: the group whose tokens it takes over where it has none of its own
  * @param extensions  {@code $extensions} as plain data; those of others are kept untouched
  */
 public record Meta(Optional<TokenType> type, Optional<String> description, Optional<Object> deprecated,
-                   Map<String, Object> extensions) {
+                   Optional<TokenPath> extended, Map<String, Object> extensions) {
     /** The key below which this product keeps what the format has no field for. */
     public static final String OWN = "org.umberloom";
-    public static final Meta NONE = new Meta(Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
+    public static final Meta NONE = new Meta(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
 
     public Meta {
         extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
     }
 
     public static Meta typed(TokenType type) {
-        return new Meta(Optional.of(type), Optional.empty(), Optional.empty(), Map.of());
+        return NONE.withType(Optional.of(type));
     }
 
     public Meta described(String text) {
-        return new Meta(type, Optional.of(text), deprecated, extensions);
+        return withDescription(Optional.of(text));
+    }
+
+    public Meta withType(Optional<TokenType> newType) {
+        return new Meta(newType, description, deprecated, extended, extensions);
+    }
+
+    public Meta withDescription(Optional<String> text) {
+        return new Meta(type, text, deprecated, extended, extensions);
+    }
+
+    /** @param reason true, false or a text; empty for none */
+    public Meta withDeprecated(Optional<Object> reason) {
+        return new Meta(type, description, reason, extended, extensions);
+    }
+
+    public Meta withExtended(Optional<TokenPath> group) {
+        return new Meta(type, description, deprecated, group, extensions);
     }
 
     /** One of our own extension's fields. */
@@ -44,6 +62,6 @@ public record Meta(Optional<TokenType> type, Optional<String> description, Optio
         Map<String, Object> all = new LinkedHashMap<>(extensions);
         if (own.isEmpty()) all.remove(OWN);
         else all.put(OWN, Collections.unmodifiableMap(own));
-        return new Meta(type, description, deprecated, all);
+        return new Meta(type, description, deprecated, extended, all);
     }
 }

@@ -2,10 +2,10 @@ package org.umberloom.core.token;
 
 import java.util.Optional;
 
-/** A token's value as written: a literal of one type, or an alias. */
+/** A token's value as written: a literal of one type, a reference, a derivation, or a literal with references inside. */
 public sealed interface TokenValue
-        permits Alias, ColorValue, DimensionValue, FluidValue, FontFamilyValue, FontWeightValue, NumberValue,
-                TypographyValue, ForeignValue {
-    /** The type this value has by itself; empty for an alias, whose type is its target's, and for a foreign value. */
+        permits Reference, TemplateValue, DerivedValue, CompositeValue, ColorValue, DimensionValue, FluidValue,
+                FontFamilyValue, FontWeightValue, DurationValue, CubicBezierValue, NumberValue, ForeignValue {
+    /** The type this value has by itself; empty where only what it refers to says it, and for a foreign value. */
     Optional<TokenType> type();
 }

@@ -1,75 +1,64 @@
 package org.umberloom.core.token;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** A composite of five members, each a literal or an alias. Source: Format Module 2025.10, typography. */
+/** A text style of five parts. Source: Format Module 2025.10, typography. */
 public record TypographyValue(
         TokenValue fontFamily, TokenValue fontSize, TokenValue fontWeight, TokenValue letterSpacing,
-        TokenValue lineHeight) implements TokenValue {
+        TokenValue lineHeight) implements CompositeValue {
 
-    /** @throws IllegalArgumentException when a member is a literal of the wrong type */
+    /** @throws IllegalArgumentException when a part is a literal of the wrong type */
     public TypographyValue {
-        check("fontFamily", fontFamily, TokenType.FONT_FAMILY);
-        check("fontSize", fontSize, TokenType.DIMENSION);
-        check("fontWeight", fontWeight, TokenType.FONT_WEIGHT);
-        check("letterSpacing", letterSpacing, TokenType.DIMENSION);
-        check("lineHeight", lineHeight, TokenType.NUMBER);
+        CompositeValue.check("typography", "fontFamily", fontFamily, TokenType.FONT_FAMILY);
+        CompositeValue.check("typography", "fontSize", fontSize, TokenType.DIMENSION);
+        CompositeValue.check("typography", "fontWeight", fontWeight, TokenType.FONT_WEIGHT);
+        CompositeValue.check("typography", "letterSpacing", letterSpacing, TokenType.DIMENSION);
+        CompositeValue.check("typography", "lineHeight", lineHeight, TokenType.NUMBER);
     }
 
-    /** The members by their names in the format, in its order. */
-    public Map<String, TokenValue> members() {
-        Map<String, TokenValue> members = new LinkedHashMap<>();
-        members.put("fontFamily", fontFamily);
-        members.put("fontSize", fontSize);
-        members.put("fontWeight", fontWeight);
-        members.put("letterSpacing", letterSpacing);
-        members.put("lineHeight", lineHeight);
-        return members;
+    @Override
+    public Map<String, TokenValue> parts() {
+        return CompositeValue.named("fontFamily", fontFamily, "fontSize", fontSize, "fontWeight", fontWeight,
+                "letterSpacing", letterSpacing, "lineHeight", lineHeight);
     }
 
-    /** One member by its name in the format. @throws IllegalArgumentException for another name */
-    public TokenValue member(String name) {
+    /** One part by its name in the format. @throws IllegalArgumentException for another name */
+    public TokenValue part(String name) {
         return switch (name) {
             case "fontFamily" -> fontFamily;
             case "fontSize" -> fontSize;
             case "fontWeight" -> fontWeight;
             case "letterSpacing" -> letterSpacing;
             case "lineHeight" -> lineHeight;
-            default -> throw new IllegalArgumentException("typography has no member “" + name + "”");
+            default -> throw noPart(name);
         };
     }
 
-    /** The same value with one member replaced; the name is one of {@link #members()}. */
-    public TypographyValue with(String member, TokenValue value) {
-        Map<String, TokenValue> members = members();
-        if (members.replace(member, value) == null)
-            throw new IllegalArgumentException("typography has no member “" + member + "”");
-        return ofMembers(members);
+    @Override
+    public TokenType partType(String part) {
+        return typeOf(part);
     }
 
-    /** From all five members by name. */
-    public static TypographyValue ofMembers(Map<String, TokenValue> members) {
-        return new TypographyValue(members.get("fontFamily"), members.get("fontSize"), members.get("fontWeight"),
-                members.get("letterSpacing"), members.get("lineHeight"));
-    }
-
-    /** The type a literal member must have. */
-    public static TokenType memberType(String member) {
-        return switch (member) {
+    /** The type a literal part must have. */
+    public static TokenType typeOf(String part) {
+        return switch (part) {
             case "fontFamily" -> TokenType.FONT_FAMILY;
             case "fontSize", "letterSpacing" -> TokenType.DIMENSION;
             case "fontWeight" -> TokenType.FONT_WEIGHT;
             case "lineHeight" -> TokenType.NUMBER;
-            default -> throw new IllegalArgumentException("typography has no member “" + member + "”");
+            default -> throw noPart(part);
         };
     }
 
-    private static void check(String member, TokenValue value, TokenType type) {
-        if (value == null) throw new IllegalArgumentException("typography needs its member " + member);
-        if (!(value instanceof Alias) && !value.type().equals(Optional.of(type)))
-            throw new IllegalArgumentException("typography's " + member + " must be a " + type.id());
+    private static IllegalArgumentException noPart(String name) {
+        return new IllegalArgumentException("typography has no part “" + name + "”");
+    }
+
+    @Override
+    public TypographyValue withParts(Map<String, TokenValue> parts) {
+        return new TypographyValue(parts.get("fontFamily"), parts.get("fontSize"), parts.get("fontWeight"),
+                parts.get("letterSpacing"), parts.get("lineHeight"));
     }
 
     @Override

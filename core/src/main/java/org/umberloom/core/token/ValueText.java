@@ -5,16 +5,23 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.CssColor;
 
-/** Values as people type and read them: {@code #7a4a2b}, {@code 1.125rem}, {@code 16px to 32px}, {@code {size.2}}. */
+/**
+ * Values as people type and read them: {@code #7a4a2b}, {@code 1.125rem}, {@code 16px to 32px}, {@code {size.2}},
+ * {@code lighten({color.sea.60}, 8)}. Composite values are in {@link CompositeText}.
+ */
 public final class ValueText {
     private static final Pattern LENGTH =
             Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))\\s*(px|rem)?", Pattern.CASE_INSENSITIVE);
     private static final Pattern FLUID = Pattern.compile(
             "(.+?)\\s+to\\s+(.+?)(?:\\s+between\\s+(.+?)\\s+and\\s+(.+))?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern DURATION =
+            Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))\\s*(ms|s)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CURVE = Pattern.compile("cubic-bezier\\(([^()]*)\\)", Pattern.CASE_INSENSITIVE);
     /** The viewports a fluid size moves between when none are said: a small phone and a desk. Common practice. */
     public static final double NARROW_VIEWPORT = 360;
     public static final double WIDE_VIEWPORT = 1280;
@@ -29,32 +36,96 @@ public final class ValueText {
      */
     public static TokenValue parse(TokenType type, String text) {
         String trimmed = text.trim();
-        if (Alias.isAlias(trimmed)) return Alias.parse(trimmed);
+        if (Alias.isAlias(trimmed) && trimmed.indexOf('}') == trimmed.length() - 1) return Alias.parse(trimmed);
+        if (PropertyReference.isPointer(trimmed)) return PropertyReference.parse(trimmed);
+        Optional<DerivedValue> derived = derivation(trimmed);
+        if (derived.isPresent()) return derived.get();
         return switch (type) {
             case COLOR -> new ColorValue(CssColor.parse(trimmed));
             case DIMENSION -> dimension(trimmed);
             case NUMBER -> new NumberValue(number(trimmed));
             case FONT_WEIGHT -> fontWeight(trimmed);
             case FONT_FAMILY -> fontFamily(trimmed);
-            case TYPOGRAPHY -> throw new IllegalArgumentException(
-                    "A text style is set member by member: size, weight, line height, letter spacing, family.");
+            case DURATION -> duration(trimmed);
+            case CUBIC_BEZIER -> curve(trimmed);
+            case STROKE_STYLE -> CompositeText.stroke(trimmed);
+            case BORDER -> CompositeText.border(trimmed);
+            case TRANSITION -> CompositeText.transition(trimmed);
+            case SHADOW -> CompositeText.shadow(trimmed);
+            case GRADIENT -> CompositeText.gradient(trimmed);
+            case TYPOGRAPHY -> CompositeText.typography(trimmed);
         };
     }
 
-    /** The same value as text, in the form it was written in. */
+    /** The same value as text, in the form it was written in. Parsing it gives an equal value, save for templates. */
     public static String write(TokenValue value) {
+        if (value instanceof DerivedValue derived) return derived.derivation().toString();
         if (value instanceof ColorValue color) return CssColor.write(color.color());
         if (value instanceof DimensionValue length) return length(length);
         if (value instanceof FluidValue fluid) return fluid(fluid);
         if (value instanceof FontFamilyValue families) return String.join(", ", families.families());
         if (value instanceof FontWeightValue weight) return Integer.toString(weight.weight());
         if (value instanceof NumberValue number) return number(number.number(), 4);
-        if (value instanceof TypographyValue typography) {
-            List<String> members = new ArrayList<>();
-            typography.members().forEach((name, member) -> members.add(write(member)));
-            return String.join(" / ", members);
+        if (value instanceof DurationValue duration) return number(duration.amount(), 4) + duration.unit().css();
+        if (value instanceof CubicBezierValue c)
+            return "cubic-bezier(" + number(c.x1(), 4) + ", " + number(c.y1(), 4) + ", " + number(c.x2(), 4) + ", "
+                    + number(c.y2(), 4) + ")";
+        if (value instanceof CompositeValue composite) return CompositeText.write(composite);
+        if (value instanceof TemplateValue template) return data(template.data());
+        return value instanceof ForeignValue foreign ? data(foreign.data()) : value.toString();
+    }
+
+    private static String data(Object data) {
+        if (data instanceof java.util.Map<?, ?> map) {
+            List<String> items = new ArrayList<>();
+            map.forEach((key, item) -> items.add(key + ": " + data(item)));
+            return "{" + String.join(", ", items) + "}";
         }
-        return value instanceof ForeignValue foreign ? String.valueOf(foreign.data()) : value.toString();
+        if (data instanceof List<?> list) return list.stream().map(ValueText::data).toList().toString();
+        return data instanceof Double number ? number(number, 4) : String.valueOf(data);
+    }
+
+    private static Optional<DerivedValue> derivation(String text) {
+        int open = text.indexOf('(');
+        if (open <= 0 || !text.endsWith(")")) return Optional.empty();
+        Optional<Operation> operation = Operation.find(text.substring(0, open).trim());
+        if (operation.isEmpty()) return Optional.empty();
+        List<String> texts = CompositeText.split(text.substring(open + 1, text.length() - 1), ',');
+        List<String> names = operation.get().parameterNames();
+        if (texts.size() != names.size())
+            throw new IllegalArgumentException("Write " + operation.get().id() + "(" + String.join(", ", names) + ").");
+        java.util.Map<String, TokenValue> arguments = new java.util.LinkedHashMap<>();
+        for (int i = 0; i < names.size(); i++)
+            arguments.put(names.get(i), operation.get().parameter(names.get(i)).parse(texts.get(i)));
+        return Optional.of(new DerivedValue(new Derivation(operation.get(), arguments)));
+    }
+
+    private static DurationValue duration(String text) {
+        Matcher duration = DURATION.matcher(text);
+        if (!duration.matches())
+            throw new IllegalArgumentException("“" + text + "” is not a duration: write a number with ms or s, such as 200ms.");
+        boolean seconds = "s".equalsIgnoreCase(duration.group(2));
+        return new DurationValue(Double.parseDouble(duration.group(1)),
+                seconds ? DurationValue.Unit.S : DurationValue.Unit.MS);
+    }
+
+    /** Source of the keywords: CSS Easing Functions 1, section 2.2. */
+    private static CubicBezierValue curve(String text) {
+        switch (text.toLowerCase(Locale.ROOT)) {
+            case "linear": return new CubicBezierValue(0, 0, 1, 1);
+            case "ease": return new CubicBezierValue(0.25, 0.1, 0.25, 1);
+            case "ease-in": return new CubicBezierValue(0.42, 0, 1, 1);
+            case "ease-out": return new CubicBezierValue(0, 0, 0.58, 1);
+            case "ease-in-out": return new CubicBezierValue(0.42, 0, 0.58, 1);
+            default:
+        }
+        Matcher curve = CURVE.matcher(text);
+        String[] numbers = curve.matches() ? curve.group(1).split(",") : new String[0];
+        if (numbers.length != 4)
+            throw new IllegalArgumentException("“" + text
+                    + "” is not an easing curve: write cubic-bezier(0.2, 0, 0, 1), or ease, ease-in, ease-out, linear.");
+        return new CubicBezierValue(number(numbers[0].trim()), number(numbers[1].trim()), number(numbers[2].trim()),
+                number(numbers[3].trim()));
     }
 
     /** A number with at most so many decimals and no trailing zeros. */

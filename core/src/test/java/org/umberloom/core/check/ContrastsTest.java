@@ -9,7 +9,6 @@ import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Samples;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Surfaces;
@@ -25,7 +24,7 @@ class ContrastsTest {
             Color seed = Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256));
             ThemeDocument theme = Starter.ALL.get(i % Starter.ALL.size()).withSeed(seed).theme("T");
             for (String scheme : new String[] {"light", "dark"})
-                assertThat(Contrasts.findings(Resolver.resolve(theme, theme.defaults().with("scheme", scheme))))
+                assertThat(Contrasts.findings(Resolution.of(theme, theme.defaults().with("scheme", scheme))))
                         .as("seed %s in %s", seed.hex(), scheme).isEmpty();
         }
     }
@@ -34,7 +33,7 @@ class ContrastsTest {
     void aPairThatFailsSaysHowFarAndWhatWouldPass() {
         ThemeDocument theme = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.text"),
                 Alias.to("color.ink.40")).applyTo(Samples.starter()).theme();
-        Resolution resolution = Resolver.resolve(theme, theme.defaults());
+        Resolution resolution = Resolution.of(theme, theme.defaults());
         Finding finding = Contrasts.findings(resolution).get(0);
         assertThat(finding.path()).isEqualTo("surface.page.text");
         assertThat(finding.message()).contains("4.5:1").contains("page surface");
@@ -44,6 +43,6 @@ class ContrastsTest {
     @Test
     void surfacesAreNamedInOrder() {
         ThemeDocument theme = Samples.starter();
-        assertThat(Surfaces.names(Resolver.resolve(theme, theme.defaults()))).containsExactly("page", "tint", "deep");
+        assertThat(Surfaces.names(Resolution.of(theme, theme.defaults()))).containsExactly("page", "tint", "deep");
     }
 }

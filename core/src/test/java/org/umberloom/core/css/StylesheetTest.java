@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
-import org.umberloom.core.theme.Resolver;
+import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Samples;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
@@ -77,8 +77,8 @@ class StylesheetTest {
     void aNewSeedChangesOnlyShadesThatAreUsed() {
         ThemeDocument changed = new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
                 new ColorValue(CssColor.parse("#204080"))).applyTo(THEME).theme();
-        CustomProperties before = CustomProperties.live(Resolver.resolve(THEME, THEME.defaults()));
-        CustomProperties after = CustomProperties.live(Resolver.resolve(changed, changed.defaults()));
+        CustomProperties before = CustomProperties.live(Resolution.of(THEME, THEME.defaults()));
+        CustomProperties after = CustomProperties.live(Resolution.of(changed, changed.defaults()));
         assertThat(after.changedFrom(before)).containsOnlyKeys(CustomProperties.ROOT);
         assertThat(after.changedFrom(before).get(CustomProperties.ROOT).keySet())
                 .isNotEmpty().allMatch(name -> name.startsWith("--color-brand-"));
@@ -88,7 +88,7 @@ class StylesheetTest {
     void aSurfaceRoleThatRefersToAnotherSurfaceKeepsThatSurfacesColor() {
         ThemeDocument theme = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.deep.text"),
                 org.umberloom.core.token.Alias.to("surface.page.heading")).applyTo(THEME).theme();
-        CustomProperties live = CustomProperties.live(Resolver.resolve(theme, theme.defaults()));
+        CustomProperties live = CustomProperties.live(Resolution.of(theme, theme.defaults()));
         assertThat(live.blocks().get("deep")).containsEntry("--surface-text", "var(--color-ink-110)");
     }
 

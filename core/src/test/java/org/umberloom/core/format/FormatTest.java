@@ -10,7 +10,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Resolver;
 import org.umberloom.core.theme.Samples;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
@@ -58,7 +57,7 @@ class FormatTest {
                     "fontFamily": ["Figtree", "sans-serif"], "fontSize": "{gap}", "fontWeight": "bold",
                     "letterSpacing": { "value": 0, "unit": "px" }, "lineHeight": 1.5 } }
                 }""");
-        Resolution resolution = Resolver.resolve(Samples.of(tokens), Samples.of(tokens).defaults());
+        Resolution resolution = Resolution.of(Samples.of(tokens), Samples.of(tokens).defaults());
         assertThat(resolution.findings()).isEmpty();
         assertThat(resolution.value("color.deep", ColorValue.class).orElseThrow().color().alpha()).isEqualTo(0.5);
         assertThat(resolution.value("color.web", ColorValue.class).orElseThrow().color().hex()).isEqualTo("#ff0000");
@@ -86,7 +85,7 @@ class FormatTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "{\"a\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1,0]}}}|a must have three",
+        "{\"a\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1,0]}}}|sample, a: a color must have three",
         "{\"a\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"cmyk\",\"components\":[1,0,0]}}}|known are srgb",
         "{\"a\":{\"$type\":\"dimension\",\"$value\":{\"value\":1,\"unit\":\"em\"}}}|px or rem",
         "{\"a\":{\"$type\":\"fontWeight\",\"$value\":1001}}|1 to 1000",

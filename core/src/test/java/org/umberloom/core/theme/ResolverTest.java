@@ -24,7 +24,7 @@ class ResolverTest {
     private static final ColorValue BLUE = new ColorValue(Color.rgb(0, 0, 255));
 
     private static Resolution resolve(ThemeDocument theme) {
-        return Resolver.resolve(theme, theme.defaults());
+        return Resolution.of(theme, theme.defaults());
     }
 
     @Test
@@ -42,7 +42,7 @@ class ResolverTest {
                 Map.of("scheme", new Modifier("", Map.of("light", Group.EMPTY, "dark", dark), "light")),
                 List.of(ThemeDocument.OrderEntry.set("base"), ThemeDocument.OrderEntry.modifier("scheme")), Map.of());
         assertThat(resolve(theme).value("link", ColorValue.class)).contains(RED);
-        assertThat(Resolver.resolve(theme, theme.defaults().with("scheme", "dark")).value("link", ColorValue.class))
+        assertThat(Resolution.of(theme, theme.defaults().with("scheme", "dark")).value("link", ColorValue.class))
                 .contains(BLUE);
     }
 
@@ -112,7 +112,7 @@ class ResolverTest {
         @Test
         void aMissingContextFallsBackToTheDefaultAndIsReported() {
             ThemeDocument theme = Samples.starter();
-            Resolution resolution = Resolver.resolve(theme, theme.defaults().with("scheme", "dusk"));
+            Resolution resolution = Resolution.of(theme, theme.defaults().with("scheme", "dusk"));
             assertThat(resolution.findings()).extracting(Finding::code).containsExactly("missing-context");
             assertThat(resolution.tokens()).isEqualTo(resolve(theme).tokens());
         }
@@ -123,7 +123,7 @@ class ResolverTest {
         @Test
         void theTraceNamesEveryPlaceAndTheWinner() {
             ThemeDocument theme = Samples.starter();
-            Trace trace = Trace.of(theme, theme.defaults().with("scheme", "dark"), TokenPath.of("surface.page.link"));
+            Trace trace = Trace.of(ThemeGraph.of(theme, theme.defaults().with("scheme", "dark")), TokenPath.of("surface.page.link"));
             assertThat(trace.hops()).extracting(hop -> hop.path().dotted())
                     .containsExactly("surface.page.link", "color.brand.40");
             assertThat(trace.hops().get(0).candidates()).extracting(c -> c.place().toString(), Trace.Candidate::wins)
@@ -135,14 +135,14 @@ class ResolverTest {
         @Test
         void theTraceOfATextStyleFollowsEachMember() {
             ThemeDocument theme = Samples.starter();
-            assertThat(Trace.of(theme, theme.defaults(), TokenPath.of("type.h2")).hops()).extracting(Trace.Hop::member)
+            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("type.h2")).hops()).extracting(Trace.Hop::member)
                     .containsExactly("", "fontFamily", "fontSize", "fontWeight");
         }
 
         @Test
         void aTokenThatNobodySetsHasAnEmptyTrace() {
             ThemeDocument theme = Samples.starter();
-            assertThat(Trace.of(theme, theme.defaults(), TokenPath.of("no.such")).hops()).isEmpty();
+            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("no.such")).hops()).isEmpty();
         }
     }
 }

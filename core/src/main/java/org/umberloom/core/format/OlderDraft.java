@@ -1,0 +1,138 @@
+package org.umberloom.core.format;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.CssColor;
+
+/**
+ * Brings token files of older drafts of the Format Module to the form of 2025.10: fields without {@code $}, colors as
+ * hex text, lengths and times as text. Each kind of change is noted once with where it was met first and how often.
+ */
+final class OlderDraft {
+    private static final Pattern MEASURE = Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))(px|rem|ms|s)");
+    private static final List<String> FIELDS = List.of("value", "type", "description", "extensions");
+    private static final String OWN_REFERENCE_END = ".value}";
+
+    private final Map<String, Note> notes = new LinkedHashMap<>();
+
+    private record Note(String first, int count) {
+    }
+
+    /** The data in today's form; the very same when nothing had to change. */
+    Map<String, Object> modern(Map<String, Object> data) {
+        Object renamed = hasModernValue(data) ? data : withDollars("", data);
+        return Json.object("", converted("", renamed, ""));
+    }
+
+    /** One sentence for each kind of change. */
+    List<String> notes() {
+        return notes.entrySet().stream().map(entry -> entry.getKey() + " (" + (entry.getValue().count == 1
+                ? entry.getValue().first : entry.getValue().count + " times, first in " + entry.getValue().first) + ").").toList();
+    }
+
+    private void note(String what, String path) {
+        notes.merge(what, new Note(path, 1), (old, fresh) -> new Note(old.first, old.count + 1));
+    }
+
+    private static boolean hasModernValue(Object data) {
+        if (!(data instanceof Map<?, ?> map)) return false;
+        return map.containsKey("$value") || map.containsKey("$ref") || map.containsKey("$type") || map.containsKey("$root")
+                || map.values().stream().anyMatch(OlderDraft::hasModernValue);
+    }
+
+    private Object withDollars(String path, Map<?, ?> data) {
+        boolean token = data.containsKey("value") && !isNode(data.get("value"));
+        Map<String, Object> renamed = new LinkedHashMap<>();
+        data.forEach((key, item) -> {
+            String name = (String) key;
+            boolean field = token ? FIELDS.contains(name)
+                    : item instanceof String && (name.equals("type") || name.equals("description"));
+            if (field) renamed.put("$" + name, item);
+            else renamed.put(name, item instanceof Map<?, ?> map && !token ? withDollars(join(path, name), map) : item);
+        });
+        if (token) note("Fields without $ were read as value, type and description of an older draft", path);
+        return renamed;
+    }
+
+    private static boolean isNode(Object data) {
+        return data instanceof Map<?, ?> map && map.containsKey("value") && !map.containsKey("unit");
+    }
+
+    private Object converted(String path, Object data, String inherited) {
+        if (!(data instanceof Map<?, ?> map)) return data;
+        String type = map.get("$type") instanceof String own ? own : inherited;
+        Map<String, Object> changed = new LinkedHashMap<>();
+        map.forEach((key, item) -> {
+            String name = (String) key;
+            if (name.equals("$value")) changed.put(name, value(path, type, item));
+            else changed.put(name, name.startsWith("$") && !name.equals("$root") ? item : converted(join(path, name), item, type));
+        });
+        return changed;
+    }
+
+    private Object value(String path, String type, Object value) {
+        if (value instanceof String text) return text(path, type, text);
+        if (value instanceof List<?> list) {
+            boolean nested = type.equals("shadow") || type.equals("gradient");
+            return nested ? list.stream().map(item -> value(path, type.equals("gradient") ? "stop" : type, item)).toList() : list;
+        }
+        if (!(value instanceof Map<?, ?> map)) return value;
+        Map<String, Object> parts = new LinkedHashMap<>();
+        map.forEach((key, item) -> parts.put((String) key, value(path, partType(type, (String) key), item)));
+        return parts;
+    }
+
+    private static String partType(String type, String part) {
+        if (type.equals("color") || type.equals("dimension") || type.equals("duration")) return "";
+        return switch (part) {
+            case "color" -> "color";
+            case "width", "offsetX", "offsetY", "blur", "spread", "fontSize", "letterSpacing" -> "dimension";
+            case "duration", "delay" -> "duration";
+            default -> "";
+        };
+    }
+
+    private Object text(String path, String type, String text) {
+        if (text.startsWith("{") && text.endsWith(OWN_REFERENCE_END)) {
+            note("References that end in .value were read as references to the token", path);
+            return text.substring(0, text.length() - OWN_REFERENCE_END.length()) + "}";
+        }
+        if (text.startsWith("{")) return text;
+        if (type.equals("color")) return color(path, text);
+        Matcher measure = MEASURE.matcher(text);
+        boolean time = type.equals("duration");
+        if (!(type.equals("dimension") || time) || !measure.matches() || time != measure.group(2).endsWith("s")) return text;
+        note((time ? "Times" : "Lengths") + " written as text were read as value and unit", path);
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("value", Double.parseDouble(measure.group(1)));
+        data.put("unit", measure.group(2));
+        return data;
+    }
+
+    private Object color(String path, String text) {
+        Color color;
+        try {
+            color = CssColor.parse(text);
+        } catch (IllegalArgumentException e) {
+            return text;
+        }
+        note("Colors written as text were read as color space and components", path);
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("colorSpace", color.space().id());
+        data.put("components", List.of(component(color.c1()), component(color.c2()), component(color.c3())));
+        if (color.alpha() != 1) data.put("alpha", color.alpha());
+        return data;
+    }
+
+    private static Object component(double component) {
+        return Double.isNaN(component) ? "none" : component;
+    }
+
+    private static String join(String path, String name) {
+        return path.isEmpty() ? name : path + "." + name;
+    }
+}

@@ -1,0 +1,327 @@
+package org.umberloom.core.theme;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.umberloom.core.token.Group;
+
+/**
+ * Edits of what a theme consists of: sets, modifiers, contexts and the order in which they apply. Every index counts
+ * from 0; −1 in the resolution order means that it is not in it, −1 elsewhere means last.
+ */
+public sealed interface Structure extends Edit {
+    @Override
+    default List<Touch> touches() {
+        return List.of(new Touch(Touch.STRUCTURE, ""));
+    }
+
+    /** Adds a set, at an index among the sets and at one in the resolution order. */
+    record AddSet(String name, ThemeDocument.TokenSet set, int index, int orderIndex) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            if (theme.sets().containsKey(name))
+                throw new IllegalArgumentException("There already is a set “" + name + "”. Choose another name.");
+            checkName(name);
+            return new Applied(theme.withSets(inserted(theme.sets(), name, set, index),
+                    inserted(theme.order(), ThemeDocument.OrderEntry.set(name), orderIndex)), new RemoveSet(name));
+        }
+
+        @Override
+        public String label() {
+            return "add the set " + name;
+        }
+    }
+
+    /** Removes a set with all its tokens. */
+    record RemoveSet(String name) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            ThemeDocument.TokenSet set = theme.sets().get(name);
+            if (set == null) throw new IllegalArgumentException("The theme has no set “" + name + "”.");
+            Map<String, ThemeDocument.TokenSet> sets = new LinkedHashMap<>(theme.sets());
+            sets.remove(name);
+            ThemeDocument.OrderEntry entry = ThemeDocument.OrderEntry.set(name);
+            return new Applied(theme.withSets(sets, removed(theme.order(), entry)),
+                    new AddSet(name, set, indexOf(theme.sets(), name), theme.order().indexOf(entry)));
+        }
+
+        @Override
+        public String label() {
+            return "remove the set " + name;
+        }
+    }
+
+    /** Adds a modifier with its contexts. */
+    record AddModifier(String name, Modifier modifier, int index, int orderIndex) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            if (theme.modifiers().containsKey(name))
+                throw new IllegalArgumentException("There already is a modifier “" + name + "”. Choose another name.");
+            checkName(name);
+            return new Applied(theme.withModifiers(inserted(theme.modifiers(), name, modifier, index),
+                    inserted(theme.order(), ThemeDocument.OrderEntry.modifier(name), orderIndex)), new RemoveModifier(name));
+        }
+
+        @Override
+        public String label() {
+            return "add the modifier " + name;
+        }
+    }
+
+    /** Removes a modifier with all its contexts. */
+    record RemoveModifier(String name) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier modifier = theme.modifier(name);
+            Map<String, Modifier> modifiers = new LinkedHashMap<>(theme.modifiers());
+            modifiers.remove(name);
+            ThemeDocument.OrderEntry entry = ThemeDocument.OrderEntry.modifier(name);
+            return new Applied(theme.withModifiers(modifiers, removed(theme.order(), entry)),
+                    new AddModifier(name, modifier, indexOf(theme.modifiers(), name), theme.order().indexOf(entry)));
+        }
+
+        @Override
+        public String label() {
+            return "remove the modifier " + name;
+        }
+    }
+
+    /** Adds a context to a modifier. */
+    record AddContext(String modifier, String name, Group tokens, int index) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier before = theme.modifier(modifier);
+            if (before.contexts().containsKey(name))
+                throw new IllegalArgumentException("“" + modifier + "” already has a context “" + name + "”. Choose another name.");
+            checkName(name);
+            return new Applied(changed(theme, modifier, before.withContexts(
+                    inserted(before.contexts(), name, tokens, index), before.defaultContext())),
+                    new RemoveContext(modifier, name));
+        }
+
+        @Override
+        public String label() {
+            return "add the context " + modifier + "/" + name;
+        }
+    }
+
+    /** Removes a context; it may not be the last one, nor the default. */
+    record RemoveContext(String modifier, String name) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier before = theme.modifier(modifier);
+            Group tokens = before.contexts().get(name);
+            if (tokens == null)
+                throw new IllegalArgumentException("“" + modifier + "” has no context “" + name + "”.");
+            if (before.defaultContext().equals(name))
+                throw new IllegalArgumentException("“" + name + "” is the default of “" + modifier
+                        + "”, so it cannot be removed. Make another context the default first.");
+            Map<String, Group> contexts = new LinkedHashMap<>(before.contexts());
+            contexts.remove(name);
+            return new Applied(changed(theme, modifier, before.withContexts(contexts, before.defaultContext())),
+                    new AddContext(modifier, name, tokens, indexOf(before.contexts(), name)));
+        }
+
+        @Override
+        public String label() {
+            return "remove the context " + modifier + "/" + name;
+        }
+    }
+
+    /** Makes a context the one that holds when none is chosen. */
+    record SetDefault(String modifier, String context) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier before = theme.modifier(modifier);
+            return new Applied(changed(theme, modifier, before.withContexts(before.contexts(), context)),
+                    new SetDefault(modifier, before.defaultContext()));
+        }
+
+        @Override
+        public String label() {
+            return context + " is the default of " + modifier;
+        }
+    }
+
+    /** Puts sets and modifiers into another resolution order; what is left out no longer applies. */
+    record Reorder(List<ThemeDocument.OrderEntry> order) implements Structure {
+        public Reorder {
+            order = List.copyOf(order);
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return new Applied(theme.withSets(theme.sets(), order), new Reorder(theme.order()));
+        }
+
+        @Override
+        public String label() {
+            return "order " + String.join(", ", order.stream().map(ThemeDocument.OrderEntry::name).toList());
+        }
+    }
+
+    /** Lists the sets, the modifiers or a modifier's contexts in another order. Exactly the names that are there. */
+    record Arrange(String kind, String modifier, List<String> names) implements Structure {
+        static final String SETS = "sets";
+        static final String MODIFIERS = "modifiers";
+        static final String CONTEXTS = "contexts";
+
+        public Arrange {
+            names = List.copyOf(names);
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return switch (kind) {
+                case SETS -> new Applied(theme.withSets(arranged(theme.sets()), theme.order()),
+                        new Arrange(kind, modifier, List.copyOf(theme.sets().keySet())));
+                case MODIFIERS -> new Applied(theme.withModifiers(arranged(theme.modifiers()), theme.order()),
+                        new Arrange(kind, modifier, List.copyOf(theme.modifiers().keySet())));
+                case CONTEXTS -> {
+                    Modifier before = theme.modifier(modifier);
+                    yield new Applied(changed(theme, modifier,
+                            before.withContexts(arranged(before.contexts()), before.defaultContext())),
+                            new Arrange(kind, modifier, List.copyOf(before.contexts().keySet())));
+                }
+                default -> throw new IllegalArgumentException("“" + kind + "” is not sets, modifiers or contexts.");
+            };
+        }
+
+        private <V> Map<String, V> arranged(Map<String, V> before) {
+            if (names.size() != before.size() || !before.keySet().containsAll(names))
+                throw new IllegalArgumentException("The new order must name exactly " + before.keySet() + ".");
+            Map<String, V> arranged = new LinkedHashMap<>();
+            names.forEach(name -> arranged.put(name, before.get(name)));
+            return arranged;
+        }
+
+        @Override
+        public String label() {
+            return "arrange " + String.join(", ", names);
+        }
+    }
+
+    /** Gives a set, a modifier or a context another name. */
+    record Rename(Place place, String modifier, String name) implements Structure {
+        /** @param place the set or context; ignored where a modifier is named */
+        public Rename {
+            if (modifier.isEmpty() && place == null) throw new IllegalArgumentException("nothing to rename");
+        }
+
+        public static Rename modifier(String modifier, String name) {
+            return new Rename(Place.context(modifier, "*"), modifier, name);
+        }
+
+        public static Rename place(Place place, String name) {
+            return new Rename(place, "", name);
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            checkName(name);
+            if (!modifier.isEmpty()) {
+                theme.modifier(modifier);
+                Map<String, Modifier> modifiers = renamed(theme.modifiers(), modifier, name);
+                return new Applied(new ThemeDocument(theme.name(), theme.description(), theme.sets(), modifiers,
+                        renamed(theme.order(), ThemeDocument.OrderEntry.modifier(modifier), ThemeDocument.OrderEntry.modifier(name)),
+                        theme.extensions()), modifier(name, modifier));
+            }
+            theme.at(place);
+            if (place instanceof Place.InSet in)
+                return new Applied(theme.withSets(renamed(theme.sets(), in.set(), name),
+                        renamed(theme.order(), ThemeDocument.OrderEntry.set(in.set()), ThemeDocument.OrderEntry.set(name))),
+                        place(Place.set(name), in.set()));
+            Place.InContext in = (Place.InContext) place;
+            Modifier before = theme.modifier(in.modifier());
+            String standard = before.defaultContext().equals(in.context()) ? name : before.defaultContext();
+            return new Applied(changed(theme, in.modifier(),
+                    before.withContexts(renamed(before.contexts(), in.context(), name), standard)),
+                    place(Place.context(in.modifier(), name), in.context()));
+        }
+
+        @Override
+        public String label() {
+            String from = !modifier.isEmpty() ? modifier : place instanceof Place.InSet in ? in.set()
+                    : ((Place.InContext) place).context();
+            return from + " is now " + name;
+        }
+    }
+
+    /** Says in a sentence what a set or modifier is for. */
+    record Describe(String kind, String name, String text) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            if (kind.equals("modifier")) {
+                Modifier before = theme.modifier(name);
+                return new Applied(changed(theme, name, before.withDescription(text)),
+                        new Describe(kind, name, before.description()));
+            }
+            ThemeDocument.TokenSet before = theme.sets().get(name);
+            if (before == null) throw new IllegalArgumentException("The theme has no set “" + name + "”.");
+            Map<String, ThemeDocument.TokenSet> sets = new LinkedHashMap<>(theme.sets());
+            sets.put(name, new ThemeDocument.TokenSet(text, before.tokens(), before.extensions()));
+            return new Applied(theme.withSets(sets, theme.order()), new Describe(kind, name, before.description()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.STRUCTURE, kind + "." + name + ".description"));
+        }
+
+        @Override
+        public String label() {
+            return "describe " + name;
+        }
+    }
+
+    private static void checkName(String name) {
+        if (name.isBlank() || name.contains("/") || name.contains("#") || name.startsWith("$"))
+            throw new IllegalArgumentException("“" + name
+                    + "” cannot be a name here: names are not empty, do not start with $ and hold neither / nor #.");
+    }
+
+    private static ThemeDocument changed(ThemeDocument theme, String name, Modifier modifier) {
+        Map<String, Modifier> modifiers = new LinkedHashMap<>(theme.modifiers());
+        modifiers.put(name, modifier);
+        return theme.withModifiers(modifiers, theme.order());
+    }
+
+    private static <V> Map<String, V> inserted(Map<String, V> before, String name, V value, int index) {
+        Map<String, V> changed = new LinkedHashMap<>();
+        int at = 0;
+        for (Map.Entry<String, V> entry : before.entrySet()) {
+            if (at++ == index) changed.put(name, value);
+            changed.put(entry.getKey(), entry.getValue());
+        }
+        changed.putIfAbsent(name, value);
+        return changed;
+    }
+
+    private static <V> List<V> inserted(List<V> before, V value, int index) {
+        if (index < 0) return before;
+        List<V> changed = new ArrayList<>(before);
+        changed.add(Math.min(index, changed.size()), value);
+        return changed;
+    }
+
+    private static <V> List<V> removed(List<V> before, V value) {
+        return before.stream().filter(entry -> !entry.equals(value)).toList();
+    }
+
+    private static <V> List<V> renamed(List<V> before, V from, V to) {
+        return before.stream().map(entry -> entry.equals(from) ? to : entry).toList();
+    }
+
+    private static <V> Map<String, V> renamed(Map<String, V> before, String from, String to) {
+        if (!from.equals(to) && before.containsKey(to))
+            throw new IllegalArgumentException("“" + to + "” is there already. Choose another name.");
+        Map<String, V> changed = new LinkedHashMap<>();
+        before.forEach((name, value) -> changed.put(name.equals(from) ? to : name, value));
+        return changed;
+    }
+
+    private static int indexOf(Map<String, ?> map, String name) {
+        return new ArrayList<>(map.keySet()).indexOf(name);
+    }
+}

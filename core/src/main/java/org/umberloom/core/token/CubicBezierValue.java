@@ -1,0 +1,24 @@
+package org.umberloom.core.token;
+
+import java.util.Optional;
+
+/**
+ * An easing curve by its two control points. Source: Format Module 2025.10, cubicBezier.
+ *
+ * @param x1 0 to 1
+ * @param x2 0 to 1
+ */
+public record CubicBezierValue(double x1, double y1, double x2, double y2) implements TokenValue {
+    /** @throws IllegalArgumentException when an x lies outside 0 to 1, or a number is not finite */
+    public CubicBezierValue {
+        if (!(x1 >= 0 && x1 <= 1 && x2 >= 0 && x2 <= 1))
+            throw new IllegalArgumentException("the x of an easing curve’s points must be between 0 and 1");
+        if (!Double.isFinite(y1) || !Double.isFinite(y2))
+            throw new IllegalArgumentException("the y of an easing curve’s points must be finite");
+    }
+
+    @Override
+    public Optional<TokenType> type() {
+        return Optional.of(TokenType.CUBIC_BEZIER);
+    }
+}
