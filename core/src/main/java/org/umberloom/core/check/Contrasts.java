@@ -1,15 +1,22 @@
 package org.umberloom.core.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
+import org.umberloom.core.color.Depth;
+import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.TokenPath;
 
 /** Every declared pair of every surface against the ratio it must reach (WCAG 2.2, 1.4.3 and 1.4.11). */
 public final class Contrasts {
@@ -54,7 +61,22 @@ public final class Contrasts {
                 String.format(Locale.ROOT, "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
                         pair.pair().role(), pair.pair().ground(), Math.floor(pair.ratio() * 100) / 100,
                         pair.pair().surface(), where, pair.pair().needed()),
-                pair.remedy())).toList();
+                pair.remedy(), nearestShade(resolution, pair))).toList();
+    }
+
+    /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */
+    private static List<Finding.Fix> nearestShade(Resolution resolution, Pair.Measured pair) {
+        Resolved role = resolution.find(Surfaces.path(pair.pair().surface(), pair.pair().role())).orElseThrow();
+        if (!(role.written().value() instanceof Alias alias) || alias.target().parent().isEmpty()) return List.of();
+        TokenPath hue = alias.target().parent().get();
+        double now = Depth.of(pair.foreground()).value();
+        return resolution.tokens().values().stream()
+                .filter(token -> token.path().parent().equals(Optional.of(hue)) && token.value() instanceof ColorValue
+                        && !token.path().name().equals(Recipe.HueRamp.SEED))
+                .filter(token -> Contrast.ratio(((ColorValue) token.value()).color(), pair.groundColor()) >= pair.pair().needed())
+                .min(Comparator.comparingDouble(token -> Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
+                .map(token -> new Finding.Fix("Use " + token.path(), new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))))
+                .stream().toList();
     }
 
     private static Optional<Color> color(Resolution resolution, String surface, String role) {

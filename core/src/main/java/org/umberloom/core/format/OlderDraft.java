@@ -3,10 +3,14 @@ package org.umberloom.core.format;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.ValueData;
+import org.umberloom.core.token.ValueText;
 
 /**
  * Brings token files of older drafts of the Format Module to the form of 2025.10: fields without {@code $}, colors as
@@ -15,6 +19,9 @@ import org.umberloom.core.color.CssColor;
 final class OlderDraft {
     private static final Pattern MEASURE = Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))(px|rem|ms|s)");
     private static final List<String> FIELDS = List.of("value", "type", "description", "extensions");
+    private static final Pattern OTHER_HEX = Pattern.compile("#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{8})");
+    /** Types whose values older drafts wrote as text. */
+    private static final Set<String> TEXTUAL = Set.of("color", "dimension", "duration");
     private static final String OWN_REFERENCE_END = ".value}";
 
     private final Map<String, Note> notes = new LinkedHashMap<>();
@@ -52,7 +59,7 @@ final class OlderDraft {
             boolean field = token ? FIELDS.contains(name)
                     : item instanceof String && (name.equals("type") || name.equals("description"));
             if (field) renamed.put("$" + name, item);
-            else renamed.put(name, item instanceof Map<?, ?> map && !token ? withDollars(join(path, name), map) : item);
+            else renamed.put(name, item instanceof Map<?, ?> map ? withDollars(join(path, name), map) : item);
         });
         if (token) note("Fields without $ were read as value, type and description of an older draft", path);
         return renamed;
@@ -63,8 +70,19 @@ final class OlderDraft {
     }
 
     private Object converted(String path, Object data, String inherited) {
-        if (!(data instanceof Map<?, ?> map)) return data;
+        if (!(data instanceof Map<?, ?> read)) return data;
+        Map<?, ?> map = withRoot(path, read);
+        if (map.get("$value") instanceof String text && map.get("$type") instanceof String told && TokenType.byId(told).isEmpty())
+            map = retyped(path, map, told, text);
         String type = map.get("$type") instanceof String own ? own : inherited;
+        if (map.get("$value") instanceof String text && TEXTUAL.contains(type) && !text.startsWith("{")
+                && !isReadable(type, text)) {
+            note("Values that no type of the format can hold were kept as text", path);
+            Map<String, Object> kept = new LinkedHashMap<>();
+            map.forEach((key, item) -> kept.put((String) key, item));
+            kept.put("$type", "text");
+            return kept;
+        }
         Map<String, Object> changed = new LinkedHashMap<>();
         map.forEach((key, item) -> {
             String name = (String) key;
@@ -74,6 +92,42 @@ final class OlderDraft {
         return changed;
     }
 
+    /** A token that also holds tokens becomes a group with a root token. Source: Format Module 2025.10, $root. */
+    private Map<?, ?> withRoot(String path, Map<?, ?> data) {
+        boolean holdsTokens = data.containsKey("$value")
+                && data.entrySet().stream().anyMatch(entry -> !((String) entry.getKey()).startsWith("$") && entry.getValue() instanceof Map);
+        if (!holdsTokens) return data;
+        note("Tokens that hold tokens were read as groups with a $root", path);
+        Map<String, Object> root = new LinkedHashMap<>();
+        Map<String, Object> group = new LinkedHashMap<>();
+        data.forEach((key, item) -> (((String) key).startsWith("$") ? root : group).put((String) key, item));
+        Map<String, Object> both = new LinkedHashMap<>();
+        both.put("$root", root);
+        both.putAll(group);
+        return both;
+    }
+
+    /** Where the format does not know the type, a length, time, color, number or curve is told by how it is written. */
+    private Map<?, ?> retyped(String path, Map<?, ?> data, String told, String text) {
+        for (TokenType type : List.of(TokenType.DIMENSION, TokenType.DURATION, TokenType.COLOR, TokenType.NUMBER, TokenType.CUBIC_BEZIER)) {
+            boolean plainNumber = text.matches("[-+]?[\\d.]+");
+            if (text.startsWith("{") || plainNumber != (type == TokenType.NUMBER)) continue;
+            Object value;
+            try {
+                value = ValueData.write(ValueText.parse(type, text));
+            } catch (IllegalArgumentException e) {
+                continue;
+            }
+            note("Types that the format does not know were told from the value", path);
+            Map<String, Object> changed = new LinkedHashMap<>();
+            data.forEach((key, item) -> changed.put((String) key, item));
+            changed.put("$type", type.id());
+            changed.put("$value", value);
+            return changed;
+        }
+        return data;
+    }
+
     private Object value(String path, String type, Object value) {
         if (value instanceof String text) return text(path, type, text);
         if (value instanceof List<?> list) {
@@ -81,6 +135,13 @@ final class OlderDraft {
             return nested ? list.stream().map(item -> value(path, type.equals("gradient") ? "stop" : type, item)).toList() : list;
         }
         if (!(value instanceof Map<?, ?> map)) return value;
+        if (map.containsKey("colorSpace") && map.get("hex") instanceof String hex && OTHER_HEX.matcher(hex).matches()) {
+            note("Hex fallbacks of 3, 4 or 8 digits were read as six, without alpha", path);
+            Map<String, Object> color = new LinkedHashMap<>();
+            map.forEach((key, item) -> color.put((String) key, item));
+            color.put("hex", hex.length() > 5 ? hex.substring(0, 7) : hex.substring(0, 4).replaceAll("([0-9a-fA-F])", "$1$1"));
+            return color;
+        }
         Map<String, Object> parts = new LinkedHashMap<>();
         map.forEach((key, item) -> parts.put((String) key, value(path, partType(type, (String) key), item)));
         return parts;
@@ -96,6 +157,16 @@ final class OlderDraft {
         };
     }
 
+    private static boolean isReadable(String type, String text) {
+        if (!type.equals("color")) return MEASURE.matcher(text).matches() && type.equals("duration") == text.endsWith("s");
+        try {
+            CssColor.parse(text);
+            return true;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
     private Object text(String path, String type, String text) {
         if (text.startsWith("{") && text.endsWith(OWN_REFERENCE_END)) {
             note("References that end in .value were read as references to the token", path);
@@ -105,7 +176,7 @@ final class OlderDraft {
         if (type.equals("color")) return color(path, text);
         Matcher measure = MEASURE.matcher(text);
         boolean time = type.equals("duration");
-        if (!(type.equals("dimension") || time) || !measure.matches() || time != measure.group(2).endsWith("s")) return text;
+        if (!(type.equals("dimension") || time) || !isReadable(type, text) || !measure.matches()) return text;
         note((time ? "Times" : "Lengths") + " written as text were read as value and unit", path);
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("value", Double.parseDouble(measure.group(1)));
@@ -114,12 +185,8 @@ final class OlderDraft {
     }
 
     private Object color(String path, String text) {
-        Color color;
-        try {
-            color = CssColor.parse(text);
-        } catch (IllegalArgumentException e) {
-            return text;
-        }
+        if (!isReadable("color", text)) return text;
+        Color color = CssColor.parse(text);
         note("Colors written as text were read as color space and components", path);
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("colorSpace", color.space().id());

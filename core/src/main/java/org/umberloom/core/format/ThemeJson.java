@@ -56,7 +56,7 @@ public final class ThemeJson {
 
     /** Only letters that every file system and archive takes. */
     private static String uniqueFile(Map<String, String> files, String name) {
-        String safe = name.replaceAll("[^\\p{Alnum}._-]", "-");
+        String safe = name.replaceAll("[^\\p{Alnum}._-]", "-").replaceAll("^\\.+", "");
         String file = "tokens/" + safe + ".tokens.json";
         for (int i = 2; files.containsKey(file); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";
         return file;

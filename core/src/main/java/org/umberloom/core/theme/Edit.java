@@ -228,7 +228,9 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             Group root = theme.at(place);
             Node node = root.find(path).orElseThrow(() -> missing(path));
             Node changed = node instanceof Token token ? new Token(token.value(), meta) : ((Group) node).withMeta(meta);
-            return new Applied(theme.with(place, root.with(path, changed)), new SetMeta(place, path, node.meta()));
+            boolean typesStay = node.meta().type().equals(meta.type());
+            return new Applied(theme.with(place, root.with(path, changed)),
+                    typesStay ? new SetMeta(place, path, node.meta()) : restore(place, root, path));
         }
 
         @Override
@@ -351,10 +353,10 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         Optional<Node> node = before.find(path);
         if (node.isPresent()) return new Put(place, path, node.get(), before.indexOf(path));
         TokenPath made = path;
-        Optional<TokenPath> parent = Recipes.parent(path);
+        Optional<TokenPath> parent = path.parent();
         while (parent.isPresent() && before.find(parent.get()).isEmpty()) {
             made = parent.get();
-            parent = Recipes.parent(made);
+            parent = made.parent();
         }
         return new Remove(place, made);
     }

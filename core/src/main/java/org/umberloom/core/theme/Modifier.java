@@ -18,7 +18,9 @@ public record Modifier(String description, Map<String, Group> contexts, String d
 
     /** @throws IllegalArgumentException when there is no context, or the default is none of them */
     public Modifier {
-        contexts = Collections.unmodifiableMap(new LinkedHashMap<>(contexts));
+        Map<String, Group> said = new LinkedHashMap<>();
+        contexts.forEach((name, tokens) -> said.put(name, tokens.withTypesSaid()));
+        contexts = Collections.unmodifiableMap(said);
         extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
         if (!contexts.containsKey(defaultContext))
             throw new IllegalArgumentException("The default context “" + defaultContext + "” is not among "

@@ -45,8 +45,8 @@ final class Moving {
     private static Group relocated(Group root, TokenPath from, TokenPath to) {
         Optional<Node> node = root.find(from);
         if (node.isEmpty()) return root;
-        Optional<TokenPath> parent = Recipes.parent(from);
-        boolean sameGroup = parent.equals(Recipes.parent(to));
+        Optional<TokenPath> parent = from.parent();
+        boolean sameGroup = parent.equals(to.parent());
         Node carried = sameGroup ? node.get() : typed(root, from, node.get());
         int index = sameGroup ? root.indexOf(from) : -1;
         Group without = root.without(from);

@@ -50,7 +50,7 @@ public final class Recipes {
 
     /** The group whose recipe computes, or starts from, the token at a path. */
     public static Optional<TokenPath> governing(Group root, TokenPath path) {
-        return parent(path).filter(group -> root.group(group).flatMap(Recipes::of).isPresent());
+        return path.parent().filter(group -> root.group(group).flatMap(Recipes::of).isPresent());
     }
 
     /** The group whose recipe computes the token at a path: not its seed, and not a detached token. */
@@ -61,11 +61,6 @@ public final class Recipes {
 
     private static Map<String, TokenValue> values(Group group) {
         return of(group).map(recipe -> values(group, recipe)).orElse(Map.of());
-    }
-
-    static Optional<TokenPath> parent(TokenPath path) {
-        int dot = path.dotted().lastIndexOf('.');
-        return dot < 0 ? Optional.empty() : Optional.of(TokenPath.of(path.dotted().substring(0, dot)));
     }
 
     private static Group compute(Group group, Recipe recipe) {

@@ -26,6 +26,7 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
     /** A named set of tokens; its {@code $extensions} are kept untouched. */
     public record TokenSet(String description, Group tokens, Map<String, Object> extensions) {
         public TokenSet {
+            tokens = tokens.withTypesSaid();
             extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
         }
 

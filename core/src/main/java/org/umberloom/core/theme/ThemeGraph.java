@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
@@ -127,6 +128,15 @@ public final class ThemeGraph {
         BitSet all = closure(start, uses);
         all.clear(id);
         return all.stream().mapToObj(index::path).toList();
+    }
+
+    /** The tokens that fit, and every token that one of them comes from. */
+    public Set<TokenPath> reachable(Predicate<TokenPath> start) {
+        BitSet roots = new BitSet();
+        for (int id = 0; id < index.size(); id++) if (start.test(index.path(id))) roots.set(id);
+        Set<TokenPath> reached = new LinkedHashSet<>();
+        closure(roots, uses).stream().forEach(id -> reached.add(index.path(id)));
+        return reached;
     }
 
     private static ThemeGraph merged(Layers layers, Combination combination, ThemeGraph before) {

@@ -16,6 +16,8 @@ public final class Group implements Node {
     private final Meta meta;
     /** The flat list where this group was last walked. Losing a race costs a second walk, nothing else. */
     private Flat flat;
+    /** The inherited type for which every token's type is known to be said; null when that was not looked at. */
+    private Optional<TokenType> saidFor;
     /** Whether this group or one below extends another: 0 for not asked yet, 1 for no, 2 for yes. */
     private byte extension;
 
@@ -145,6 +147,36 @@ public final class Group implements Node {
         });
         flat = new Flat(path, inherited, entries);
         return entries;
+    }
+
+    /**
+     * The same tokens, each with a type of its own where its value has another type than the groups around it declare:
+     * so that it can be read again as it is. The very same group where nothing had to be said.
+     */
+    public Group withTypesSaid() {
+        return withTypesSaid(Optional.empty());
+    }
+
+    private Group withTypesSaid(Optional<TokenType> inherited) {
+        if (inherited.equals(saidFor)) return this;
+        Optional<TokenType> type = meta.type().or(() -> inherited);
+        Map<String, Node> said = null;
+        for (Map.Entry<String, Node> child : children.entrySet()) {
+            Node node = child.getValue();
+            Node now = node instanceof Group group ? group.withTypesSaid(type) : saying((Token) node, type);
+            if (now == node) continue;
+            if (said == null) said = new LinkedHashMap<>(children);
+            said.put(child.getKey(), now);
+        }
+        Group result = said == null ? this : new Group(said, meta);
+        result.saidFor = inherited;
+        return result;
+    }
+
+    private static Token saying(Token token, Optional<TokenType> inherited) {
+        Optional<TokenType> own = token.value().type();
+        Optional<TokenType> declared = token.meta().type().or(() -> inherited);
+        return own.isEmpty() || own.equals(declared) ? token : new Token(token.value(), token.meta().withType(own));
     }
 
     /** Whether this group or any below it extends another. */

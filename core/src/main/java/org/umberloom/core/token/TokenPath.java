@@ -1,6 +1,7 @@
 package org.umberloom.core.token;
 
 import java.util.List;
+import java.util.Optional;
 
 /** A token's or group's dotted path, such as {@code color.umber.60}. Source: Format Module 2025.10, names. */
 public record TokenPath(String dotted) implements Comparable<TokenPath> {
@@ -46,6 +47,18 @@ public record TokenPath(String dotted) implements Comparable<TokenPath> {
 
     public TokenPath child(String name) {
         return new TokenPath(dotted + "." + name);
+    }
+
+    /** The group around it; empty at the top. */
+    public Optional<TokenPath> parent() {
+        int dot = dotted.lastIndexOf('.');
+        return dot < 0 ? Optional.empty() : Optional.of(new TokenPath(dotted.substring(0, dot)));
+    }
+
+    /** The first segment. */
+    public String top() {
+        int dot = dotted.indexOf('.');
+        return dot < 0 ? dotted : dotted.substring(0, dot);
     }
 
     /** The last segment. */

@@ -69,8 +69,65 @@ class StylesheetTest {
         ThemeDocument theme = new Edit.SetValue(Place.context("scheme", "dark"), TokenPath.of("shape.radius"),
                 DimensionValue.px(9)).applyTo(THEME).theme();
         String css = Stylesheet.compile(theme, Usage.ALL, List.of());
-        assertThat(css).contains("@media (prefers-color-scheme: dark) {\n:root:not([data-scheme=\"light\"]) {\n"
+        assertThat(css).contains("@media (prefers-color-scheme: dark) {\n:root:not([data-scheme]) {\n"
                 + "  --shape-radius: 9px;\n}\n}").contains(":root[data-scheme=\"dark\"] {\n  --shape-radius: 9px;\n}");
+    }
+
+    /** The value of a root property as the cascade gives it: highest count of attributes, then latest. */
+    private static String cascaded(String css, String property, java.util.Map<String, String> attributes) {
+        Matcher block = Pattern.compile("(?m)^(:root[^{]*) \\{\\n([^}]*)}").matcher(css);
+        String value = null;
+        int best = -1;
+        while (block.find()) {
+            String selector = block.group(1);
+            if (selector.contains("[data-surface") || selector.contains(":not")) continue;
+            Matcher condition = Pattern.compile("\\[data-(\\w+)=\"(\\w+)\"]").matcher(selector);
+            int count = 0;
+            boolean matches = true;
+            while (condition.find()) {
+                count++;
+                matches &= condition.group(2).equals(attributes.get(condition.group(1)));
+            }
+            Matcher declaration = Pattern.compile("(?m)^  " + property + ": (.*);$").matcher(block.group(2));
+            if (!matches || count < best || !declaration.find()) continue;
+            best = count;
+            value = declaration.group(1);
+        }
+        return value;
+    }
+
+    private static ThemeDocument withLooks() {
+        java.util.Map<String, org.umberloom.core.token.Group> looks = new java.util.LinkedHashMap<>();
+        looks.put("passage", org.umberloom.core.token.Group.EMPTY);
+        looks.put("freight", org.umberloom.core.token.Group.EMPTY);
+        Place freight = Place.context("look", "freight");
+        Place dark = Place.context("scheme", "dark");
+        Place compact = Place.context("density", "compact");
+        return new Edit.Batch("", List.of(
+                new org.umberloom.core.theme.Structure.AddModifier("look", new org.umberloom.core.theme.Modifier("", looks, "passage"), 0, 2),
+                new org.umberloom.core.theme.Structure.AddModifier("density", new org.umberloom.core.theme.Modifier("",
+                        java.util.Map.of("roomy", org.umberloom.core.token.Group.EMPTY, "compact", org.umberloom.core.token.Group.EMPTY), "roomy"), -1, 4),
+                new Edit.SetValue(freight, TokenPath.of("surface.page.link"), org.umberloom.core.token.Alias.to("color.brand.90")),
+                new Edit.SetValue(freight, TokenPath.of("shape.radius"), DimensionValue.px(0)),
+                new Edit.SetValue(dark, TokenPath.of("shape.radius"), DimensionValue.px(9)),
+                new Edit.SetValue(compact, TokenPath.of("shape.line"), DimensionValue.px(3)),
+                new Edit.SetValue(compact, TokenPath.of("shape.radius"), DimensionValue.px(1)))).applyTo(THEME).theme();
+    }
+
+    /** The cascade of the stylesheet gives, for every combination, what the resolver gives for it. */
+    @Test
+    void everyCombinationOfModifiersComesOutOfTheCascade() {
+        ThemeDocument theme = withLooks();
+        String css = Stylesheet.compile(theme, Usage.ALL, List.of());
+        assertThat(theme.combinations(100)).hasSize(8);
+        for (org.umberloom.core.theme.Combination combination : theme.combinations(100)) {
+            Resolution resolution = Resolution.of(theme, combination);
+            for (String role : List.of("shape.radius", "shape.line"))
+                assertThat(cascaded(css, CustomProperties.nameOf(role), combination.contexts())).as("%s in %s", role, combination.key())
+                        .isEqualTo(CssText.of(resolution.find(role).orElseThrow().value()));
+        }
+        assertThat(cascaded(css, "--surface-link", java.util.Map.of("look", "freight", "scheme", "light", "density", "roomy")))
+                .isEqualTo("light-dark(var(--color-brand-90), var(--color-brand-40))");
     }
 
     @Test

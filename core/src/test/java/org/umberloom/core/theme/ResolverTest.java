@@ -90,9 +90,11 @@ class ResolverTest {
 
         @Test
         void aTokenThatSaysAnotherTypeThanItsValueIsReported() {
-            Group tokens = sound.with(TokenPath.of("wrong"),
-                    new Token(new NumberValue(2), Meta.typed(TokenType.COLOR)));
-            assertThat(only(tokens).code()).isEqualTo("type-mismatch");
+            Group tokens = Samples.with(sound, "two", new NumberValue(2)).with(TokenPath.of("wrong"),
+                    new Token(Alias.to("two"), Meta.typed(TokenType.COLOR)));
+            Finding finding = only(tokens);
+            assertThat(finding.code()).isEqualTo("type-mismatch");
+            assertThat(finding.fixes()).extracting(Finding.Fix::label).containsExactly("Say it is a number");
         }
 
         @Test

@@ -1,0 +1,184 @@
+package org.umberloom.core.css;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.ThemeDocument;
+
+/**
+ * The custom properties of every combination as blocks of a stylesheet. The first block holds everything at its default;
+ * each further combination writes only what the blocks before it would get wrong, so that the cascade gives in every
+ * combination what the resolver gives. Light and dark are one block, by {@code light-dark()}.
+ */
+final class TokenBlocks {
+    /** A theme with more combinations writes only those where at most two modifiers leave their default. */
+    private static final int MOST_COMBINATIONS = 256;
+    private static final int FEW_LEAVING = 2;
+
+    /** A block that was written: under which contexts it holds, and its properties by surface. */
+    private record Written(Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> blocks) {
+        boolean holds(Map<String, String> contexts, boolean inTheDark) {
+            return contexts.entrySet().containsAll(conditions.entrySet()) && (inTheDark || !dark);
+        }
+
+        int weight() {
+            return conditions.size() + (dark ? 1 : 0);
+        }
+    }
+
+    private final List<Written> written = new ArrayList<>();
+    private final ThemeDocument theme;
+    private final Collection<String> roles;
+    private final boolean pairs;
+
+    private TokenBlocks(ThemeDocument theme, Collection<String> roles) {
+        this.theme = theme;
+        this.roles = roles;
+        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
+        pairs = scheme != null && scheme.contexts().keySet().containsAll(Set.of(Modifier.LIGHT, Modifier.DARK));
+    }
+
+    static String of(ThemeDocument theme, Collection<String> roles, Usage usage) {
+        return new TokenBlocks(theme, roles).write(usage);
+    }
+
+    private String write(Usage usage) {
+        List<String> surfaces = Stylesheet.furtherSurfaces(Resolution.of(theme, theme.defaults()), usage);
+        for (Map<String, String> leaving : choices()) add(leaving, surfaces);
+        StringBuilder css = new StringBuilder();
+        for (Written block : written) {
+            String conditions = conditions(block.conditions);
+            if (!block.dark) {
+                css.append(text(":root" + conditions, block.blocks));
+                continue;
+            }
+            String inside = text(":root:not([" + Stylesheet.attribute(Modifier.SCHEME) + "])" + conditions, block.blocks);
+            css.append("@media (prefers-color-scheme: dark) {\n").append(inside).append("}\n");
+            css.append(text(":root[" + Stylesheet.attribute(Modifier.SCHEME) + "=\"" + Modifier.DARK + "\"]" + conditions, block.blocks));
+        }
+        return css.toString();
+    }
+
+    /** For each combination the contexts that leave their default, the fewest first; light and dark count as one. */
+    private List<Map<String, String>> choices() {
+        List<Map<String, String>> choices = new ArrayList<>(List.of(Map.of()));
+        boolean all = theme.combinationCount() <= MOST_COMBINATIONS;
+        theme.modifiers().forEach((name, modifier) -> {
+            List<Map<String, String>> more = new ArrayList<>();
+            for (String context : modifier.contexts().keySet()) {
+                boolean paired = pairs && name.equals(Modifier.SCHEME)
+                        && (context.equals(Modifier.LIGHT) || context.equals(Modifier.DARK));
+                if (paired || context.equals(modifier.defaultContext())) continue;
+                for (Map<String, String> choice : choices) {
+                    if (!all && choice.size() == FEW_LEAVING) continue;
+                    Map<String, String> leaving = new LinkedHashMap<>(choice);
+                    leaving.put(name, context);
+                    more.add(leaving);
+                }
+            }
+            choices.addAll(more);
+        });
+        choices.sort(Comparator.comparingInt(Map::size));
+        return choices;
+    }
+
+    private void add(Map<String, String> leaving, List<String> surfaces) {
+        Combination combination = theme.defaults();
+        for (Map.Entry<String, String> entry : leaving.entrySet()) combination = combination.with(entry.getKey(), entry.getValue());
+        boolean paired = pairs && !leaving.containsKey(Modifier.SCHEME);
+        Map<String, Map<String, String>> light = properties(paired ? combination.with(Modifier.SCHEME, Modifier.LIGHT) : combination, surfaces);
+        Map<String, Map<String, String>> dark = paired ? properties(combination.with(Modifier.SCHEME, Modifier.DARK), surfaces) : Map.of();
+        if (paired) pairColors(light, dark);
+        emit(leaving, false, light);
+        if (!paired) return;
+        Map<String, Map<String, String>> inTheDark = copy(light);
+        dark.forEach((block, properties) -> inTheDark.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
+        emit(leaving, true, inTheDark);
+    }
+
+    private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
+        return copy(CustomProperties.of(Resolution.of(theme, combination), roles, surfaces).blocks());
+    }
+
+    /** Writes what the cascade so far would get wrong. */
+    private void emit(Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
+        Map<String, Map<String, String>> missing = new LinkedHashMap<>();
+        wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
+            if (!value.equals(cascaded(conditions, dark, block, name)))
+                missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
+        }));
+        if (!missing.isEmpty()) written.add(new Written(conditions, dark, missing));
+    }
+
+    private String cascaded(Map<String, String> contexts, boolean dark, String block, String name) {
+        String value = null;
+        int best = -1;
+        for (Written candidate : written) {
+            if (candidate.weight() < best || !candidate.holds(contexts, dark)) continue;
+            String own = candidate.blocks.getOrDefault(block, Map.of()).get(name);
+            if (own == null) continue;
+            value = own;
+            best = candidate.weight();
+        }
+        return value;
+    }
+
+    /** Moves colors that differ in the dark into the light blocks, as one value for both schemes. */
+    private static void pairColors(Map<String, Map<String, String>> light, Map<String, Map<String, String>> dark) {
+        dark.forEach((block, properties) -> properties.entrySet().removeIf(property -> {
+            String value = light.getOrDefault(block, Map.of()).get(property.getKey());
+            if (property.getValue().equals(value)) return true;
+            if (value == null) {
+                if (isColor(property.getValue(), light, dark)) {
+                    light.get(CustomProperties.ROOT).putIfAbsent(property.getKey(), property.getValue());
+                    return true;
+                }
+                return false;
+            }
+            if (!isColor(value, light, dark)) return false;
+            light.get(block).put(property.getKey(), "light-dark(" + value + ", " + property.getValue() + ")");
+            return true;
+        }));
+    }
+
+    private static boolean isColor(String value, Map<String, Map<String, String>> light, Map<String, Map<String, String>> dark) {
+        if (value.startsWith("#") || value.startsWith("light-dark(")) return true;
+        if (!value.startsWith("var(")) return false;
+        String name = value.substring(4, value.length() - 1);
+        String target = light.get(CustomProperties.ROOT).get(name);
+        if (target == null) target = dark.getOrDefault(CustomProperties.ROOT, Map.of()).get(name);
+        return target != null && isColor(target, light, dark);
+    }
+
+    private static Map<String, Map<String, String>> copy(Map<String, Map<String, String>> blocks) {
+        Map<String, Map<String, String>> copy = new LinkedHashMap<>();
+        blocks.forEach((block, properties) -> copy.put(block, new LinkedHashMap<>(properties)));
+        return copy;
+    }
+
+    private static String conditions(Map<String, String> contexts) {
+        StringBuilder selector = new StringBuilder();
+        contexts.forEach((modifier, context) -> selector.append('[').append(Stylesheet.attribute(modifier)).append("=\"")
+                .append(context.replace("\\", "\\\\").replace("\"", "\\\"")).append("\"]"));
+        return selector.toString();
+    }
+
+    private static String text(String root, Map<String, Map<String, String>> blocks) {
+        StringBuilder css = new StringBuilder();
+        blocks.forEach((block, properties) -> {
+            if (properties.isEmpty()) return;
+            String section = "[data-surface=\"" + block + "\"]";
+            css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section).append(" {\n");
+            properties.forEach((name, value) -> css.append("  ").append(name).append(": ").append(value).append(";\n"));
+            css.append("}\n");
+        });
+        return css.toString();
+    }
+}
