@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.css.FontFace;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.TypographyValue;
 
 /** Shipped families as font faces. */
 @Component
 public class FontFaces {
+    private static final int MOST_COMBINATIONS = 64;
     private static final String SERVED_AT = "/fonts/";
 
     private final FontCatalog catalog;
@@ -30,14 +33,14 @@ public class FontFaces {
         return familiesOf(theme).stream().map(family -> face(family, folder)).toList();
     }
 
-    /** The shipped families that the text styles of a theme use. */
+    /** The shipped families that the text styles of a theme use, in any combination. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
-        Resolution.of(theme, theme.defaults()).tokens().values().forEach(token -> {
-            if (token.value() instanceof TypographyValue style
-                    && style.fontFamily() instanceof org.umberloom.core.token.FontFamilyValue families)
-                families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
-        });
+        for (Combination combination : theme.combinations(MOST_COMBINATIONS))
+            Resolution.of(theme, combination).tokens().values().forEach(token -> {
+                if (token.value() instanceof TypographyValue style && style.fontFamily() instanceof FontFamilyValue families)
+                    families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
+            });
         return List.copyOf(used);
     }
 

@@ -62,7 +62,7 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     }
 
     public static ColorView of(Combos combos) {
-        return new ColorView(hues(combos.theme(), Map.of()), surfaces(combos));
+        return new ColorView(hues(combos.theme(), combos.applying(), Map.of()), surfaces(combos));
     }
 
     /** The same for a theme that was edited; hues whose group is still the same are taken over as they are. */
@@ -70,22 +70,25 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
         Map<Group, HueView> unchanged = new IdentityHashMap<>();
         Map<String, HueView> byPlace = new LinkedHashMap<>();
         known.hues.forEach(hue -> byPlace.put(hue.place + " " + hue.path, hue));
-        before.sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
-            HueView hue = byPlace.get(Place.set(name) + " " + path);
-            if (hue != null) unchanged.put(group, hue);
-        }));
-        return new ColorView(hues(combos.theme(), unchanged), surfaces(combos));
+        for (Place place : before.places())
+            before.at(place).forEachGroup((path, group) -> {
+                HueView hue = byPlace.get(place + " " + path);
+                if (hue != null) unchanged.put(group, hue);
+            });
+        return new ColorView(hues(combos.theme(), combos.applying(), unchanged), surfaces(combos));
     }
 
-    private static List<HueView> hues(ThemeDocument theme, Map<Group, HueView> unchanged) {
-        List<HueView> hues = new ArrayList<>();
-        theme.sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
-            HueView known = unchanged.get(group);
-            if (known != null) hues.add(known);
-            else if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
-                hues.add(hue(Place.set(name), path, group, ramp));
-        }));
-        return hues;
+    /** A context of the working combination that grows a hue itself shows in place of the set's. */
+    private static List<HueView> hues(ThemeDocument theme, List<Place> applying, Map<Group, HueView> unchanged) {
+        Map<TokenPath, HueView> hues = new LinkedHashMap<>();
+        for (Place place : applying)
+            theme.at(place).forEachGroup((path, group) -> {
+                HueView known = unchanged.get(group);
+                if (known != null) hues.put(path, known);
+                else if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
+                    hues.put(path, hue(place, path, group, ramp));
+            });
+        return List.copyOf(hues.values());
     }
 
     private static HueView hue(Place place, TokenPath path, Group group, Recipe.HueRamp ramp) {

@@ -20,9 +20,6 @@ import org.umberloom.app.account.AccountService;
 @RestController
 @RequestMapping("/api")
 class KitController {
-    record Imported(long id) {
-    }
-
     record FileText(String name, String text) {
     }
 
@@ -53,8 +50,8 @@ class KitController {
     }
 
     @PostMapping(value = "/kits", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Imported take(@RequestPart MultipartFile file, Principal principal) throws IOException {
+    KitService.Imported take(@RequestPart MultipartFile file, Principal principal) throws IOException {
         String name = file.getOriginalFilename() == null ? "a file" : file.getOriginalFilename();
-        return new Imported(kits.take(name, file.getBytes(), accounts.get(principal.getName())));
+        return kits.take(name, file.getBytes(), accounts.get(principal.getName()));
     }
 }

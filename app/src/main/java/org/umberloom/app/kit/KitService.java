@@ -21,7 +21,6 @@ import org.umberloom.core.format.FormatException;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
-import org.umberloom.core.theme.ThemeDocument;
 
 /** Kits: what goes in, the archive, and the way back. */
 @Service
@@ -34,6 +33,10 @@ class KitService {
     }
 
     record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {
+    }
+
+    /** @param notes a sentence for each kind of thing that was converted while it was read */
+    record Imported(long id, List<String> notes) {
     }
 
     private final DraftService drafts;
@@ -76,23 +79,24 @@ class KitService {
         return (name.isEmpty() ? "theme" : name) + ".kit.zip";
     }
 
-    /** Reads a kit archive or a resolver document and keeps it as a new theme. */
-    long take(String fileName, byte[] content, Account by) {
-        return drafts.create(theme(fileName, content), "imported from " + fileName, by);
+    /** Reads a kit archive, a resolver document or a token file, and keeps it as a new theme. */
+    Imported take(String fileName, byte[] content, Account by) {
+        ThemeJson.Reading reading = theme(fileName, content);
+        return new Imported(drafts.create(reading.theme(), "imported from " + fileName, by), reading.notes());
     }
 
     /** Every refusal ends with what became of the file. */
-    private static ThemeDocument theme(String fileName, byte[] content) {
+    private static ThemeJson.Reading theme(String fileName, byte[] content) {
         try {
             boolean archive = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1];
-            return archive ? KitManifest.theme(KitArchive.read(content)) : document(fileName, content);
+            return archive ? KitManifest.reading(KitArchive.read(content)) : document(fileName, content);
         } catch (FormatException e) {
             if (e.getMessage().contains(KEPT)) throw e;
             throw new FormatException(e.getMessage() + " " + KEPT, e);
         }
     }
 
-    private static ThemeDocument document(String fileName, byte[] content) {
+    private static ThemeJson.Reading document(String fileName, byte[] content) {
         String text;
         try {
             text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();
@@ -100,7 +104,10 @@ class KitService {
             throw new IllegalArgumentException("“" + fileName + "” is neither a kit archive nor a text file, or it is "
                     + "damaged. " + KEPT + " Export it again, or choose another file.", e);
         }
-        return ThemeJson.readInline(text);
+        return ThemeJson.reading(fileName, text, file -> {
+            throw new FormatException("“" + fileName + "” refers to the file “" + file
+                    + "”, which was not given with it; put both into one ZIP archive.");
+        });
     }
 
     private List<Site> shown(String site) {

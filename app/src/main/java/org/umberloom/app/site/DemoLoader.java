@@ -26,6 +26,9 @@ import tools.jackson.databind.json.JsonMapper;
 class DemoLoader implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
 
+    /** A second lead, so that two people can work on one draft. */
+    private static final String SECOND_EMAIL = "ivo@ternpassage.example";
+
     private final AccountService accounts;
     private final DraftService drafts;
     private final SiteService sites;
@@ -52,7 +55,10 @@ class DemoLoader implements ApplicationRunner {
     public void run(ApplicationArguments arguments) throws IOException {
         if (!accounts.isEmpty() || password.isEmpty()) return;
         accounts.add(email, "Maren Oake", password, "lead");
-        if (!demo.isEmpty()) load(Path.of(demo), accounts.get(email));
+        if (!demo.isEmpty()) {
+            accounts.add(SECOND_EMAIL, "Ivo Sandell", password, "lead");
+            load(Path.of(demo), accounts.get(email));
+        }
     }
 
     private void load(Path folder, Account lead) throws IOException {

@@ -14,14 +14,18 @@ import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.theme.Combination;
 
 /**
- * The pages in the bays, dressed in a theme's draft. The scheme is a part of the address, so that links between pages
- * keep it.
+ * The pages in the bays, dressed in a theme's draft. State and combination are a part of the address, so that links between
+ * pages keep them: {@code draft} or the number of a revision, and {@code scheme=dark,look=freight} or {@code default}.
  */
 @RestController
-@RequestMapping("/preview/{theme}/{scheme}/{site}")
+@RequestMapping("/preview/{theme}/{state}/{combo}/{site}")
 class PreviewController {
+    private static final String DRAFT = "draft";
+    private static final String DEFAULT = "default";
+
     private final SiteService sites;
     private final DraftService drafts;
     private final FontFaces fonts;
@@ -33,18 +37,20 @@ class PreviewController {
     }
 
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
-    ResponseEntity<String> page(@PathVariable String scheme, @PathVariable String site, @PathVariable String page) {
+    ResponseEntity<String> page(@PathVariable String combo, @PathVariable String site, @PathVariable String page) {
         Document document = Jsoup.parse(sites.page(site, page).html());
         document.outputSettings().prettyPrint(false);
-        document.selectFirst("html").attr("data-scheme", scheme);
+        if (!combo.equals(DEFAULT)) Combination.parse(combo).contexts().forEach((modifier, context) ->
+                document.selectFirst("html").attr(Stylesheet.attribute(modifier), context));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
-    ResponseEntity<String> stylesheet(@PathVariable long theme) {
-        Draft draft = drafts.newest(theme);
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + draft.revision())
-                .body(Stylesheet.compile(draft.theme(), Usage.ALL, fonts.all()));
+    ResponseEntity<String> stylesheet(@PathVariable long theme, @PathVariable String state) {
+        Draft newest = drafts.newest(theme);
+        int revision = state.equals(DRAFT) ? newest.revision() : Integer.parseInt(state);
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision)
+                .body(Stylesheet.compile(drafts.stateAt(theme, revision), Usage.ALL, fonts.all()));
     }
 
     @GetMapping("/pictures/{name}")

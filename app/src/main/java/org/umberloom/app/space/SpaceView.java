@@ -34,11 +34,11 @@ public record SpaceView(List<SpaceScaleView> scales, List<LengthView> gaps, List
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
         List<SpaceScaleView> scales = new ArrayList<>();
-        combos.theme().sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
+        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
             if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
-                scales.add(new SpaceScaleView(path.dotted(), Place.set(name).toString(), steps.scale().base(),
+                scales.add(new SpaceScaleView(path.dotted(), place.toString(), steps.scale().base(),
                         steps.scale().factors(), below(standard, path.dotted())));
-        }));
+        });
         return new SpaceView(scales, below(standard, "gap"), below(standard, "shape"), below(standard, "width"),
                 ruler(standard));
     }

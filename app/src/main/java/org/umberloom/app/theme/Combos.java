@@ -1,35 +1,88 @@
 package org.umberloom.app.theme;
 
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.theme.ThemeGraph;
 
-/** The combinations a bench shows: one for each scheme, everything else at its default. Keyed by the scheme's name. */
-public record Combos(Map<String, Resolution> byScheme, ThemeDocument theme) {
+/**
+ * The combinations that a bench looks at.
+ *
+ * @param working  the one that the instruments show
+ * @param byScheme the working combination in every scheme, by the scheme's name
+ * @param live     those that the bays show, by their key
+ */
+public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
+                     Map<String, Resolution> live) {
+    private static final int MOST_LIVE = 8;
+
+    /** Everything at its default, each scheme in a bay. */
     public static Combos of(ThemeDocument theme) {
-        Map<String, Resolution> combos = new LinkedHashMap<>();
-        Combination defaults = theme.defaults();
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        if (scheme == null) combos.put(Modifier.LIGHT, Resolution.of(theme, defaults));
-        else scheme.contexts().keySet().forEach(context ->
-                combos.put(context, Resolution.of(theme, defaults.with(Modifier.SCHEME, context))));
-        return new Combos(combos, theme);
+        return of(theme, theme.defaults(), List.of(), combination -> ThemeGraph.of(theme, combination));
     }
 
-    /** Everything at its default. */
+    /**
+     * @param bays   combinations of the bays; every scheme of the working one where none is given
+     * @param graphs the graph of a combination, from wherever it is at hand
+     */
+    public static Combos of(ThemeDocument theme, Combination wanted, Collection<Combination> bays,
+                            Function<Combination, ThemeGraph> graphs) {
+        Map<Combination, Resolution> known = new LinkedHashMap<>();
+        Function<Combination, Resolution> resolve = combination ->
+                known.computeIfAbsent(combination, key -> graphs.apply(key).resolution());
+        Combination working = wanted.completedFor(theme);
+        Map<String, Resolution> byScheme = new LinkedHashMap<>();
+        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
+        if (scheme == null) byScheme.put(Modifier.LIGHT, resolve.apply(working));
+        else for (String context : scheme.contexts().keySet())
+            byScheme.put(context, resolve.apply(working.with(Modifier.SCHEME, context)));
+        Map<String, Resolution> live = new LinkedHashMap<>();
+        for (Combination bay : bays)
+            if (live.size() < MOST_LIVE) live.put(bay.key(), resolve.apply(bay.completedFor(theme)));
+        if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
+        return new Combos(theme, working, byScheme, live);
+    }
+
+    /** The working combination itself. */
     public Resolution standard() {
         Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        return byScheme.get(scheme == null ? Modifier.LIGHT : scheme.defaultContext());
+        Resolution chosen = byScheme.get(scheme == null ? Modifier.LIGHT : working.contexts().get(Modifier.SCHEME));
+        return chosen != null ? chosen : byScheme.values().iterator().next();
     }
 
-    /** Where a change made while looking at a scheme is written: its own context, or where the default has it. */
+    /** The places that have a say in the working combination, in resolution order. */
+    public List<Place> applying() {
+        return theme.order().stream().map(entry -> entry.modifier()
+                ? Place.context(entry.name(), context(entry.name())) : Place.set(entry.name())).toList();
+    }
+
+    private String context(String modifier) {
+        Modifier known = theme.modifiers().get(modifier);
+        String chosen = working.contexts().get(modifier);
+        return known.contexts().containsKey(chosen) ? chosen : known.defaultContext();
+    }
+
+    /**
+     * Where a change made while looking at a scheme is written: the scheme's own context, unless something that applies
+     * later holds the value; in the default scheme where it stands now.
+     */
     public Place editPlace(String scheme, String path) {
         Modifier modifier = theme.modifiers().get(Modifier.SCHEME);
-        if (modifier != null && !scheme.equals(modifier.defaultContext())) return Place.context(Modifier.SCHEME, scheme);
-        return standard().find(path).orElseThrow().winner();
+        Resolution seen = byScheme.getOrDefault(scheme, standard());
+        Place winner = seen.find(path).orElseThrow().winner();
+        if (modifier == null || scheme.equals(modifier.defaultContext())) return winner;
+        return order(winner) > order(Place.context(Modifier.SCHEME, scheme)) ? winner : Place.context(Modifier.SCHEME, scheme);
+    }
+
+    private int order(Place place) {
+        return theme.order().indexOf(place instanceof Place.InSet in ? ThemeDocument.OrderEntry.set(in.set())
+                : ThemeDocument.OrderEntry.modifier(((Place.InContext) place).modifier()));
     }
 }

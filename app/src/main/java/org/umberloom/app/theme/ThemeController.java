@@ -3,6 +3,7 @@ package org.umberloom.app.theme;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
@@ -17,14 +18,16 @@ import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.core.css.BaseLayer;
 import org.umberloom.core.theme.Starter;
-import org.umberloom.core.theme.Trace;
-import org.umberloom.core.token.ValueText;
 
-/** Themes: the library, the bench, edits and their history. */
+/** Themes: the library, the bench, probes and edits. */
 @RestController
 @RequestMapping("/api")
 class ThemeController {
     record NewThemeRequest(@NotBlank @Size(max = 200) String name, @NotBlank String starter, String seed) {
+    }
+
+    /** The combinations that the instruments and the bays show. */
+    record LookingRequest(@NotNull String combo, @NotNull List<String> bays) {
     }
 
     record Created(long id) {
@@ -32,18 +35,6 @@ class ThemeController {
 
     record StarterView(String id, String name, String description, String seed, List<String> families,
                        ThemeViews.Weave weave) {
-    }
-
-    record HistoryView(int number, String kind, String label, String person, String at) {
-    }
-
-    record CandidateView(String place, String written, boolean wins) {
-    }
-
-    record HopView(String path, String member, String recipe, List<CandidateView> candidates) {
-    }
-
-    record TraceView(String path, List<HopView> hops) {
     }
 
     private final ThemeService themes;
@@ -73,8 +64,13 @@ class ThemeController {
     }
 
     @GetMapping("/themes/{id}")
-    ThemeViews.Bench bench(@PathVariable long id) {
-        return themes.bench(id);
+    ThemeViews.Bench bench(@PathVariable long id, @RequestParam(defaultValue = "") String combo,
+                           @RequestParam(defaultValue = "") List<String> bay) {
+        return themes.bench(id, looking(combo, bay));
+    }
+
+    private static ThemeService.Looking looking(String combo, List<String> bays) {
+        return new ThemeService.Looking(combo, List.copyOf(bays));
     }
 
     @PostMapping("/themes/{id}/probe")
@@ -91,27 +87,13 @@ class ThemeController {
     }
 
     @PostMapping("/themes/{id}/undo")
-    ThemeViews.Bench undo(@PathVariable long id, Principal principal) {
-        return themes.undo(id, accounts.get(principal.getName()));
+    ThemeViews.Bench undo(@PathVariable long id, @Valid @RequestBody LookingRequest looking, Principal principal) {
+        return themes.undo(id, looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
     }
 
     @PostMapping("/themes/{id}/redo")
-    ThemeViews.Bench redo(@PathVariable long id, Principal principal) {
-        return themes.redo(id, accounts.get(principal.getName()));
-    }
-
-    @GetMapping("/themes/{id}/history")
-    List<HistoryView> history(@PathVariable long id) {
-        return themes.history(id).stream().map(row -> new HistoryView(row.number(), row.kind(), row.label(), row.person(),
-                row.madeAt() + "Z")).toList();
-    }
-
-    @GetMapping("/themes/{id}/trace")
-    TraceView trace(@PathVariable long id, @RequestParam String scheme, @RequestParam String path) {
-        Trace trace = themes.trace(id, scheme, path);
-        return new TraceView(path, trace.hops().stream().map(hop -> new HopView(hop.path().dotted(), hop.member(),
-                hop.recipe(), hop.candidates().stream().map(candidate -> new CandidateView(candidate.place().toString(),
-                        ValueText.write(candidate.written()), candidate.wins())).toList())).toList());
+    ThemeViews.Bench redo(@PathVariable long id, @Valid @RequestBody LookingRequest looking, Principal principal) {
+        return themes.redo(id, looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
     }
 
     /** Which roles govern each element of plain HTML, by element and by color, type, space and width. */

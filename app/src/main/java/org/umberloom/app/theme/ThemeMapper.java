@@ -3,6 +3,7 @@ package org.umberloom.app.theme;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -12,7 +13,7 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ThemeMapper {
-    String REVISION = "theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at";
+    String REVISION = "theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, document";
 
     /** Receives the key of a new row. */
     final class NewTheme {
@@ -30,10 +31,18 @@ interface ThemeMapper {
         long id() {
             return id;
         }
+
+        String document() {
+            return document;
+        }
     }
 
-    /** One line of the history. */
-    record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt) {
+    /** One line of the history; the checkpoint's name is empty where none stands there. */
+    record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt, String checkpoint) {
+    }
+
+    /** The newest state of a watched theme. */
+    record Newest(long id, int revision, String kind, String label, String person) {
     }
 
     @Select("select id, name, document, revision, changed_at from theme order by changed_at desc, id")
@@ -55,7 +64,7 @@ interface ThemeMapper {
     int advance(long id, String name, String document, int revision, LocalDateTime at);
 
     @Insert("insert into revision (" + REVISION + ") values (#{r.themeId}, #{r.number}, #{r.kind}, #{r.label}, "
-            + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt})")
+            + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt}, #{r.document})")
     void log(@Param("r") RevisionRow revision);
 
     @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number = #{number}")
@@ -64,7 +73,29 @@ interface ThemeMapper {
     @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number > #{after} order by number")
     List<RevisionRow> since(long themeId, int after);
 
-    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at from revision r "
-            + "join account a on a.id = r.account_id where r.theme_id = #{themeId} order by r.number desc limit #{most}")
-    List<HistoryRow> history(long themeId, int most);
+    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at, coalesce(c.name, '') as checkpoint from revision r "
+            + "join account a on a.id = r.account_id left join checkpoint c on c.theme_id = r.theme_id and c.number = r.number "
+            + "where r.theme_id = #{themeId} and r.number < #{before} order by r.number desc limit #{most}")
+    List<HistoryRow> history(long themeId, int before, int most);
+
+    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at, c.name as checkpoint from checkpoint c "
+            + "join revision r on r.theme_id = c.theme_id and r.number = c.number join account a on a.id = r.account_id "
+            + "where c.theme_id = #{themeId} order by r.number desc")
+    List<HistoryRow> checkpoints(long themeId);
+
+    @Insert("insert into checkpoint (theme_id, number, name, account_id, made_at) values (#{themeId}, #{number}, #{name}, "
+            + "#{accountId}, #{at}) on duplicate key update name = values(name)")
+    void mark(long themeId, int number, String name, long accountId, LocalDateTime at);
+
+    @Delete("delete from checkpoint where theme_id = #{themeId} and number = #{number}")
+    void unmark(long themeId, int number);
+
+    /** The nearest entry from a number on that keeps the whole theme. */
+    @Select("select number from revision where theme_id = #{themeId} and number >= #{from} and document is not null "
+            + "order by number limit 1")
+    Optional<Integer> nearestWhole(long themeId, int from);
+
+    @Select("select t.id, t.revision, r.kind, r.label, a.name as person from theme t join revision r on r.theme_id = t.id "
+            + "and r.number = t.revision join account a on a.id = r.account_id where t.id = #{id}")
+    Optional<Newest> newest(long id);
 }

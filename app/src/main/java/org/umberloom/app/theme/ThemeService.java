@@ -1,6 +1,7 @@
 package org.umberloom.app.theme;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.core.color.Color;
@@ -10,22 +11,37 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
-import org.umberloom.core.theme.Trace;
-import org.umberloom.core.token.TokenPath;
 
 /** The library and the bench. */
 @Service
 public class ThemeService {
     private final ThemeMapper themes;
     private final DraftService drafts;
-    private volatile Computed lastComputed;
+    private final ThemeGraphs graphs;
+    private final AtomicReference<Computed> lastComputed = new AtomicReference<>();
 
-    private record Computed(long id, int revision, Combos combos, ThemeViews.Instruments instruments) {
+    /** What a bench looks at: its working combination and those of its bays, as keys. */
+    record Looking(String combo, List<String> bays) {
+        static Looking at(EditRequest request) {
+            return new Looking(request.comboOrDefault(), request.baysOrNone());
+        }
+
+        Combination working() {
+            return Combination.parse(combo);
+        }
+
+        List<Combination> combinations() {
+            return bays.stream().map(Combination::parse).toList();
+        }
     }
 
-    ThemeService(ThemeMapper themes, DraftService drafts) {
+    private record Computed(long id, int revision, Looking looking, Combos combos, ThemeViews.Instruments instruments) {
+    }
+
+    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs) {
         this.themes = themes;
         this.drafts = drafts;
+        this.graphs = graphs;
     }
 
     List<ThemeViews.Card> library() {
@@ -37,7 +53,7 @@ public class ThemeService {
         return new ThemeViews.Card(row.id(), row.name(), theme.description(), row.revision(), row.changedAt() + "Z",
                 ThemeViews.Weave.of(theme),
                 instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
-                instruments.findings().size());
+                instruments.findings().size(), theme.combinationCount());
     }
 
     /** A new theme from a starter, in its own seed color or in another. */
@@ -52,56 +68,53 @@ public class ThemeService {
         return drafts.create(starter.theme(name.trim()), "started from " + starter.name(), by);
     }
 
-    ThemeViews.Bench bench(long id) {
-        return bench(drafts.newest(id));
+    ThemeViews.Bench bench(long id, Looking looking) {
+        return bench(drafts.newest(id), looking);
     }
 
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Draft newest = drafts.newest(id);
-        Edit edit = request.toEdit(newest.theme(), computed(newest).combos.standard());
-        return bench(drafts.edit(id, request.base(), edit, by));
+        Looking looking = Looking.at(request);
+        Edit edit = request.toEdit(newest.theme(), computed(newest, looking).combos.standard());
+        return bench(drafts.edit(id, request.base(), edit, by), looking);
     }
 
-    ThemeViews.Bench undo(long id, Account by) {
-        return bench(drafts.undo(id, by));
+    ThemeViews.Bench undo(long id, Looking looking, Account by) {
+        return bench(drafts.undo(id, by), looking);
     }
 
-    ThemeViews.Bench redo(long id, Account by) {
-        return bench(drafts.redo(id, by));
+    ThemeViews.Bench redo(long id, Looking looking, Account by) {
+        return bench(drafts.redo(id, by), looking);
     }
 
     /** What an edit would do; nothing is stored. */
     ThemeViews.Probe probe(long id, EditRequest request) {
         Draft draft = drafts.seen(id, request.base());
-        Computed base = computed(draft);
+        Looking looking = Looking.at(request);
+        Computed base = computed(draft, looking);
         ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
-        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(probed, base.combos, base.instruments));
+        Combos combos = Combos.of(probed, looking.working(), looking.combinations(), graphs.probing(draft, probed));
+        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(combos, base.combos, base.instruments));
     }
 
-    List<ThemeMapper.HistoryRow> history(long id) {
-        return drafts.history(id, 100);
+    private ThemeViews.Bench bench(Draft draft, Looking looking) {
+        Computed computed = computed(draft, looking);
+        return new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.theme().description(), draft.revision(),
+                computed.combos.working().key(), drafts.rail(draft.id(), draft.revision()),
+                ThemeViews.StructureView.of(draft.theme()), computed.instruments);
     }
 
-    /** Why a token has its value in a scheme. */
-    Trace trace(long id, String scheme, String path) {
-        ThemeDocument theme = drafts.newest(id).theme();
-        Combination combination = theme.modifiers().containsKey("scheme")
-                ? theme.defaults().with("scheme", scheme) : theme.defaults();
-        return Trace.of(theme, combination, TokenPath.of(path));
-    }
-
-    private ThemeViews.Bench bench(Draft draft) {
-        return new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.revision(),
-                drafts.rail(draft.id(), draft.revision()), computed(draft).instruments);
-    }
-
-    /** Instruments depend on the revision alone, and a probe asks for the same one many times a second. */
-    private Computed computed(Draft draft) {
-        Computed last = lastComputed;
-        if (last != null && last.id == draft.id() && last.revision == draft.revision()) return last;
-        Computed fresh = new Computed(draft.id(), draft.revision(), Combos.of(draft.theme()),
-                ThemeViews.Instruments.of(draft.theme()));
-        lastComputed = fresh;
+    /** Instruments depend on the revision and what is looked at, and a probe asks for the same many times a second. */
+    private Computed computed(Draft draft, Looking looking) {
+        Computed last = lastComputed.get();
+        boolean sameView = last != null && last.id == draft.id() && last.looking.equals(looking);
+        if (sameView && last.revision == draft.revision()) return last;
+        Combos combos = Combos.of(draft.theme(), looking.working(), looking.combinations(),
+                combination -> graphs.of(draft, combination));
+        ThemeViews.Instruments instruments = sameView ? ThemeViews.Instruments.of(combos, last.combos, last.instruments)
+                : ThemeViews.Instruments.of(combos);
+        Computed fresh = new Computed(draft.id(), draft.revision(), looking, combos, instruments);
+        lastComputed.set(fresh);
         return fresh;
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.umberloom.app.color.ColorView;
@@ -11,6 +12,7 @@ import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.format.EditJson;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
@@ -24,10 +26,15 @@ public final class ThemeViews {
     public record Rail(String kind, String label, String person, String at, String undo, String redo) {
     }
 
-    public record FindingView(String code, String weight, String path, String message, String remedy) {
+    /** A remedy with the edit that applies it, to be sent back as it is. */
+    public record FixView(String label, String edit) {
+    }
+
+    public record FindingView(String code, String weight, String path, String message, String remedy, List<FixView> fixes) {
         static FindingView of(Finding finding) {
-            return new FindingView(finding.code(), finding.weight().name().toLowerCase(java.util.Locale.ROOT),
-                    finding.path(), finding.message(), finding.remedy());
+            return new FindingView(finding.code(), finding.weight().name().toLowerCase(Locale.ROOT), finding.path(),
+                    finding.message(), finding.remedy(), finding.fixes().stream().map(fix ->
+                            new FixView(fix.label(), EditJson.write(fix.edit()))).toList());
         }
     }
 
@@ -35,24 +42,25 @@ public final class ThemeViews {
     public record Instruments(Map<String, Map<String, Map<String, String>>> live, ColorView color, TypeView type,
                               SpaceView space, List<FindingView> findings) {
         public static Instruments of(ThemeDocument theme) {
-            Combos combos = Combos.of(theme);
+            return of(Combos.of(theme));
+        }
+
+        static Instruments of(Combos combos) {
             return new Instruments(live(combos), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
                     findings(combos));
         }
 
         /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
-        static Instruments of(ThemeDocument theme, Combos before, Instruments known) {
-            Combos combos = Combos.of(theme);
+        static Instruments of(Combos combos, Combos before, Instruments known) {
             ColorView color = ColorView.of(combos, before.theme(), known.color);
-            boolean onlyColors = combos.standard().equalsExcept(TokenType.COLOR, before.standard());
+            boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
             return new Instruments(live(combos), color, onlyColors ? known.type : TypeView.of(combos),
                     onlyColors ? known.space : SpaceView.of(combos), findings(combos));
         }
 
         private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.byScheme().forEach((scheme, resolution) ->
-                    live.put(scheme, CustomProperties.live(resolution).blocks()));
+            combos.live().forEach((key, resolution) -> live.put(key, CustomProperties.live(resolution).blocks()));
             return live;
         }
 
@@ -62,12 +70,57 @@ public final class ThemeViews {
                 all.addAll(resolution.findings());
                 all.addAll(Contrasts.findings(resolution));
             });
+            combos.live().values().forEach(resolution -> {
+                if (combos.byScheme().containsValue(resolution)) return;
+                all.addAll(resolution.findings());
+                all.addAll(Contrasts.findings(resolution));
+            });
             return all.stream().map(FindingView::of).toList();
         }
     }
 
+    /** A context with how many tokens it holds itself. */
+    public record ContextView(String name, int tokens) {
+    }
+
+    /** A set or a modifier; a set has no contexts. {@code applies} says whether the resolution order names it. */
+    public record LayerView(String kind, String name, String description, int tokens, boolean applies, String standard,
+                            List<ContextView> contexts) {
+    }
+
+    /** What a theme consists of, in resolution order; what does not apply comes last. */
+    public record StructureView(List<LayerView> layers) {
+        static StructureView of(ThemeDocument theme) {
+            List<LayerView> layers = new ArrayList<>();
+            theme.order().forEach(entry -> layers.add(entry.modifier() ? modifier(theme, entry.name(), true)
+                    : set(theme, entry.name(), true)));
+            theme.sets().keySet().forEach(name -> {
+                if (!theme.order().contains(ThemeDocument.OrderEntry.set(name))) layers.add(set(theme, name, false));
+            });
+            theme.modifiers().keySet().forEach(name -> {
+                if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name))) layers.add(modifier(theme, name, false));
+            });
+            return new StructureView(layers);
+        }
+
+        private static LayerView set(ThemeDocument theme, String name, boolean applies) {
+            ThemeDocument.TokenSet set = theme.sets().get(name);
+            return new LayerView("set", name, set.description(), set.tokens().tokenCount(), applies, "", List.of());
+        }
+
+        private static LayerView modifier(ThemeDocument theme, String name, boolean applies) {
+            List<ContextView> contexts = new ArrayList<>();
+            theme.modifiers().get(name).contexts().forEach((context, tokens) ->
+                    contexts.add(new ContextView(context, tokens.tokenCount())));
+            return new LayerView("modifier", name, theme.modifiers().get(name).description(),
+                    contexts.stream().mapToInt(ContextView::tokens).sum(), applies,
+                    theme.modifiers().get(name).defaultContext(), contexts);
+        }
+    }
+
     /** The whole bench. */
-    public record Bench(long id, String name, int revision, Rail rail, Instruments instruments) {
+    public record Bench(long id, String name, String description, int revision, String combo, Rail rail,
+                        StructureView structure, Instruments instruments) {
     }
 
     /** What a probe changes: only properties and instruments that differ from the revision the probe started from. */
@@ -76,10 +129,10 @@ public final class ThemeViews {
                         List<FindingView> findings) {
         static Probe between(Instruments before, Instruments after) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            after.live.forEach((scheme, blocks) -> {
+            after.live.forEach((key, blocks) -> {
                 Map<String, Map<String, String>> changed = new CustomProperties(blocks).changedFrom(
-                        new CustomProperties(before.live.getOrDefault(scheme, Map.of())));
-                if (!changed.isEmpty()) live.put(scheme, changed);
+                        new CustomProperties(before.live.getOrDefault(key, Map.of())));
+                if (!changed.isEmpty()) live.put(key, changed);
             });
             return new Probe(live, changed(before.color.hues(), after.color.hues()),
                     changed(before.color.surfaces(), after.color.surfaces()),
@@ -110,6 +163,6 @@ public final class ThemeViews {
 
     /** A theme in the library. */
     public record Card(long id, String name, String description, int revision, String changedAt, Weave weave,
-                       List<String> families, int findings) {
+                       List<String> families, int findings, long combinations) {
     }
 }

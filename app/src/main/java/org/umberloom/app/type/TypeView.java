@@ -45,10 +45,10 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<T
     public static TypeView of(Combos combos) {
         Resolution standard = combos.standard();
         List<TypeScaleView> scales = new ArrayList<>();
-        combos.theme().sets().forEach((name, set) -> set.tokens().forEachGroup((path, group) -> {
+        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
             if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
-                scales.add(scale(standard, Place.set(name), path, steps.scale()));
-        }));
+                scales.add(scale(standard, place, path, steps.scale()));
+        });
         List<StyleView> styles = new ArrayList<>();
         for (Resolved token : standard.tokens().values())
             if (token.value() instanceof TypographyValue value) styles.add(style(token, value));
@@ -75,8 +75,8 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<T
 
     private static StyleView style(Resolved token, TypographyValue value) {
         Token written = token.written();
-        Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.members() : value.members();
-        Map<String, TokenValue> resolved = value.members();
+        Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.parts() : value.parts();
+        Map<String, TokenValue> resolved = value.parts();
         return new StyleView(token.path().name(), token.path().dotted(), token.winner().toString(),
                 ValueText.write(members.get("fontFamily")), ValueText.write(members.get("fontSize")),
                 ValueText.write(members.get("fontWeight")), ValueText.write(members.get("lineHeight")),

@@ -27,7 +27,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Conflict.class)
     ProblemDetail conflict(Conflict e) {
-        return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+        problem.setProperty("path", e.path());
+        problem.setProperty("yours", e.yours());
+        problem.setProperty("theirs", e.theirs());
+        return problem;
     }
 
     @ExceptionHandler(RuntimeException.class)

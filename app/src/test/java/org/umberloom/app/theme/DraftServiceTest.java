@@ -48,7 +48,7 @@ class DraftServiceTest {
     void store() {
         ThemeDocument start = Starter.ALL.get(0).theme("Start");
         row = new ThemeRow(1, "Start", ThemeJson.writeInline(start), 0, LocalDateTime.now(CLOCK));
-        log.add(new RevisionRow(1, 0, "start", "started", null, null, null, null, null, null, 7, LocalDateTime.now(CLOCK)));
+        log.add(new RevisionRow(1, 0, "start", "started", null, null, null, null, null, null, 7, LocalDateTime.now(CLOCK), null));
         lenient().when(themes.revisionOf(1)).thenAnswer(call -> Optional.of(row.revision()));
         lenient().when(themes.find(1)).thenAnswer(call -> Optional.of(row));
         lenient().when(themes.revision(anyLong(), anyInt()))
@@ -60,8 +60,11 @@ class DraftServiceTest {
             row = new ThemeRow(1, call.getArgument(1), call.getArgument(2), call.getArgument(3), call.getArgument(4));
             return 1;
         });
+        lenient().when(themes.nearestWhole(anyLong(), anyInt())).thenAnswer(call -> log.stream()
+                .filter(entry -> entry.number() >= call.<Integer>getArgument(1) && entry.document() != null)
+                .map(RevisionRow::number).findFirst());
         lenient().doAnswer(call -> log.add(call.getArgument(0))).when(themes).log(any());
-        drafts = new DraftService(themes, CLOCK);
+        drafts = new DraftService(themes, CLOCK, event -> { });
     }
 
     private static Edit radius(double px) {
@@ -90,14 +93,14 @@ class DraftServiceTest {
         double start = radius();
         for (int px = 20; px < 30; px++) drafts.edit(1, px - 20, radius(px), LEAD);
         for (int px = 28; px >= 20; px--) {
-            new DraftService(themes, CLOCK).undo(1, LEAD);
+            new DraftService(themes, CLOCK, event -> { }).undo(1, LEAD);
             assertThat(radius()).isEqualTo(px);
         }
         drafts.undo(1, LEAD);
         assertThat(radius()).isEqualTo(start);
         assertThatThrownBy(() -> drafts.undo(1, LEAD)).hasMessageContaining("nothing left to undo");
         for (int px = 20; px < 30; px++) {
-            new DraftService(themes, CLOCK).redo(1, LEAD);
+            new DraftService(themes, CLOCK, event -> { }).redo(1, LEAD);
             assertThat(radius()).isEqualTo(px);
         }
         assertThatThrownBy(() -> drafts.redo(1, LEAD)).hasMessageContaining("nothing to redo");
@@ -129,7 +132,12 @@ class DraftServiceTest {
     void anEditOfATokenThatChangedMeanwhileIsRefused() {
         drafts.edit(1, 0, radius(20), LEAD);
         assertThatThrownBy(() -> drafts.edit(1, 0, radius(21), LEAD)).isInstanceOf(Conflict.class)
-                .hasMessageContaining("shape.radius to 20px");
+                .hasMessageContaining("shape.radius to 20px")
+                .satisfies(refusal -> {
+                    assertThat(((Conflict) refusal).yours()).isEqualTo("21px");
+                    assertThat(((Conflict) refusal).theirs()).isEqualTo("20px");
+                    assertThat(((Conflict) refusal).path()).isEqualTo("shape.radius");
+                });
         assertThat(radius()).isEqualTo(20);
     }
 
@@ -143,5 +151,45 @@ class DraftServiceTest {
     void aThemeThatIsNotThereIsSaidToBeMissing() {
         lenient().when(themes.revisionOf(9)).thenReturn(Optional.empty());
         assertThatThrownBy(() -> drafts.newest(9)).hasMessageContaining("no theme with the number 9");
+    }
+
+    /** Edits, undos and redos in a random order, over more entries than lie between two whole states. */
+    @Test
+    void everyEarlierStateComesBackByteForByte() {
+        java.util.Random random = new java.util.Random(3);
+        List<String> states = new ArrayList<>(List.of(row.document()));
+        for (int i = 0; i < 150; i++) {
+            try {
+                switch (random.nextInt(4)) {
+                    case 0 -> drafts.undo(1, LEAD);
+                    case 1 -> drafts.redo(1, LEAD);
+                    default -> drafts.edit(1, row.revision(), radius(i + 100), LEAD);
+                }
+            } catch (IllegalArgumentException nothingThere) {
+                continue;
+            }
+            states.add(row.document());
+        }
+        assertThat(log.stream().filter(entry -> entry.document() != null)).isNotEmpty();
+        DraftService restarted = new DraftService(themes, CLOCK, event -> { });
+        for (int number = states.size() - 1; number >= 0; number--)
+            assertThat(ThemeJson.writeInline(restarted.stateAt(1, number))).as("revision %d", number).isEqualTo(states.get(number));
+        assertThatThrownBy(() -> restarted.stateAt(1, states.size())).hasMessageContaining("no revision");
+    }
+
+    @Test
+    void anOldStateIsRestoredAsANewEditThatCanBeUndone() {
+        for (int px = 20; px < 25; px++) drafts.edit(1, px - 20, radius(px), LEAD);
+        HistoryService history = new HistoryService(themes, drafts, CLOCK);
+        assertThat(history.compare(1, 2, 5).changes()).singleElement().satisfies(change -> {
+            assertThat(change.path()).isEqualTo("shape.radius");
+            assertThat(change.before()).isEqualTo("21px");
+            assertThat(change.after()).isEqualTo("24px");
+        });
+        history.restore(1, 2, LEAD);
+        assertThat(radius()).isEqualTo(21);
+        assertThat(log.get(6).label()).isEqualTo("restore revision 2");
+        drafts.undo(1, LEAD);
+        assertThat(radius()).isEqualTo(24);
     }
 }

@@ -1,6 +1,7 @@
 package org.umberloom.core.format;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,13 +45,42 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
 
     /** The theme of a kit's files. @throws FormatException when the manifest or a file it needs is missing or wrong */
     public static ThemeDocument theme(Map<String, byte[]> files) {
+        return reading(files).theme();
+    }
+
+    /** The same for any archive: one without a manifest is read by its only resolver document, or its only token file. */
+    public static ThemeJson.Reading reading(Map<String, byte[]> files) {
+        String theme = files.containsKey(FILE) ? named(files) : only(files);
+        String folder = theme.substring(0, theme.lastIndexOf('/') + 1);
+        return ThemeJson.reading(theme, text(files, theme), file -> text(files, normal(folder + file)));
+    }
+
+    private static String named(Map<String, byte[]> files) {
         Map<String, Object> manifest = Json.readObject(FILE, text(files, FILE));
         if (!FORMAT.equals(manifest.get("format")))
             throw new FormatException("kit.json does not describe a kit: its format is “" + manifest.get("format") + "”.");
         if (!Double.valueOf(VERSION).equals(manifest.get("version")))
             throw new FormatException("The kit has version " + manifest.get("version") + "; version 1 is understood here.");
-        String theme = Json.string("The kit's “theme”", manifest.get("theme"));
-        return ThemeJson.read(text(files, theme), file -> text(files, file));
+        return Json.string("The kit's “theme”", manifest.get("theme"));
+    }
+
+    private static String only(Map<String, byte[]> files) {
+        List<String> resolvers = files.keySet().stream().filter(name -> name.endsWith(".resolver.json")).toList();
+        List<String> json = files.keySet().stream().filter(name -> name.endsWith(".json")).toList();
+        if (resolvers.size() == 1) return resolvers.get(0);
+        if (resolvers.isEmpty() && json.size() == 1) return json.get(0);
+        throw new FormatException("This is not a kit: the archive has no kit.json, and "
+                + (resolvers.size() > 1 ? "more than one resolver document" : "no single document that says what applies") + ".");
+    }
+
+    /** A path without steps up and in place. */
+    private static String normal(String path) {
+        List<String> parts = new ArrayList<>();
+        for (String part : path.split("/")) {
+            if (part.equals("..") && !parts.isEmpty()) parts.remove(parts.size() - 1);
+            else if (!part.equals(".")) parts.add(part);
+        }
+        return String.join("/", parts);
     }
 
     private static String text(Map<String, byte[]> files, String name) {

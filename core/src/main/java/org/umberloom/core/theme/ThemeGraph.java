@@ -9,6 +9,7 @@ import java.util.Iterator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -17,6 +18,7 @@ import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
 
 /**
  * A theme resolved in one combination, with what depends on what. Immutable: {@link #after} gives the graph of an
@@ -100,6 +102,24 @@ public final class ThemeGraph {
 
     Layers layers() {
         return layers;
+    }
+
+    /**
+     * A token as it stands in this combination.
+     *
+     * @param users how many tokens refer to it themselves
+     */
+    public record Row(TokenPath path, Token token, Optional<TokenType> declared, Place place, Optional<Resolved> resolved,
+                      int users, List<Finding> findings) {
+    }
+
+    /** Every token in document order, resolved or not. */
+    public List<Row> rows() {
+        List<Row> rows = new ArrayList<>(index.size());
+        for (int id = 0; id < index.size(); id++)
+            rows.add(new Row(index.path(id), candidates[id].token(), candidates[id].declared(), candidates[id].place(),
+                    Optional.ofNullable(resolved[id]), usedBy[id].length, findings.getOrDefault(id, List.of())));
+        return rows;
     }
 
     /** The tokens that refer to a token themselves, in document order. */

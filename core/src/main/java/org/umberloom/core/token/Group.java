@@ -124,6 +124,11 @@ public final class Group implements Node {
         for (Entry entry : flat("", Optional.empty())) visitor.visit(entry.path, entry.token, entry.declaredType);
     }
 
+    /** How many tokens lie below this group. */
+    public int tokenCount() {
+        return flat("", Optional.empty()).size();
+    }
+
     private record Entry(TokenPath path, Token token, Optional<TokenType> declaredType) {
     }
 

@@ -1,0 +1,251 @@
+package org.umberloom.app.theme;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.RampShape;
+import org.umberloom.core.format.EditJson;
+import org.umberloom.core.space.SpaceScale;
+import org.umberloom.core.theme.Bulk;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.Structure;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Node;
+import org.umberloom.core.token.Operation;
+import org.umberloom.core.token.References;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.ValueText;
+import org.umberloom.core.type.TypeScale;
+
+/** Turns what the front end asks for into an edit of the core, with refusals in sentences for people. */
+final class RequestedEdit {
+    private final EditRequest request;
+    private final ThemeDocument theme;
+    private final Resolution standard;
+
+    RequestedEdit(EditRequest request, ThemeDocument theme, Resolution standard) {
+        this.request = request;
+        this.theme = theme;
+        this.standard = standard;
+    }
+
+    Edit edit() {
+        return switch (request.op()) {
+            case "name" -> new Edit.SetName(text().trim());
+            case "theme-description" -> new Edit.SetDescription(text().trim());
+            case "exact" -> EditJson.read(text());
+            case "move" -> new Edit.Move(path(), TokenPath.of(required(request.to(), "to").trim()));
+            case "rename-paths" -> Bulk.renamePaths(theme, text(), required(request.to(), "to"));
+            case "replace-values" -> Bulk.replaceValues(theme, text(), required(request.to(), "to"));
+            case "add-set" -> new Structure.AddSet(text().trim(), new ThemeDocument.TokenSet("", Group.EMPTY), -1, firstModifier());
+            case "add-modifier" -> addModifier();
+            case "add-context" -> new Structure.AddContext(required(request.to(), "to"), text().trim(), Group.EMPTY, -1);
+            case "copy-place" -> copyPlace();
+            case "rename-place" -> Structure.Rename.place(place(), text().trim());
+            case "rename-modifier" -> Structure.Rename.modifier(required(request.to(), "to"), text().trim());
+            case "remove-place" -> removePlace();
+            case "remove-modifier" -> new Structure.RemoveModifier(required(request.to(), "to"));
+            case "default-context" -> new Structure.SetDefault(required(request.to(), "to"), text());
+            case "describe-place" -> describe();
+            case "reorder" -> new Structure.Reorder(order());
+            default -> inPlace();
+        };
+    }
+
+    private Edit inPlace() {
+        Place place = place();
+        TokenPath at = path();
+        return switch (request.op()) {
+            case "value" -> new Edit.SetValue(place, at, checked(ValueText.parse(typeOf(at), text()), typeOf(at)));
+            case "member" -> new Edit.SetValue(place, at, withMember(place, at));
+            case "new" -> create(place, at);
+            case "meta" -> new Edit.SetMeta(place, at, meta(place, at));
+            case "ramp" -> new Edit.SetRecipe(place, at, new Recipe.HueRamp(required(request.ramp(), "ramp").stops(),
+                    new RampShape(request.ramp().hueLight(), request.ramp().hueDark(), request.ramp().chromaLight(),
+                            request.ramp().chromaDark())));
+            case "typeScale" -> new Edit.SetRecipe(place, at, new Recipe.TypeSteps(scale(required(request.typeScale(), "typeScale"))));
+            case "spaceScale" -> new Edit.SetRecipe(place, at, new Recipe.SpaceSteps(
+                    new SpaceScale(required(request.spaceScale(), "spaceScale").base(), request.spaceScale().factors())));
+            case "attach" -> new Edit.Attach(place, at);
+            case "detach" -> new Edit.Detach(place, at);
+            case "remove-recipe" -> new Edit.RemoveRecipe(place, at);
+            case "shift" -> Bulk.shift(theme, place, at, Operation.byId(text()), required(request.arguments(), "arguments"));
+            case "hue" -> newHue(place, at);
+            case "remove" -> new Edit.Remove(place, at);
+            default -> throw new IllegalArgumentException("“" + request.op() + "” is not an edit that is known here.");
+        };
+    }
+
+    private Place place() {
+        return Place.parse(required(request.place(), "place"));
+    }
+
+    private TokenPath path() {
+        return TokenPath.of(required(request.path(), "path").trim());
+    }
+
+    private String text() {
+        return required(request.text(), "text");
+    }
+
+    private Optional<TokenType> findType(TokenPath path) {
+        Optional<TokenType> resolved = standard.find(path.dotted()).map(token -> token.type());
+        if (resolved.isPresent()) return resolved;
+        for (Place place : theme.places()) {
+            TokenType[] found = {null};
+            if (theme.at(place).token(path).isEmpty()) continue;
+            theme.at(place).forEachToken((at, token, declared) -> {
+                if (at.equals(path)) found[0] = declared.or(() -> token.value().type()).orElse(null);
+            });
+            if (found[0] != null) return Optional.of(found[0]);
+        }
+        return Optional.empty();
+    }
+
+    private TokenType typeOf(TokenPath path) {
+        return findType(path).orElseThrow(() -> new IllegalArgumentException("There is no token “" + path + "” to set."));
+    }
+
+    /** Every reference must lead somewhere; a whole value by reference must have the right type. */
+    private TokenValue checked(TokenValue value, TokenType type) {
+        if (value instanceof Alias alias) {
+            checkTarget(alias, type);
+            return value;
+        }
+        References.forEach(value, target -> {
+            boolean there = findType(target).isPresent() || theme.places().stream().anyMatch(p -> theme.at(p).find(target).isPresent());
+            if (!there) throw new IllegalArgumentException("There is no token “" + target + "” to refer to.");
+        });
+        return value;
+    }
+
+    private void checkTarget(Alias alias, TokenType type) {
+        TokenType actual = findType(alias.target()).orElseThrow(() ->
+                new IllegalArgumentException("There is no token “" + alias.target() + "” to refer to."));
+        if (actual != type)
+            throw new IllegalArgumentException("“" + alias.target() + "” is a " + actual.id() + "; a " + type.id()
+                    + " is needed here.");
+    }
+
+    private TokenValue withMember(Place place, TokenPath at) {
+        Optional<Token> token = theme.at(place).token(at);
+        if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
+            throw new IllegalArgumentException("“" + at + "” is not a text style here.");
+        String member = required(request.member(), "member");
+        TokenType type = TypographyValue.typeOf(member);
+        return style.withPart(member, checked(ValueText.parse(type, text()), type));
+    }
+
+    private Edit create(Place place, TokenPath at) {
+        if (theme.at(place).find(at).isPresent())
+            throw new IllegalArgumentException("There already is a “" + at + "” in " + place + ". Choose another path.");
+        TokenType type = request.type() == null || request.type().isBlank() ? typeOf(at)
+                : TokenType.byId(request.type()).orElseThrow(() -> new IllegalArgumentException("“" + request.type() + "” is not a type of token."));
+        TokenValue value = checked(ValueText.parse(type, text()), type);
+        boolean typed = declaredAt(place, at).equals(Optional.of(type));
+        return new Edit.Put(place, at, new Token(value, typed ? Meta.NONE : Meta.typed(type)), -1);
+    }
+
+    private Optional<TokenType> declaredAt(Place place, TokenPath at) {
+        Optional<TokenPath> parent = at.parent();
+        while (parent.isPresent()) {
+            Optional<TokenType> type = theme.at(place).group(parent.get()).flatMap(group -> group.meta().type());
+            if (type.isPresent()) return type;
+            parent = parent.get().parent();
+        }
+        return Optional.empty();
+    }
+
+    private Meta meta(Place place, TokenPath at) {
+        Node node = theme.at(place).find(at).orElseThrow(() ->
+                new IllegalArgumentException("There is no “" + at + "” in " + place + "."));
+        Meta meta = node.meta();
+        if (request.text() != null)
+            meta = meta.withDescription(Optional.of(request.text().trim()).filter(text -> !text.isEmpty()));
+        if (request.deprecated() != null)
+            meta = meta.withDeprecated(request.deprecated() ? Optional.of(request.to() == null || request.to().isBlank()
+                    ? (Object) true : request.to().trim()) : Optional.empty());
+        if (request.type() != null)
+            meta = meta.withType(TokenType.byId(request.type()));
+        return meta;
+    }
+
+    private Edit newHue(Place place, TokenPath at) {
+        if (theme.at(place).find(at).isPresent())
+            throw new IllegalArgumentException("There already is a hue “" + at.name() + "”. Choose another name.");
+        return new Edit.Put(place, at, Starter.hue(CssColor.parse(text())), -1);
+    }
+
+    /** A new set applies before the first modifier, so that looks and schemes still win over it. */
+    private int firstModifier() {
+        for (int i = 0; i < theme.order().size(); i++) if (theme.order().get(i).modifier()) return i;
+        return theme.order().size();
+    }
+
+    private Edit addModifier() {
+        Map<String, Group> contexts = new LinkedHashMap<>();
+        for (String context : required(request.order(), "order")) if (!context.isBlank()) contexts.put(context.trim(), Group.EMPTY);
+        if (contexts.isEmpty()) throw new IllegalArgumentException("A modifier needs at least one context, such as roomy, compact.");
+        return new Structure.AddModifier(text().trim(), new Modifier("", contexts, contexts.keySet().iterator().next()), -1,
+                theme.order().size());
+    }
+
+    private Edit copyPlace() {
+        String name = text().trim();
+        if (place() instanceof Place.InSet in) {
+            ThemeDocument.TokenSet set = theme.sets().get(in.set());
+            if (set == null) throw new IllegalArgumentException("The theme has no set “" + in.set() + "”.");
+            int index = new ArrayList<>(theme.sets().keySet()).indexOf(in.set()) + 1;
+            int order = theme.order().indexOf(ThemeDocument.OrderEntry.set(in.set()));
+            return new Structure.AddSet(name, set, index, order < 0 ? -1 : order + 1);
+        }
+        Place.InContext in = (Place.InContext) place();
+        int index = new ArrayList<>(theme.modifier(in.modifier()).contexts().keySet()).indexOf(in.context()) + 1;
+        return new Structure.AddContext(in.modifier(), name, theme.at(in), index);
+    }
+
+    private Edit removePlace() {
+        return place() instanceof Place.InSet in ? new Structure.RemoveSet(in.set())
+                : new Structure.RemoveContext(((Place.InContext) place()).modifier(), ((Place.InContext) place()).context());
+    }
+
+    private Edit describe() {
+        return place() instanceof Place.InSet in ? new Structure.Describe("set", in.set(), text().trim())
+                : new Structure.Describe("modifier", ((Place.InContext) place()).modifier(), text().trim());
+    }
+
+    private List<ThemeDocument.OrderEntry> order() {
+        List<ThemeDocument.OrderEntry> order = new ArrayList<>();
+        for (String entry : required(request.order(), "order")) {
+            int colon = entry.indexOf(':');
+            if (colon < 0) throw new IllegalArgumentException("“" + entry + "” is no entry of the order: write set:NAME or modifier:NAME.");
+            order.add(new ThemeDocument.OrderEntry(entry.startsWith("modifier:"), entry.substring(colon + 1)));
+        }
+        return order;
+    }
+
+    private static TypeScale scale(EditRequest.TypeScaleRequest r) {
+        return new TypeScale(new TypeScale.End(r.narrowBase(), r.narrowRatio()), new TypeScale.End(r.wideBase(), r.wideRatio()),
+                r.narrowViewport(), r.wideViewport(), r.smallest(), r.largest());
+    }
+
+    private static <T> T required(T value, String field) {
+        if (value == null) throw new IllegalArgumentException("The edit lacks its “" + field + "”.");
+        return value;
+    }
+}

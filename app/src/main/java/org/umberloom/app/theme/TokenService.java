@@ -1,0 +1,162 @@
+package org.umberloom.app.theme;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.umberloom.core.check.Tidiness;
+import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.css.Usage;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.theme.ThemeGraph;
+import org.umberloom.core.theme.Trace;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.DerivedValue;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Operation;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.ValueText;
+
+/** Single tokens of a theme: the list of all, one with its trace and what depends on it, and what is untidy. */
+@Service
+class TokenService {
+    private static final int MOST_DEPENDENTS = 200;
+    /** Groups whose tokens pages read themselves: the first names of all roles. */
+    private static final Set<String> ROLE_GROUPS =
+            Stylesheet.roles(Usage.ALL).stream().map(role -> role.substring(0, role.indexOf('.'))).collect(Collectors.toUnmodifiableSet());
+
+    /**
+     * A token in the chosen combination.
+     *
+     * @param resolved its value without references; empty where it has none
+     * @param css      the resolved value as CSS, to draw it with; empty where there is no single form
+     * @param marks    any of {@code detached}, {@code recipe}, {@code derived}, {@code alias}, {@code deprecated}
+     * @param users    how many tokens refer to it themselves
+     */
+    record TokenRow(String path, String type, String place, String written, String resolved, String css, List<String> marks,
+                    int users, List<ThemeViews.FindingView> findings) {
+    }
+
+    record TokenList(int revision, String combo, List<TokenRow> tokens) {
+    }
+
+    /** @param css the value as CSS where it has a single form */
+    record CandidateView(String place, String written, boolean wins) {
+    }
+
+    record HopView(String path, String from, String member, String recipe, String type, String resolved, String css,
+                   List<CandidateView> candidates) {
+    }
+
+    /** @param contexts every place of the theme that holds the token, also in other combinations */
+    record TokenView(String path, String type, String description, String deprecated, List<HopView> hops,
+                     List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts) {
+    }
+
+    record PlaceView(String place, String written) {
+    }
+
+    record OperationView(String id, List<String> parameters, boolean color) {
+    }
+
+    private final DraftService drafts;
+    private final ThemeGraphs graphs;
+
+    TokenService(DraftService drafts, ThemeGraphs graphs) {
+        this.drafts = drafts;
+        this.graphs = graphs;
+    }
+
+    TokenList list(long id, String combo) {
+        Draft draft = drafts.newest(id);
+        ThemeGraph graph = graph(draft, combo);
+        return new TokenList(draft.revision(), graph.combination().key(),
+                graph.rows().stream().map(row -> row(draft.theme(), row)).toList());
+    }
+
+    private ThemeGraph graph(Draft draft, String combo) {
+        return graphs.of(draft, Combination.parse(combo).completedFor(draft.theme()));
+    }
+
+    private static TokenRow row(ThemeDocument theme, ThemeGraph.Row row) {
+        Optional<TokenValue> value = row.resolved().map(resolved -> resolved.value());
+        return new TokenRow(row.path().dotted(), row.resolved().map(resolved -> resolved.type()).or(row::declared)
+                .map(type -> type.id()).orElse(""), row.place().toString(), ValueText.write(row.token().value()),
+                value.map(ValueText::write).orElse(""), value.map(TokenService::css).orElse(""), marks(theme, row), row.users(),
+                row.findings().stream().map(ThemeViews.FindingView::of).toList());
+    }
+
+    private static List<String> marks(ThemeDocument theme, ThemeGraph.Row row) {
+        List<String> marks = new ArrayList<>(2);
+        Token token = row.token();
+        if (token.detached()) marks.add("detached");
+        else if (Recipes.computing(theme.at(row.place()), row.path()).isPresent()) marks.add("recipe");
+        if (token.value() instanceof DerivedValue) marks.add("derived");
+        if (token.meta().deprecated().filter(said -> !said.equals(false)).isPresent()) marks.add("deprecated");
+        return marks;
+    }
+
+    private static String css(TokenValue value) {
+        if (value instanceof ColorValue color) return color.color().hex();
+        return value instanceof TypographyValue ? "" : CustomProperties.text(value);
+    }
+
+    /** Why a token has its value in a combination, and what depends on it. */
+    TokenView token(long id, String combo, String path) {
+        Draft draft = drafts.newest(id);
+        ThemeGraph graph = graph(draft, combo);
+        TokenPath at = TokenPath.of(path);
+        List<TokenPath> dependents = graph.dependents(at);
+        List<HopView> hops = Trace.of(graph, at).hops().stream().map(TokenService::hop).toList();
+        Meta meta = draft.theme().places().stream().flatMap(place -> draft.theme().at(place).token(at).stream())
+                .map(Token::meta).filter(m -> m.description().isPresent() || m.deprecated().isPresent()).findFirst().orElse(Meta.NONE);
+        return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
+                meta.deprecated().filter(said -> !said.equals(false)).map(said -> said.equals(true) ? "deprecated" : said.toString()).orElse(""),
+                hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
+                roles(at, dependents), places(draft.theme(), at));
+    }
+
+    /** The roles that show the token on a page: itself, or what comes from it. */
+    private static List<String> roles(TokenPath path, List<TokenPath> dependents) {
+        List<String> roles = new ArrayList<>();
+        if (ROLE_GROUPS.contains(path.top())) roles.add(path.dotted());
+        for (TokenPath dependent : dependents) if (ROLE_GROUPS.contains(dependent.top())) roles.add(dependent.dotted());
+        return roles;
+    }
+
+    private static List<PlaceView> places(ThemeDocument theme, TokenPath path) {
+        List<PlaceView> places = new ArrayList<>();
+        for (Place place : theme.places())
+            theme.at(place).token(path).ifPresent(token -> places.add(new PlaceView(place.toString(), ValueText.write(token.value()))));
+        return places;
+    }
+
+    private static HopView hop(Trace.Hop hop) {
+        Optional<TokenValue> result = hop.result();
+        return new HopView(hop.path().dotted(), hop.from(), hop.member(), hop.recipe(),
+                result.flatMap(TokenValue::type).map(type -> type.id()).orElse(""), result.map(ValueText::write).orElse(""),
+                result.map(TokenService::css).orElse(""), hop.candidates().stream().map(candidate ->
+                        new CandidateView(candidate.place().toString(), ValueText.write(candidate.written()), candidate.wins())).toList());
+    }
+
+    /** What no page can show, or stands twice, in any combination. */
+    List<ThemeViews.FindingView> untidy(long id) {
+        List<Finding> findings = Tidiness.findings(drafts.newest(id).theme(), ROLE_GROUPS);
+        return findings.stream().map(ThemeViews.FindingView::of).toList();
+    }
+
+    List<OperationView> operations() {
+        return List.of(Operation.values()).stream().map(operation ->
+                new OperationView(operation.id(), operation.parameterNames(), operation.makesColor())).toList();
+    }
+}
