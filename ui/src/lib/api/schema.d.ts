@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/themes/{id}/checkpoints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checkpoints"];
+        put: operations["mark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes": {
         parameters: {
             query?: never;
@@ -30,6 +46,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -116,7 +148,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/preview/{theme}/{scheme}/{site}/{page}.html": {
+    "/preview/{theme}/{state}/{combo}/{site}/{page}.html": {
         parameters: {
             query?: never;
             header?: never;
@@ -132,7 +164,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/preview/{theme}/{scheme}/{site}/theme.css": {
+    "/preview/{theme}/{state}/{combo}/{site}/theme.css": {
         parameters: {
             query?: never;
             header?: never;
@@ -148,7 +180,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/preview/{theme}/{scheme}/{site}/pictures/{name}": {
+    "/preview/{theme}/{state}/{combo}/{site}/pictures/{name}": {
         parameters: {
             query?: never;
             header?: never;
@@ -196,14 +228,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/themes/{id}/trace": {
+    "/api/themes/{id}/untidy": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["trace"];
+        get: operations["untidy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/token": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["token"];
         put?: never;
         post?: never;
         delete?: never;
@@ -267,7 +331,39 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["history"];
+        get: operations["entries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["events"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compare"];
         put?: never;
         post?: never;
         delete?: never;
@@ -324,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/operations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["operations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fonts": {
         parameters: {
             query?: never;
@@ -344,6 +456,20 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        CheckpointRequest: {
+            /** Format: int32 */
+            number: number;
+            name: string;
+        };
+        HistoryView: {
+            /** Format: int32 */
+            number: number;
+            kind: string;
+            label: string;
+            person: string;
+            at: string;
+            checkpoint: string;
+        };
         NewThemeRequest: {
             name: string;
             starter: string;
@@ -352,6 +478,10 @@ export interface components {
         Created: {
             /** Format: int64 */
             id: number;
+        };
+        LookingRequest: {
+            combo: string;
+            bays: string[];
         };
         Bands: {
             /** Format: double */
@@ -369,9 +499,12 @@ export interface components {
             /** Format: int64 */
             id: number;
             name: string;
+            description: string;
             /** Format: int32 */
             revision: number;
+            combo: string;
             rail: components["schemas"]["Rail"];
+            structure: components["schemas"]["StructureView"];
             instruments: components["schemas"]["Instruments"];
         };
         CellView: {
@@ -394,12 +527,22 @@ export interface components {
             hues: components["schemas"]["HueView"][];
             surfaces: components["schemas"]["SurfaceView"][];
         };
+        ContextView: {
+            name: string;
+            /** Format: int32 */
+            tokens: number;
+        };
         FindingView: {
             code: string;
             weight: string;
             path: string;
             message: string;
             remedy: string;
+            fixes: components["schemas"]["FixView"][];
+        };
+        FixView: {
+            label: string;
+            edit: string;
         };
         HueView: {
             name: string;
@@ -429,6 +572,16 @@ export interface components {
             type: components["schemas"]["TypeView"];
             space: components["schemas"]["SpaceView"];
             findings: components["schemas"]["FindingView"][];
+        };
+        LayerView: {
+            kind: string;
+            name: string;
+            description: string;
+            /** Format: int32 */
+            tokens: number;
+            applies: boolean;
+            standard: string;
+            contexts: components["schemas"]["ContextView"][];
         };
         LengthView: {
             path: string;
@@ -499,6 +652,9 @@ export interface components {
             widePx: number;
             detached: boolean;
         };
+        StructureView: {
+            layers: components["schemas"]["LayerView"][];
+        };
         StyleView: {
             role: string;
             path: string;
@@ -557,14 +713,29 @@ export interface components {
             place: string;
             written: string;
         };
+        RestoreRequest: {
+            /** Format: int32 */
+            number: number;
+        };
+        Restored: {
+            /** Format: int32 */
+            revision: number;
+        };
         EditRequest: {
             /** Format: int32 */
             base: number;
+            combo?: string;
+            bays?: string[];
             op: string;
             place?: string;
             path?: string;
             member?: string;
             text?: string;
+            to?: string;
+            type?: string;
+            deprecated?: boolean;
+            order?: string[];
+            arguments?: string[];
             ramp?: components["schemas"]["RampRequest"];
             typeScale?: components["schemas"]["TypeScaleRequest"];
             spaceScale?: components["schemas"]["SpaceScaleRequest"];
@@ -629,6 +800,7 @@ export interface components {
         Imported: {
             /** Format: int64 */
             id: number;
+            notes: string[];
         };
         Card: {
             /** Format: int64 */
@@ -642,10 +814,30 @@ export interface components {
             families: string[];
             /** Format: int32 */
             findings: number;
+            /** Format: int64 */
+            combinations: number;
         };
         Weave: {
             warp: string[];
             weft: string[];
+        };
+        TokenList: {
+            /** Format: int32 */
+            revision: number;
+            combo: string;
+            tokens: components["schemas"]["TokenRow"][];
+        };
+        TokenRow: {
+            path: string;
+            type: string;
+            place: string;
+            written: string;
+            resolved: string;
+            css: string;
+            marks: string[];
+            /** Format: int32 */
+            users: number;
+            findings: components["schemas"]["FindingView"][];
         };
         CandidateView: {
             place: string;
@@ -654,13 +846,29 @@ export interface components {
         };
         HopView: {
             path: string;
+            from: string;
             member: string;
             recipe: string;
+            type: string;
+            resolved: string;
+            css: string;
             candidates: components["schemas"]["CandidateView"][];
         };
-        TraceView: {
+        PlaceView: {
+            place: string;
+            written: string;
+        };
+        TokenView: {
             path: string;
+            type: string;
+            description: string;
+            deprecated: string;
             hops: components["schemas"]["HopView"][];
+            dependents: string[];
+            /** Format: int32 */
+            dependentCount: number;
+            roles: string[];
+            contexts: components["schemas"]["PlaceView"][];
         };
         FileView: {
             name: string;
@@ -684,13 +892,27 @@ export interface components {
             name: string;
             text: string;
         };
-        HistoryView: {
+        SseEmitter: {
+            /** Format: int64 */
+            timeout: number;
+        };
+        ChangeView: {
+            place: string;
+            path: string;
+            before: string;
+            after: string;
+            beforeHex: string;
+            afterHex: string;
+        };
+        CompareView: {
             /** Format: int32 */
-            number: number;
-            kind: string;
-            label: string;
-            person: string;
-            at: string;
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            count: number;
+            structure: boolean;
+            changes: components["schemas"]["ChangeView"][];
         };
         StarterView: {
             id: string;
@@ -712,6 +934,11 @@ export interface components {
             themeId: number;
             pages: components["schemas"]["PageView"][];
         };
+        OperationView: {
+            id: string;
+            parameters: string[];
+            color: boolean;
+        };
         Family: {
             name: string;
             generic: string;
@@ -729,6 +956,54 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    checkpoints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryView"][];
+                };
+            };
+        };
+    };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckpointRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryView"][];
+                };
+            };
+        };
+    };
     library: {
         parameters: {
             query?: never;
@@ -782,7 +1057,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookingRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -791,6 +1070,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Bench"];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RestoreRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Restored"];
                 };
             };
         };
@@ -804,7 +1109,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookingRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -963,7 +1272,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                scheme: string;
+                combo: string;
                 site: string;
                 page: string;
             };
@@ -988,6 +1297,7 @@ export interface operations {
             header?: never;
             path: {
                 theme: number;
+                state: string;
             };
             cookie?: never;
         };
@@ -1049,7 +1359,10 @@ export interface operations {
     };
     bench: {
         parameters: {
-            query?: never;
+            query?: {
+                combo?: string;
+                bays?: string;
+            };
             header?: never;
             path: {
                 id: number;
@@ -1069,10 +1382,56 @@ export interface operations {
             };
         };
     };
-    trace: {
+    untidy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FindingView"][];
+                };
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: {
+                combo?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TokenList"];
+                };
+            };
+        };
+    };
+    token: {
         parameters: {
             query: {
-                scheme: string;
+                combo?: string;
                 path: string;
             };
             header?: never;
@@ -1089,7 +1448,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TraceView"];
+                    "*/*": components["schemas"]["TokenView"];
                 };
             };
         };
@@ -1167,7 +1526,32 @@ export interface operations {
             };
         };
     };
-    history: {
+    entries: {
+        parameters: {
+            query?: {
+                before?: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryView"][];
+                };
+            };
+        };
+    };
+    events: {
         parameters: {
             query?: never;
             header?: never;
@@ -1184,7 +1568,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["HistoryView"][];
+                    "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query: {
+                from: number;
+                to: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CompareView"];
                 };
             };
         };
@@ -1249,6 +1658,26 @@ export interface operations {
                             [key: string]: string;
                         };
                     };
+                };
+            };
+        };
+    };
+    operations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OperationView"][];
                 };
             };
         };

@@ -63,10 +63,11 @@ class ThemeController {
                 accounts.get(principal.getName())));
     }
 
+    /** @param bays keys of combinations, with | between them */
     @GetMapping("/themes/{id}")
     ThemeViews.Bench bench(@PathVariable long id, @RequestParam(defaultValue = "") String combo,
-                           @RequestParam(defaultValue = "") List<String> bay) {
-        return themes.bench(id, looking(combo, bay));
+                           @RequestParam(defaultValue = "") String bays) {
+        return themes.bench(id, looking(combo, bays.isEmpty() ? List.of() : List.of(bays.split("\\|"))));
     }
 
     private static ThemeService.Looking looking(String combo, List<String> bays) {

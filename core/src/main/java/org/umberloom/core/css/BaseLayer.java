@@ -148,7 +148,7 @@ public final class BaseLayer {
         base(rules, "dl", "dl", "margin: 0 0 [gap.flow]");
         base(rules, "dl", "dd", "margin: 0 0 [gap.inset]");
         base(rules, "dl", "dt", type("label") + "; color: [surface.muted]");
-        base(rules, "a", "a", "color: [surface.link]; text-underline-offset: 0.15em");
+        base(rules, "a", "a", "color: [surface.link]; text-underline-offset: 0.15em; transition: color [motion.hover]");
         base(rules, "a", "a:hover", "color: [surface.link-hover]");
         base(rules, "", ":focus-visible", "outline: 2px solid [surface.focus]; outline-offset: 2px");
         base(rules, "small", "small", type("small") + "; color: [surface.muted]");
@@ -195,13 +195,14 @@ public final class BaseLayer {
                 + "list-style: none; max-inline-size: none; "
                 + "grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr))");
         parts(rules, "[data-part=card]", "[data-part=\"card\"]", "padding: [gap.flow]; border: [shape.line] solid "
-                + "[surface.border]; border-radius: [shape.radius]");
+                + "[surface.border]; border-radius: [shape.radius]; box-shadow: [shadow.card]");
         return List.copyOf(rules);
     }
 
     private static String button() {
         return type("label") + "; color: [surface.on-accent]; background: [surface.accent]; border: 0; "
-                + "border-radius: [shape.radius]; padding: [gap.inset] [gap.flow]; cursor: pointer";
+                + "border-radius: [shape.radius]; padding: [gap.inset] [gap.flow]; cursor: pointer; "
+                + "transition: background-color [motion.hover]";
     }
 
     private static String type(String role) {

@@ -21,6 +21,9 @@ import org.umberloom.core.theme.ThemeDocument;
  */
 public final class Stylesheet {
     private static final Set<String> ALL_ROLES = collectRoles(Usage.ALL);
+    /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
+    private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
+            + "  transition: none !important;\n}\n}\n";
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {
@@ -33,6 +36,7 @@ public final class Stylesheet {
         css.append(tokensLayer(theme, roles(usage), usage));
         css.append(layer("base", rules(BaseLayer.Layer.BASE, usage)));
         css.append(layer("parts", rules(BaseLayer.Layer.PARTS, usage)));
+        if (roles(usage).stream().anyMatch(role -> role.startsWith("motion."))) css.append(STILL);
         return css.toString();
     }
 

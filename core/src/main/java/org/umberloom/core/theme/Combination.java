@@ -3,6 +3,7 @@ package org.umberloom.core.theme;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** One context chosen for each modifier; a modifier that is not named stands at its default. */
 public record Combination(Map<String, String> contexts) {
@@ -25,10 +26,10 @@ public record Combination(Map<String, String> contexts) {
         return new Combination(complete);
     }
 
-    /** {@code scheme=dark,look=freight}; empty for no modifiers. */
+    /** {@code scheme=dark,look=freight}; empty for no modifiers. Of the names' own {@code % , = |} the codes are written. */
     public String key() {
-        return contexts.entrySet().stream().map(entry -> entry.getKey() + "=" + entry.getValue())
-                .collect(java.util.stream.Collectors.joining(","));
+        return contexts.entrySet().stream().map(entry -> written(entry.getKey()) + "=" + written(entry.getValue()))
+                .collect(Collectors.joining(","));
     }
 
     /** Reads what {@link #key} writes. @throws IllegalArgumentException for anything else */
@@ -38,8 +39,16 @@ public record Combination(Map<String, String> contexts) {
             if (part.isBlank()) continue;
             int equals = part.indexOf('=');
             if (equals <= 0) throw new IllegalArgumentException("“" + key + "” is not a combination: write scheme=dark,look=freight.");
-            contexts.put(part.substring(0, equals).trim(), part.substring(equals + 1).trim());
+            contexts.put(read(part.substring(0, equals)), read(part.substring(equals + 1)));
         }
         return new Combination(contexts);
+    }
+
+    private static String written(String name) {
+        return name.replace("%", "%25").replace(",", "%2C").replace("=", "%3D").replace("|", "%7C");
+    }
+
+    private static String read(String name) {
+        return name.trim().replace("%7C", "|").replace("%3D", "=").replace("%2C", ",").replace("%25", "%");
     }
 }

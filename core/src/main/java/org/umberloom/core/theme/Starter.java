@@ -10,17 +10,21 @@ import org.umberloom.core.color.RampShape;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.CubicBezierValue;
 import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.DurationValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.ShadowValue;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TransitionValue;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.type.TypeScale;
 
@@ -109,7 +113,23 @@ public record Starter(String id, String name, String description, Color seed, Li
                 new FluidValue(DimensionValue.rem(1.125), DimensionValue.rem(3), 360, 1280));
         group = typed(group, "shape", TokenType.DIMENSION);
         group = put(group, "shape.radius", DimensionValue.px(radius));
-        return put(group, "shape.line", DimensionValue.px(1));
+        group = put(group, "shape.line", DimensionValue.px(1));
+        return motion(shadows(group));
+    }
+
+    private static Group shadows(Group group) {
+        Color shade = Color.rgb(0, 0, 0).withAlpha(0.12);
+        return put(typed(group, "shadow", TokenType.SHADOW), "shadow.card", new ShadowValue(new ColorValue(shade),
+                DimensionValue.px(0), DimensionValue.px(1), DimensionValue.px(3), DimensionValue.px(0), false));
+    }
+
+    /** Common practice: what follows a pointer answers within about a sixth of a second. */
+    private static Group motion(Group group) {
+        Group quick = group.with(TokenPath.of("motion.quick"), Token.of(DurationValue.ms(160)))
+                .with(TokenPath.of("motion.still"), Token.of(DurationValue.ms(0)))
+                .with(TokenPath.of("motion.ease"), Token.of(new CubicBezierValue(0.2, 0, 0.2, 1)));
+        return quick.with(TokenPath.of("motion.hover"), Token.of(new TransitionValue(Alias.to("motion.quick"),
+                Alias.to("motion.still"), Alias.to("motion.ease"))));
     }
 
     private static Group roleTokens() {
