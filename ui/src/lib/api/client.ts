@@ -9,7 +9,9 @@ export class Problem extends Error {
   constructor(
     readonly status: number,
     readonly title: string,
-    message: string
+    message: string,
+    /** Further texts that came with it, such as both values of a conflict. */
+    readonly extra: Record<string, string> = {}
   ) {
     super(message);
   }
@@ -57,11 +59,12 @@ export async function ask<T>(send: () => Promise<Answer<T>>): Promise<T> {
 }
 
 export function problemOf(status: number, body: unknown): Problem {
-  const problem = (typeof body === 'object' && body !== null ? body : {}) as { title?: string; detail?: string };
+  const problem = (typeof body === 'object' && body !== null ? body : {}) as Record<string, string>;
   return new Problem(
     status,
     problem.title ?? 'That did not work',
-    problem.detail ?? 'The server refused it without a reason. Nothing was changed; try again.'
+    problem.detail ?? 'The server refused it without a reason. Nothing was changed; try again.',
+    problem
   );
 }
 

@@ -869,6 +869,7 @@ export interface components {
             dependentCount: number;
             roles: string[];
             contexts: components["schemas"]["PlaceView"][];
+            oklch: number[];
         };
         FileView: {
             name: string;

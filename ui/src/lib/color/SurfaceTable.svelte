@@ -42,9 +42,9 @@
       </thead>
       <tbody>
         {#each surface?.roles ?? [] as role (role.path)}
-          <tr class="border-t border-border {bench.pick?.path === role.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light(role.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
+          <tr class="border-t border-border {bench.pick?.path === role.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light([role.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
             <th class="px-2 text-left font-normal whitespace-nowrap" scope="row">
-              <button class="hover:underline" onclick={() => bench.choose({ path: role.path, scheme: 'light', roles: [{ kind: 'color', path: role.path }] })}>{role.role}</button>
+              <button class="hover:underline" onclick={() => bench.open({ path: role.path, contexts: bench.working, roles: [{ kind: 'color', path: role.path }] })}>{role.role}</button>
             </th>
             {#each role.cells as cell (cell.scheme)}
               <td class="p-0.5">

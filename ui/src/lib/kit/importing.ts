@@ -1,11 +1,11 @@
-import { Problem, problemOf, upload } from '$lib/api/client';
+import { Problem, problemOf, upload, type Schemas } from '$lib/api/client';
 import { session } from '$lib/account/session.svelte';
 
 /** The server reads files up to here. */
 const MOST_BYTES = 32 * 1024 * 1024;
 
-/** Sends a kit or a resolver document; resolves with the number of the new theme. */
-export async function importFile(file: File): Promise<number> {
+/** Sends a kit, a resolver document or a token file; resolves with the number of the new theme and what was converted. */
+export async function importFile(file: File): Promise<Schemas['Imported']> {
   if (file.size > MOST_BYTES)
     throw new Problem(
       413,
@@ -24,5 +24,5 @@ export async function importFile(file: File): Promise<number> {
   }
   const body: unknown = await response.json().catch(() => ({}));
   if (!response.ok) throw problemOf(response.status, body);
-  return (body as { id: number }).id;
+  return body as Schemas['Imported'];
 }

@@ -5,12 +5,14 @@
   import Maximize from '@lucide/svelte/icons/maximize-2';
   import Minimize from '@lucide/svelte/icons/minimize-2';
   import type { Bench, RoleKind } from '$lib/theme/bench.svelte';
+  import ComboButton from '$lib/theme/ComboButton.svelte';
   import { LivePage } from './livePage';
   import { EDGE, type BayState } from './bays.svelte';
 
   let {
     bench,
     bay,
+    number,
     scale,
     alone,
     closable,
@@ -19,6 +21,8 @@
   }: {
     bench: Bench;
     bay: BayState;
+    /** Its place among the bays, from 1. */
+    number: number;
     scale: number;
     alone: boolean;
     closable: boolean;
@@ -41,8 +45,17 @@
   let detach: (() => void) | undefined;
 
   const site = $derived(bench.sites.find((s) => s.slug === bay.site));
-  const source = $derived(`/preview/${bench.id}/${bay.scheme}/${bay.site}/${bay.page}.html`);
-  const governing = $derived(pointed?.roles.find((r) => r.kind === KIND_OF_TAB[bench.tab]));
+  const key = $derived(bench.key(bay.contexts));
+  const words = $derived(bench.modifiers.map((m) => bay.contexts[m.name] ?? m.standard).join(', ') || 'default');
+  const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(key || 'default')}/${bay.site}/${bay.page}.html`);
+  const dark = $derived(bay.contexts.scheme === 'dark');
+
+  function choose(modifier: string, context: string) {
+    bay.contexts = { ...bay.contexts, [modifier]: context };
+    void bench.look();
+  }
+  const kind = $derived<RoleKind>(KIND_OF_TAB[bench.tab as keyof typeof KIND_OF_TAB] ?? 'color');
+  const governing = $derived(pointed?.roles.find((r) => r.kind === kind));
 
   function onload() {
     detach?.();
@@ -51,8 +64,8 @@
     if (!doc) return;
     const page = /\/([^/]+)\.html$/.exec(doc.location.pathname)?.[1];
     if (page) bay.page = page;
-    detach = bench.attach(new LivePage(doc, bay.scheme));
-    if (bench.pick) bench.light(bench.pick.path);
+    detach = bay.revision === null ? bench.attach(new LivePage(doc, key)) : undefined;
+    if (bench.pick) bench.open(bench.pick, true);
     doc.addEventListener('mousemove', (e) => (pointed = rolesAt(e.target as Element)));
     doc.addEventListener('mouseleave', () => (pointed = null));
     doc.addEventListener('scroll', () => (pointed = null), { passive: true });
@@ -85,8 +98,8 @@
     if (target.closest('a') && !event.altKey) return;
     event.preventDefault();
     const found = rolesAt(target);
-    const path = found?.roles.find((r) => r.kind === KIND_OF_TAB[bench.tab])?.path;
-    if (found && path) bench.choose({ path, scheme: bay.scheme, roles: found.roles });
+    const path = found?.roles.find((r) => r.kind === kind)?.path;
+    if (found && path) bench.open({ path, contexts: { ...bay.contexts }, roles: found.roles }, !(bench.tab in KIND_OF_TAB));
   }
 
   let start: { x: number; width: number } | null = null;
@@ -96,7 +109,7 @@
   }
 </script>
 
-<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {bay.scheme}">
+<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
   <div class="flex h-8 items-center overflow-hidden border-b border-border pl-1">
     <select class="value h-6 min-w-8 max-w-36 shrink truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
       {#each bench.sites as s (s.slug)}
@@ -110,10 +123,16 @@
       {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
     </select>
     <span class="grow"></span>
+    {#if bay.revision !== null}
+      <button class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover" aria-label="Shows revision {bay.revision}; back to the draft" title="Back to the draft" onclick={() => (bay.revision = null)}>rev. {bay.revision}</button>
+    {/if}
+    {#if bench.modifiers.length > (bench.schemes.length > 1 ? 1 : 0) && bay.width * scale > 170}
+      <ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-8 max-w-44 shrink" onchoose={choose} />
+    {/if}
     {#if bench.schemes.length > 1}
-      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={bay.scheme === 'dark' ? 'Show in light' : 'Show in dark'}
-        onclick={() => (bay.scheme = bay.scheme === 'dark' ? 'light' : 'dark')}>
-        {#if bay.scheme === 'dark'}<Moon size={14} />{:else}<Sun size={14} />{/if}
+      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={dark ? 'Show in light' : 'Show in dark'}
+        onclick={() => choose('scheme', dark ? 'light' : 'dark')}>
+        {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
       </button>
     {/if}
     <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'} onclick={onalone}>
@@ -128,7 +147,7 @@
     <div class="relative min-w-0 grow overflow-hidden bg-sunk" bind:clientHeight={room}>
       <iframe
         bind:this={frame}
-        title="{site?.name ?? bay.site}, {bay.page}, {bay.scheme}"
+        title="{site?.name ?? bay.site}, {bay.page}, {words}"
         src={source}
         sandbox="allow-same-origin"
         class="absolute top-0 left-0 origin-top-left border-0"

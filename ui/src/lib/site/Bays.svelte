@@ -11,19 +11,7 @@
 
   let room = $state(0);
   let alone = $state<BayState | null>(null);
-  let bays = $state<BayState[]>(first());
-
-  function first() {
-    const site = bench.sites.find((s) => s.themeId === bench.id) ?? bench.sites[0];
-    const pages = site?.pages.map((p) => p.slug) ?? [];
-    if (!site || pages.length === 0) return [];
-    const dark = bench.schemes.includes('dark') ? 'dark' : 'light';
-    return [
-      new BayState(site.slug, pages[0] ?? '', 1280, 'light'),
-      new BayState(site.slug, pages[1] ?? pages[0] ?? '', 1024, dark),
-      new BayState(site.slug, pages[0] ?? '', 390, 'light')
-    ];
-  }
+  const bays = $derived(bench.bays);
 
   const visible = $derived(alone ? [alone] : bays);
   /** All bays are drawn to one scale, so that sizes can be compared across them. */
@@ -33,7 +21,10 @@
 
   function add() {
     const last = bays.at(-1);
-    bays.push(new BayState(last?.site ?? '', last?.page ?? '', 390, last?.scheme === 'dark' ? 'light' : 'dark'));
+    const contexts = { ...(last?.contexts ?? bench.working) };
+    if (bench.schemes.length > 1) contexts.scheme = contexts.scheme === 'dark' ? 'light' : 'dark';
+    bench.bays.push(new BayState(last?.site ?? '', last?.page ?? '', 390, contexts));
+    void bench.look();
   }
 </script>
 
@@ -41,16 +32,17 @@
   {#if bays.length === 0}
     <p class="m-auto max-w-sm text-center text-muted">There is no site here whose pages could be shown. Start the application with the demo data to get one.</p>
   {:else if room > 0}
-    {#each bays as bay (bay)}
+    {#each bays as bay, i (bay)}
       {#if visible.includes(bay)}
         <Bay
           {bench}
           {bay}
+          number={i + 1}
           {scale}
           alone={alone === bay}
           closable={bays.length > 1 && !alone}
           onalone={() => (alone = alone === bay ? null : bay)}
-          onclose={() => (bays = bays.filter((other) => other !== bay))}
+          onclose={() => (bench.bays = bays.filter((other) => other !== bay))}
         />
       {/if}
     {/each}

@@ -9,10 +9,12 @@ export class LivePage {
   #set = new Map<string, string>();
   #overlay: CSSStyleSheet;
   #light: CSSStyleSheet;
+  #lit = '';
 
+  /** @param key of the combination that the page shows */
   constructor(
     readonly document: Document,
-    readonly scheme: string
+    readonly key: string
   ) {
     const own = document.defaultView as (Window & typeof globalThis) | null;
     const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
@@ -22,7 +24,8 @@ export class LivePage {
   }
 
   setAll(live: Record<string, Blocks>) {
-    const blocks = live[this.scheme] ?? Object.values(live)[0] ?? {};
+    const blocks = live[this.key];
+    if (!blocks) return;
     for (const [block, properties] of Object.entries(blocks))
       for (const [name, value] of Object.entries(properties)) this.#put(block, name, value);
   }
@@ -45,19 +48,22 @@ export class LivePage {
     return rule.style;
   }
 
-  /** Outlines the elements of some selectors on one surface; on all surfaces when it is empty. */
-  light(selectors: string[], surface: string) {
-    if (selectors.length === 0) {
-      this.#light.replaceSync('');
-      return;
-    }
-    const elements = `:is(${selectors.join(', ')})`;
-    const scoped =
-      surface === ''
-        ? elements
-        : surface === 'page'
-          ? `${elements}:not([data-surface], [data-surface] *)`
-          : `[data-surface="${CSS.escape(surface)}"] ${elements}, [data-surface="${CSS.escape(surface)}"]${elements}`;
-    this.#light.replaceSync(`${scoped} { outline: 2px dashed currentColor; outline-offset: 3px; }`);
+  /** Outlines what some selectors match, and says how many elements that are; nothing puts the light out. */
+  light(selectors: string[]): number {
+    const selector = selectors.join(', ');
+    if (selector !== this.#lit)
+      this.#light.replaceSync(selector ? `:is(${selector}) { outline: 2px dashed currentColor; outline-offset: 3px; }` : '');
+    this.#lit = selector;
+    return selector ? this.document.body.querySelectorAll(selector).length : 0;
   }
+}
+
+/** The elements of some selectors on one surface; on all surfaces when it is empty. */
+export function onSurface(selectors: string[], surface: string): string[] {
+  if (selectors.length === 0) return [];
+  const elements = `:is(${selectors.join(', ')})`;
+  if (surface === '') return [elements];
+  if (surface === 'page') return [`${elements}:not([data-surface], [data-surface] *)`];
+  const name = CSS.escape(surface);
+  return [`[data-surface="${name}"] ${elements}`, `[data-surface="${name}"]${elements}`];
 }

@@ -59,8 +59,8 @@
     <h2 class="mb-1 font-semibold">Gaps on the page</h2>
     {#each space?.gaps ?? [] as gap (gap.path)}
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
-        onpointerenter={() => bench.light(gap.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
-        <button class="w-16 text-left hover:underline" onclick={() => bench.choose({ path: gap.path, scheme: 'light', roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
+        onpointerenter={() => bench.light([gap.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
+        <button class="w-16 text-left hover:underline" onclick={() => bench.open({ path: gap.path, contexts: bench.working, roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
         <select class="field value w-36" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => take(gap, e.currentTarget.value)}>
           {#each steps as s (s.path)}<option value={`{${s.path}}`}>step {s.name} · {s.widePx} px</option>{/each}
           {#if !steps.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}

@@ -70,7 +70,7 @@
     {#each space?.widths ?? [] as view (view.path)}
       <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
         <div class="flex items-center gap-3">
-          <button class="w-16 text-left font-semibold hover:underline" onclick={() => bench.choose({ path: view.path, scheme: 'light', roles: [{ kind: 'width', path: view.path }] })}>{view.name}</button>
+          <button class="w-16 text-left font-semibold hover:underline" onclick={() => bench.open({ path: view.path, contexts: bench.working, roles: [{ kind: 'width', path: view.path }] })}>{view.name}</button>
           {#if view.narrowPx === view.widePx}
             <NumberField label="{view.name} in px" short="↔" value={view.widePx} unit="px" min={0} max={2400} step={4} places={1}
               onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))} oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))} />

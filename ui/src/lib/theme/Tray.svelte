@@ -6,6 +6,10 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import { Tabs } from 'bits-ui';
+  import ComboButton from './ComboButton.svelte';
+  import HistoryTray from './HistoryTray.svelte';
+  import SetsTray from './SetsTray.svelte';
+  import TokensTray from './TokensTray.svelte';
   import type { Bench, Tab } from './bench.svelte';
   import TracePanel from './TracePanel.svelte';
 
@@ -18,12 +22,16 @@
 
   let start: { y: number; height: number } | null = null;
 
+  const places = $derived((bench.saved?.structure.layers ?? []).flatMap((l) => (l.kind === 'set' ? [`set:${l.name}`] : l.contexts.map((c) => `context:${l.name}/${c.name}`))));
 
   const TABS: { value: Tab; name: string }[] = [
     { value: 'color', name: 'Color' },
     { value: 'type', name: 'Type' },
     { value: 'space', name: 'Space' },
-    { value: 'widths', name: 'Widths' }
+    { value: 'widths', name: 'Widths' },
+    { value: 'sets', name: 'Sets' },
+    { value: 'tokens', name: 'Tokens' },
+    { value: 'history', name: 'History' }
   ];
 </script>
 
@@ -60,6 +68,18 @@
         if (by) onheight(height + by);
       }}><span class="h-1 w-10 border-y border-line" aria-hidden="true"></span></button
     >
+    <div class="flex min-w-0 items-center gap-1">
+      {#if bench.modifiers.length}
+        <span class="caption shrink-0">Shown</span>
+        <ComboButton modifiers={bench.modifiers} contexts={bench.working} of="the instruments" onchoose={(m, c) => bench.choose(m, c)} />
+      {/if}
+      <label class="flex min-w-0 items-center gap-1"><span class="caption shrink-0">Write into</span>
+        <select class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}" bind:value={bench.target}>
+          <option value="">where it stands</option>
+          {#each places as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}
+        </select>
+      </label>
+    </div>
     <button class="grid w-7 place-items-center hover:bg-hover" aria-label={folded ? 'Unfold the tray' : 'Fold the tray away'} onclick={() => (folded = !folded)}>
       {#if folded}<ChevronUp size={15} />{:else}<ChevronDown size={15} />{/if}
     </button>
@@ -71,8 +91,11 @@
         <Tabs.Content value="type" class="h-full">{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="space" class="h-full">{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="widths" class="h-full">{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="sets" class="h-full">{#if bench.tab === 'sets'}<SetsTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="tokens" class="h-full">{#if bench.tab === 'tokens'}<TokensTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="history" class="h-full">{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content>
       </div>
-      <TracePanel {bench} />
+      {#if bench.tab !== 'history' && bench.tab !== 'sets'}<TracePanel {bench} />{/if}
     </div>
   {/if}
 </Tabs.Root>

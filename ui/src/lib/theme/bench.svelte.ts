@@ -1,14 +1,20 @@
 import { toast } from 'svelte-sonner';
 import { api, ask, Problem, type Schemas } from '$lib/api/client';
-import type { LivePage } from '$lib/site/livePage';
+import { session } from '$lib/account/session.svelte';
+import { onSurface, type LivePage } from '$lib/site/livePage';
+import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
 
-export type EditRequest = Omit<Schemas['EditRequest'], 'base'>;
+export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays'>;
 export type Instruments = Schemas['Instruments'];
 export type RoleKind = 'color' | 'type' | 'space' | 'width';
-export type Tab = 'color' | 'type' | 'space' | 'widths';
+export type Tab = 'color' | 'type' | 'space' | 'widths' | 'sets' | 'tokens' | 'history';
+export type Modifier = { name: string; standard: string; contexts: string[] };
 
-/** What was picked on a page or in the tray: a role's path, the scheme it is looked at in, and its trace. */
-export type Pick = { path: string; scheme: string; roles: { kind: RoleKind; path: string }[] };
+/** What was picked on a page or in the tray: a token's path, the combination it is looked at in, and its trace. */
+export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; path: string }[] };
+
+/** An edit that was refused because somebody else changed the same value meanwhile. */
+export type Clash = { edit: EditRequest; message: string; path: string; yours: string; theirs: string };
 
 /** While a pointer moves, the tray follows the pages so many times a second at the most. */
 const TRAY_MS = 80;
@@ -27,13 +33,27 @@ export class Bench {
   state = $state<'saved' | 'probing' | 'saving' | 'failed'>('saved');
   /** Sentence of the last refused edit, for the field that caused it. */
   refused = $state('');
+  clash = $state.raw<Clash | null>(null);
   tab = $state<Tab>('color');
   pick = $state.raw<Pick | null>(null);
-  trace = $state.raw<Schemas['TraceView'] | null>(null);
+  trace = $state.raw<Schemas['TokenView'] | null>(null);
+  /** How many places on the pages in the bays show the picked token. */
+  places = $state(0);
   roles = $state.raw<Record<string, Record<string, string>>>({});
   sites = $state.raw<Schemas['SiteView'][]>([]);
   fonts = $state.raw<Schemas['Family'][]>([]);
-  readonly schemes = $derived(Object.keys(this.shown?.live ?? {}));
+  /** The combination that the instruments show. */
+  working = $state<Contexts>({});
+  bays = $state<BayState[]>([]);
+  /** Where edits of values are written; empty for where each value stands. */
+  target = $state('');
+
+  readonly modifiers = $derived.by<Modifier[]>(() =>
+    (this.saved?.structure.layers ?? [])
+      .filter((layer) => layer.kind === 'modifier' && layer.applies)
+      .map((layer) => ({ name: layer.name, standard: layer.standard, contexts: layer.contexts.map((c) => c.name) }))
+  );
+  readonly schemes = $derived(this.modifiers.find((m) => m.name === 'scheme')?.contexts ?? ['light']);
 
   #pages = new Set<LivePage>();
   #probing = false;
@@ -41,6 +61,7 @@ export class Bench {
   #commits: Promise<void> = Promise.resolve();
   /** Counts commits and reversions, so that a late probe cannot undo what came after it. */
   #turn = 0;
+  #events: EventSource | undefined;
 
   constructor(id: number) {
     this.id = id;
@@ -48,7 +69,7 @@ export class Bench {
 
   async load() {
     const [bench, roles, sites, fonts] = await Promise.all([
-      ask(() => api.GET('/api/themes/{id}', { params: { path: { id: this.id } } })),
+      this.#read(),
       ask(() => api.GET('/api/roles')),
       ask(() => api.GET('/api/sites')),
       ask(() => api.GET('/api/fonts'))
@@ -57,6 +78,73 @@ export class Bench {
     this.sites = sites;
     this.fonts = fonts;
     this.#show(bench);
+    this.working = Object.fromEntries(this.modifiers.map((m) => [m.name, m.standard]));
+    this.bays = this.#firstBays();
+    await this.look();
+  }
+
+  #firstBays() {
+    const site = this.sites.find((s) => s.themeId === this.id) ?? this.sites[0];
+    const pages = site?.pages.map((p) => p.slug) ?? [];
+    if (!site || pages.length === 0) return [];
+    const dark = this.schemes.includes('dark') ? { ...this.working, scheme: 'dark' } : this.working;
+    return [
+      new BayState(site.slug, pages[0] ?? '', 1280, { ...this.working }),
+      new BayState(site.slug, pages[1] ?? pages[0] ?? '', 1024, { ...dark }),
+      new BayState(site.slug, pages[0] ?? '', 390, { ...this.working })
+    ];
+  }
+
+  key(contexts: Contexts): string {
+    return comboKey(contexts, this.modifiers.map((m) => m.name));
+  }
+
+  /** What the server is told with every request: the combinations that are looked at. */
+  #looking() {
+    const bays = [...new Set(this.bays.map((bay) => this.key(bay.contexts)))];
+    return { combo: this.key(this.working), bays };
+  }
+
+  #read() {
+    const { combo, bays } = this.#looking();
+    return ask(() =>
+      api.GET('/api/themes/{id}', { params: { path: { id: this.id }, query: { combo, bays: bays.join('|') } } })
+    );
+  }
+
+  /** Reads the bench again as it is now; after a combination was chosen, or somebody else changed the theme. */
+  async look() {
+    const turn = ++this.#turn;
+    const bench = await this.#read();
+    if (turn === this.#turn) this.#show(bench);
+    if (this.pick) void this.#readTrace(this.pick);
+  }
+
+  /** Chooses a context for the instruments; bays that stood at the same context follow, save for the scheme. */
+  choose(modifier: string, context: string) {
+    const before = this.working[modifier];
+    this.working = { ...this.working, [modifier]: context };
+    if (modifier !== 'scheme')
+      for (const bay of this.bays)
+        if (bay.contexts[modifier] === before) bay.contexts = { ...bay.contexts, [modifier]: context };
+    if (this.pick) this.pick = { ...this.pick, contexts: { ...this.pick.contexts, [modifier]: context } };
+    void this.look();
+  }
+
+  /** Learns of edits that others make, until the way to stop is called. */
+  listen() {
+    this.#events = new EventSource(`/api/themes/${this.id}/events`);
+    this.#events.addEventListener('revision', (event) => {
+      const revision = Number((event as MessageEvent<string>).data);
+      void this.#commits.then(async () => {
+        if (revision <= (this.saved?.revision ?? 0)) return;
+        await this.look();
+        const rail = this.saved?.rail;
+        if (rail && rail.person !== session.name)
+          toast.message(`${rail.person}: ${SAID[rail.kind] ?? ''}${rail.label}`, { description: 'Your bench shows it already.' });
+      });
+    });
+    return () => this.#events?.close();
   }
 
   /** A page that wants every change from now on. */
@@ -66,9 +154,14 @@ export class Bench {
     return () => this.#pages.delete(page);
   }
 
+  #aimed(edit: EditRequest): EditRequest {
+    const aims = this.target !== '' && (edit.op === 'value' || edit.op === 'member');
+    return aims ? { ...edit, place: this.target } : edit;
+  }
+
   /** Shows what an edit would do, without storing it. */
   probe(edit: EditRequest) {
-    this.#waiting = edit;
+    this.#waiting = this.#aimed(edit);
     this.state = 'probing';
     if (!this.#probing) void this.#sendProbes();
   }
@@ -83,7 +176,7 @@ export class Bench {
         const probe = await ask(() =>
           api.POST('/api/themes/{id}/probe', {
             params: { path: { id: this.id } },
-            body: { ...edit, base: this.saved!.revision }
+            body: { ...edit, ...this.#looking(), base: this.saved!.revision }
           })
         );
         if (turn === this.#turn) this.#lay(probe);
@@ -103,10 +196,10 @@ export class Bench {
     const saved = this.saved!.instruments;
     this.#dirty = true;
     const live = { ...saved.live };
-    for (const [scheme, blocks] of Object.entries(probe.live)) {
-      const laid = { ...live[scheme] };
+    for (const [key, blocks] of Object.entries(probe.live)) {
+      const laid = { ...live[key] };
       for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
-      live[scheme] = laid;
+      live[key] = laid;
     }
     // Pages first: they are what the eye is on. The tray follows a moment later.
     this.#pages.forEach((page) => page.setAll(live));
@@ -137,23 +230,39 @@ export class Bench {
 
   /** Stores an edit; resolves to whether it was accepted. */
   commit(edit: EditRequest): Promise<boolean> {
+    const aimed = this.#aimed(edit);
     return this.#change(async () => {
       const base = this.saved!.revision;
       return ask(() =>
-        api.POST('/api/themes/{id}/edits', { params: { path: { id: this.id } }, body: { ...edit, base } })
+        api.POST('/api/themes/{id}/edits', {
+          params: { path: { id: this.id } },
+          body: { ...aimed, ...this.#looking(), base }
+        })
       );
-    });
+    }, aimed);
   }
 
   undo() {
-    return this.#change(() => ask(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } } })));
+    return this.#change(() =>
+      ask(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } }, body: this.#looking() }))
+    );
   }
 
   redo() {
-    return this.#change(() => ask(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } } })));
+    return this.#change(() =>
+      ask(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } }, body: this.#looking() }))
+    );
   }
 
-  #change(send: () => Promise<Schemas['Bench']>): Promise<boolean> {
+  /** Makes an earlier revision the newest, as an edit that can be undone. */
+  restore(number: number) {
+    return this.#change(async () => {
+      await ask(() => api.POST('/api/themes/{id}/restore', { params: { path: { id: this.id } }, body: { number } }));
+      return this.#read();
+    });
+  }
+
+  #change(send: () => Promise<Schemas['Bench']>, edit?: EditRequest): Promise<boolean> {
     this.#turn++;
     this.#waiting = null;
     this.state = 'saving';
@@ -168,17 +277,24 @@ export class Bench {
         return true;
       } catch (e) {
         const problem = e instanceof Problem ? e : new Problem(0, 'That did not work', String(e));
-        this.refused = problem.message;
-        toast.error(problem.title, { description: problem.message });
-        if (problem.status === 409)
-          this.saved = await ask(() => api.GET('/api/themes/{id}', { params: { path: { id: this.id } } }));
-        if (this.saved) this.#show(this.saved);
-        this.state = problem.status === 0 ? 'failed' : 'saved';
+        await this.#refuse(problem, edit);
         return false;
       }
     });
     this.#commits = result.then(() => undefined);
     return result;
+  }
+
+  async #refuse(problem: Problem, edit: EditRequest | undefined) {
+    this.refused = problem.message;
+    if (problem.status === 409) {
+      this.saved = await this.#read();
+      if (edit && problem.extra.yours)
+        this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
+      else toast.error(problem.title, { description: problem.message });
+    } else toast.error(problem.title, { description: problem.message });
+    if (this.saved) this.#show(this.saved);
+    this.state = problem.status === 0 ? 'failed' : 'saved';
   }
 
   #show(bench: Schemas['Bench']) {
@@ -188,39 +304,68 @@ export class Bench {
     this.saved = bench;
     this.shown = bench.instruments;
     this.#dirty = false;
+    this.#fitContexts();
     this.#pages.forEach((page) => page.setAll(bench.instruments.live));
   }
 
-  /** Opens a role in the tray with its trace, and lights up its places on the pages. */
-  choose(pick: Pick) {
+  /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */
+  #fitContexts() {
+    const fit = (contexts: Contexts) => {
+      const fitting = Object.fromEntries(
+        this.modifiers.map((m) => [m.name, m.contexts.includes(contexts[m.name] ?? '') ? contexts[m.name]! : m.standard])
+      );
+      return this.key(fitting) === this.key(contexts) && Object.keys(contexts).length === this.modifiers.length ? contexts : fitting;
+    };
+    const working = fit(this.working);
+    if (working !== this.working) this.working = working;
+    for (const bay of this.bays) {
+      const fitted = fit(bay.contexts);
+      if (fitted !== bay.contexts) bay.contexts = fitted;
+    }
+  }
+
+  /** Opens a token in the tray with its trace, and lights up its places on the pages. */
+  open(pick: Pick, stay = false) {
     const kind = pick.roles.find((role) => role.path === pick.path)?.kind;
-    if (kind) this.tab = TAB_OF[kind];
+    if (kind && !stay) this.tab = TAB_OF[kind];
     this.pick = pick;
-    this.light(pick.path);
+    this.places = this.light([pick.path]);
     void this.#readTrace(pick);
   }
 
   unpick() {
     this.pick = null;
     this.trace = null;
-    this.light('');
+    this.light([]);
   }
 
   async #readTrace(pick: Pick) {
-    const { scheme, path } = pick;
+    const { path } = pick;
+    const combo = this.key(pick.contexts);
     const trace = await ask(() =>
-      api.GET('/api/themes/{id}/trace', { params: { path: { id: this.id }, query: { scheme, path } } })
+      api.GET('/api/themes/{id}/token', { params: { path: { id: this.id }, query: { combo, path } } })
     );
-    if (this.pick?.path === path) this.trace = trace;
+    if (this.pick?.path !== path) return;
+    this.trace = trace;
+    this.places = this.light([path, ...trace.roles]);
   }
 
-  /** Outlines every place on the pages that a role governs; an empty path puts the light out. */
-  light(path: string) {
-    const [group, surface, role] = path.split('.');
-    const wanted = group === 'surface' && role ? `surface.${role}` : path;
-    const selectors = Object.entries(this.roles)
-      .filter(([, roles]) => path !== '' && Object.values(roles).includes(wanted))
-      .map(([selector]) => selector);
-    this.#pages.forEach((page) => page.light(selectors, group === 'surface' ? (surface ?? '') : ''));
+  /** Outlines every place on the pages that these roles govern, and counts them; no roles put the light out. */
+  light(paths: string[]): number {
+    const selectors = new Set<string>();
+    for (const path of paths) {
+      const [group, surface, role] = path.split('.');
+      const wanted = group === 'surface' && role ? `surface.${role}` : path;
+      const elements = Object.entries(this.roles)
+        .filter(([, roles]) => Object.values(roles).includes(wanted))
+        .map(([selector]) => selector);
+      onSurface(elements, group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
+    }
+    let count = 0;
+    this.#pages.forEach((page) => (count += page.light([...selectors])));
+    return count;
   }
 }
+
+/** How an entry of the log is said. */
+export const SAID: Record<string, string> = { start: '', edit: '', undo: 'undid ', redo: 'redid ' };

@@ -24,9 +24,9 @@
     </thead>
     <tbody>
       {#each type?.styles ?? [] as style (style.path)}
-        <tr class="border-t border-border {bench.pick?.path === style.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light(style.path)} onpointerleave={() => bench.light(bench.pick?.path ?? '')}>
+        <tr class="border-t border-border {bench.pick?.path === style.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light([style.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
           <th class="px-2 text-left font-normal" scope="row">
-            <button class="hover:underline" onclick={() => bench.choose({ path: style.path, scheme: 'light', roles: [{ kind: 'type', path: style.path }] })}>{style.role}</button>
+            <button class="hover:underline" onclick={() => bench.open({ path: style.path, contexts: bench.working, roles: [{ kind: 'type', path: style.path }] })}>{style.role}</button>
           </th>
           <td class="p-0.5">
             <select class="field value w-[4.5rem] px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>

@@ -28,8 +28,8 @@
     if (!file) return;
     refused = '';
     try {
-      const id = await importFile(file);
-      toast.success(`Imported ${file.name}`);
+      const { id, notes } = await importFile(file);
+      toast.success(`Imported ${file.name}`, { description: notes.join(' '), duration: notes.length ? Infinity : 8000 });
       await goto(`/bench/${id}`);
     } catch (e) {
       refused = e instanceof Problem ? e.message : String(e);

@@ -1,17 +1,21 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onDestroy, onMount } from 'svelte';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import { api, Problem } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import Bays from '$lib/site/Bays.svelte';
   import { Bench } from '$lib/theme/bench.svelte';
+  import ClashDialog from '$lib/theme/ClashDialog.svelte';
   import Rail from '$lib/theme/Rail.svelte';
   import Tray from '$lib/theme/Tray.svelte';
 
   const LEAST = 160;
   const FOLDED = 33;
   const RAIL = 44;
+
+  let stop: (() => void) | undefined;
+  onDestroy(() => stop?.());
 
   let bench = $state.raw<Bench | null>(null);
   let problem = $state('');
@@ -29,6 +33,7 @@
     try {
       await loading.load();
       bench = loading;
+      stop = loading.listen();
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -53,6 +58,7 @@
       <div class="shrink-0 border-t border-line" style:height="{trayHeight}px"><Tray {bench} bind:folded height={trayHeight} onheight={(px) => (tray = px)} /></div>
     </main>
   </div>
+  <ClashDialog {bench} />
 {:else if problem}
   <main class="mx-auto max-w-md px-6 py-24 text-center">
     <h1 class="font-display text-2xl text-heading">This bench is empty</h1>

@@ -12,15 +12,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Announces the edits of a theme to everybody who has it on the bench, as server-sent events. */
+/** Announces every new revision of a theme, by its number, to everybody who has it on the bench, as server-sent events. */
 @RestController
 @RequestMapping("/api/themes/{id}")
 class EventController {
     /** After so long the browser connects again, so that a session that ended is noticed. */
     private static final long LONGEST_MS = 10 * 60_000L;
-
-    record Announcement(int revision, String kind, String label, String person) {
-    }
 
     private final ThemeWatch watch;
     private final Set<SseEmitter> open = ConcurrentHashMap.newKeySet();
@@ -32,8 +29,7 @@ class EventController {
     @GetMapping(value = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter events(@PathVariable long id) throws IOException {
         SseEmitter emitter = new SseEmitter(LONGEST_MS);
-        Runnable stop = watch.watch(id, newest -> send(emitter, new Announcement(newest.revision(), newest.kind(),
-                newest.label(), newest.person())));
+        Runnable stop = watch.watch(id, revision -> send(emitter, revision));
         open.add(emitter);
         emitter.onCompletion(() -> {
             open.remove(emitter);
@@ -44,9 +40,9 @@ class EventController {
         return emitter;
     }
 
-    private static void send(SseEmitter emitter, Announcement announcement) {
+    private static void send(SseEmitter emitter, int revision) {
         try {
-            emitter.send(SseEmitter.event().name("revision").data(announcement, MediaType.APPLICATION_JSON));
+            emitter.send(SseEmitter.event().name("revision").data(Integer.toString(revision)));
         } catch (IOException | IllegalStateException gone) {
             emitter.completeWithError(gone);
         }

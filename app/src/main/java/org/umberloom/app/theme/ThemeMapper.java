@@ -41,10 +41,6 @@ interface ThemeMapper {
     record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt, String checkpoint) {
     }
 
-    /** The newest state of a watched theme. */
-    record Newest(long id, int revision, String kind, String label, String person) {
-    }
-
     @Select("select id, name, document, revision, changed_at from theme order by changed_at desc, id")
     List<ThemeRow> all();
 
@@ -94,8 +90,4 @@ interface ThemeMapper {
     @Select("select number from revision where theme_id = #{themeId} and number >= #{from} and document is not null "
             + "order by number limit 1")
     Optional<Integer> nearestWhole(long themeId, int from);
-
-    @Select("select t.id, t.revision, r.kind, r.label, a.name as person from theme t join revision r on r.theme_id = t.id "
-            + "and r.number = t.revision join account a on a.id = r.account_id where t.id = #{id}")
-    Optional<Newest> newest(long id);
 }

@@ -9,7 +9,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.function.Consumer;
+import java.util.function.IntConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -25,7 +25,7 @@ class ThemeWatch {
     private static final long EVERY_MS = 1_000;
 
     private final ThemeMapper themes;
-    private final Map<Long, List<Consumer<ThemeMapper.Newest>>> watchers = new ConcurrentHashMap<>();
+    private final Map<Long, List<IntConsumer>> watchers = new ConcurrentHashMap<>();
     private final Map<Long, Integer> told = new ConcurrentHashMap<>();
     private final ScheduledExecutorService looking = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "theme-watch");
@@ -39,8 +39,8 @@ class ThemeWatch {
     }
 
     /** The way to stop watching. */
-    Runnable watch(long theme, Consumer<ThemeMapper.Newest> watcher) {
-        themes.newest(theme).ifPresent(newest -> told.putIfAbsent(theme, newest.revision()));
+    Runnable watch(long theme, IntConsumer watcher) {
+        themes.revisionOf(theme).ifPresent(revision -> told.putIfAbsent(theme, revision));
         watchers.computeIfAbsent(theme, key -> new CopyOnWriteArrayList<>()).add(watcher);
         return () -> watchers.computeIfPresent(theme, (key, list) -> {
             list.remove(watcher);
@@ -57,10 +57,9 @@ class ThemeWatch {
 
     private void look(long theme) {
         try {
-            Optional<ThemeMapper.Newest> newest = themes.newest(theme);
-            if (newest.isEmpty() || newest.get().revision() == told.getOrDefault(theme, -1)) return;
-            told.put(theme, newest.get().revision());
-            watchers.getOrDefault(theme, List.of()).forEach(watcher -> watcher.accept(newest.get()));
+            Optional<Integer> revision = themes.revisionOf(theme);
+            if (revision.isEmpty() || revision.get().equals(told.put(theme, revision.get()))) return;
+            watchers.getOrDefault(theme, List.of()).forEach(watcher -> watcher.accept(revision.get()));
         } catch (RuntimeException e) {
             LOG.warn("could not look for changes of theme {}: {}", theme, e.getMessage());
         }

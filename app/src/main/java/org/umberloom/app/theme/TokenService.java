@@ -7,6 +7,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.check.Tidiness;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -14,6 +16,7 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.theme.Trace;
@@ -50,7 +53,6 @@ class TokenService {
     record TokenList(int revision, String combo, List<TokenRow> tokens) {
     }
 
-    /** @param css the value as CSS where it has a single form */
     record CandidateView(String place, String written, boolean wins) {
     }
 
@@ -58,8 +60,11 @@ class TokenService {
                    List<CandidateView> candidates) {
     }
 
-    /** @param contexts every place of the theme that holds the token, also in other combinations */
-    record TokenView(String path, String type, String description, String deprecated, List<HopView> hops,
+    /**
+     * @param oklch    lightness 0 to 1, chroma and hue in degrees of a color; empty for anything else
+     * @param contexts every place of the theme that holds the token, also in other combinations
+     */
+    record TokenView(String path, String type, String description, String deprecated, List<Double> oklch, List<HopView> hops,
                      List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts) {
     }
 
@@ -122,8 +127,18 @@ class TokenService {
                 .map(Token::meta).filter(m -> m.description().isPresent() || m.deprecated().isPresent()).findFirst().orElse(Meta.NONE);
         return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
                 meta.deprecated().filter(said -> !said.equals(false)).map(said -> said.equals(true) ? "deprecated" : said.toString()).orElse(""),
-                hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
+                oklch(graph.resolution().find(path).map(Resolved::value)), hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
                 roles(at, dependents), places(draft.theme(), at));
+    }
+
+    private static List<Double> oklch(Optional<TokenValue> value) {
+        if (!(value.orElse(null) instanceof ColorValue color)) return List.of();
+        Color oklch = color.color().to(ColorSpace.OKLCH);
+        return List.of(rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000), Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100));
+    }
+
+    private static double rounded(double value, double per) {
+        return Math.rint(value * per) / per;
     }
 
     /** The roles that show the token on a page: itself, or what comes from it. */

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { split } from './valueText';
+
+  /** A gradient drawn, with stops that are dragged along it or moved with the arrow keys. */
+  let { written, css, onprobe, oncommit }: { written: string; css: string; onprobe: (text: string) => void; oncommit: (text: string) => void } = $props();
+
+  let bar: HTMLElement | undefined = $state();
+  let held = $state<string | null>(null);
+
+  const stops = $derived(split(held ?? written, ',').map((text) => {
+    const [color = '', at = ''] = split(text, ' ');
+    return { color, at, percent: at.endsWith('%') ? Number(at.slice(0, -1)) : null };
+  }));
+
+  function moved(index: number, percent: number): string {
+    const fitted = Math.round(Math.min(100, Math.max(0, percent)) * 10) / 10;
+    return stops.map((stop, i) => `${stop.color} ${i === index ? `${fitted}%` : stop.at}`).join(', ');
+  }
+
+  function drag(event: PointerEvent, index: number) {
+    if (!bar || event.buttons === 0) return;
+    const box = bar.getBoundingClientRect();
+    held = moved(index, ((event.clientX - box.left) / box.width) * 100);
+    onprobe(held);
+  }
+
+  function release() {
+    if (held) oncommit(held);
+    held = null;
+  }
+
+  function key(event: KeyboardEvent, index: number, percent: number) {
+    const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    oncommit(moved(index, percent + by));
+  }
+</script>
+
+<div class="flex flex-col gap-1">
+  <div bind:this={bar} class="relative mb-2 h-10 border border-line" style:background="linear-gradient(to right, {css})">
+    {#each stops as stop, i (i)}
+      {#if stop.percent !== null}
+        <span
+          class="absolute -bottom-2 size-3.5 -translate-x-1/2 rotate-45 cursor-ew-resize touch-none border-2 border-ink bg-raised"
+          style:left="{stop.percent}%"
+          role="slider"
+          tabindex="0"
+          aria-label="Stop {i + 1}, {stop.color}"
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={stop.percent}
+          onpointerdown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
+          onpointermove={(e) => drag(e, i)}
+          onpointerup={release}
+          onkeydown={(e) => key(e, i, stop.percent ?? 0)}
+        ></span>
+      {/if}
+    {/each}
+  </div>
+  {#each stops as stop, i (i)}<p class="value flex justify-between gap-2"><span class="truncate">{stop.color}</span><span>{stop.at}</span></p>{/each}
+</div>

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { api, ask, type Schemas } from '$lib/api/client';
+  import CurveField from '$lib/ui/CurveField.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import TextValue from '$lib/ui/TextValue.svelte';
+  import TokenPicture from '$lib/ui/TokenPicture.svelte';
+  import Track from '$lib/ui/Track.svelte';
+  import type { Bench, EditRequest } from './bench.svelte';
+  import GradientField from './GradientField.svelte';
+  import ShadowField from './ShadowField.svelte';
+  import { isOwn, split } from './valueText';
+
+  /** One token: its path, its value with the control that fits its type, a derivation, and what it says of itself. */
+  let { bench, row, onmoved }: { bench: Bench; row: Schemas['TokenRow']; onmoved: (path: string) => void } = $props();
+
+  const MEASURE = /^(-?[\d.]+)(px|rem|ms|s)?$/;
+  const PARTS: Record<string, string> = { fontFamily: 'Family', fontSize: 'Size', fontWeight: 'Weight', letterSpacing: 'Letter spacing', lineHeight: 'Line height' };
+
+  let deriving = $state(false);
+  let operations = $state.raw<Schemas['OperationView'][]>([]);
+  let operation = $state('lighten');
+  let source = $state('');
+  let values = $state<Record<string, string>>({});
+  let refused = $state('');
+
+  const own = $derived(isOwn(row.written));
+  const shades = $derived(own && row.type === 'color' && bench.trace?.path === row.path ? bench.trace.oklch : []);
+  const measure = $derived(own ? MEASURE.exec(row.written) : null);
+  const curve = $derived(/^cubic-bezier\(([^)]*)\)$/.exec(own ? row.written : '')?.[1]?.split(',').map(Number));
+  const fitting = $derived(operations.filter((o) => o.color === (row.type === 'color')));
+  const chosen = $derived(fitting.find((o) => o.id === operation) ?? fitting[0]);
+  const canDerive = $derived(['color', 'dimension', 'number'].includes(row.type));
+
+  const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
+  const oklch = (l: number, c: number, h: number) => `oklch(${l} ${c} ${h})`;
+
+  async function commit(request: EditRequest) {
+    return (await bench.commit(request)) ? '' : bench.refused;
+  }
+
+  async function move(to: string) {
+    if (!(await bench.commit({ op: 'move', path: row.path, to }))) return bench.refused;
+    onmoved(to);
+    return '';
+  }
+
+  async function openDerivation() {
+    deriving = !deriving;
+    if (operations.length === 0) operations = await ask(() => api.GET('/api/operations'));
+    operation = fitting[0]?.id ?? '';
+    source = own ? '' : row.written;
+  }
+
+  const derivation = $derived(chosen ? `${chosen.id}(${[source, ...chosen.parameters.slice(1).map((p) => values[p] ?? '')].join(', ')})` : '');
+
+  async function derive(event: SubmitEvent) {
+    event.preventDefault();
+    refused = await commit(edit(derivation));
+    if (refused === '') deriving = false;
+  }
+</script>
+
+<section class="flex w-72 shrink-0 flex-col gap-3 overflow-y-auto border-l border-border p-3" aria-label="Token {row.path}">
+  <div class="flex items-center gap-2">
+    <TokenPicture type={row.type} css={row.css} size={28} />
+    <div class="min-w-0">
+      <h2 class="truncate font-semibold" title={row.path}>{row.path.split('.').at(-1)}</h2>
+      <p class="caption">{row.type || 'no type'} · {row.place.replace(/^(set|context):/, '')}</p>
+    </div>
+  </div>
+  <TextValue label="Value" value={row.written} width="w-full" oncommit={(text) => commit(edit(text))} />
+
+  {#if shades.length === 3}
+    {@const [l = 0, c = 0, h = 0] = shades}
+    <div class="flex flex-col gap-1">
+      <Track label="Lightness" value={l} min={0} max={1} step={0.005} text={l.toFixed(2)} track="linear-gradient(to right in oklab, {oklch(0, c, h)}, {oklch(0.5, c, h)}, {oklch(1, c, h)})" onprobe={(v) => bench.probe(edit(oklch(v, c, h)))} oncommit={(v) => bench.commit(edit(oklch(v, c, h)))} />
+      <Track label="Chroma" value={c} min={0} max={0.33} step={0.002} text={c.toFixed(3)} track="linear-gradient(to right in oklab, {oklch(l, 0, h)}, {oklch(l, 0.33, h)})" onprobe={(v) => bench.probe(edit(oklch(l, v, h)))} oncommit={(v) => bench.commit(edit(oklch(l, v, h)))} />
+      <Track label="Hue" value={h} min={0} max={360} step={1} text="{Math.round(h)}°" track="linear-gradient(to right, {[0, 60, 120, 180, 240, 300, 360].map((x) => oklch(l, Math.max(c, 0.05), x)).join(', ')})" onprobe={(v) => bench.probe(edit(oklch(l, c, v)))} oncommit={(v) => bench.commit(edit(oklch(l, c, v)))} />
+    </div>
+  {:else if measure}
+    <NumberField label="{row.path.split('.').at(-1)} as a number" short="drag" value={Number(measure[1])} unit={measure[2] ?? ''} places={3} step={measure[2] === 'ms' ? 10 : measure[2] === 'px' ? 1 : row.type === 'fontWeight' ? 10 : 0.05}
+      onprobe={(v) => bench.probe(edit(`${v}${measure[2] ?? ''}`))} oncommit={(v) => bench.commit(edit(`${v}${measure[2] ?? ''}`))} />
+  {:else if curve}
+    <CurveField points={curve} onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))} oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))} />
+  {:else if own && row.type === 'shadow'}
+    <ShadowField written={row.written} css={row.css} onprobe={(text) => bench.probe(edit(text))} oncommit={(text) => bench.commit(edit(text))} />
+  {:else if own && row.type === 'gradient'}
+    <GradientField written={row.written} css={row.css} onprobe={(text) => bench.probe(edit(text))} oncommit={(text) => bench.commit(edit(text))} />
+  {:else if own && row.type === 'typography'}
+    {#each split(row.written, '/') as part, i (i)}
+      {@const member = Object.keys(PARTS)[i] ?? ''}
+      <TextValue label={PARTS[member] ?? ''} value={part} width="w-full" oncommit={(text) => commit({ op: 'member', place: row.place, path: row.path, member, text })} />
+    {/each}
+  {:else if !own}
+    <p class="caption">It comes to <span class="value">{row.resolved || 'nothing: see the findings'}</span></p>
+  {/if}
+
+  {#if canDerive}
+    <button class="button self-start" aria-expanded={deriving} onclick={openDerivation}>Derive it from another token</button>
+    {#if deriving && chosen}
+      <form class="flex flex-col gap-2 border border-line bg-raised p-2" aria-label="Derivation" onsubmit={derive}>
+        <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each fitting as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
+        <label class="flex flex-col gap-0.5"><span class="caption">Of</span><input class="field value" required placeholder={'{color.sea.60}'} bind:value={source} /></label>
+        {#each chosen.parameters.slice(1) as parameter (parameter)}
+          <label class="flex flex-col gap-0.5"><span class="caption">{parameter}</span><input class="field value" required bind:value={() => values[parameter] ?? '', (v) => (values[parameter] = v)} oninput={() => bench.probe(edit(derivation))} /></label>
+        {/each}
+        <p class="value break-all text-muted">{derivation}</p>
+        <button class="button button-strong self-start" type="submit">Derive</button>
+        {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
+      </form>
+    {/if}
+  {/if}
+
+  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={move} />
+  {#if bench.trace?.path === row.path}
+    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => commit({ op: 'meta', place: row.place, path: row.path, text })} />
+  {/if}
+  {#each row.findings as f (f.message)}
+    <div class="border-l-2 border-must pl-2">
+      <p>{f.message}</p>
+      <p class="text-muted">{f.remedy}</p>
+      {#each f.fixes as fix (fix.label)}<button class="button mt-1 mr-1" onclick={() => bench.commit({ op: 'exact', text: fix.edit })}>{fix.label}</button>{/each}
+    </div>
+  {/each}
+  <div class="flex flex-wrap gap-1">
+    {#if row.marks.includes('detached')}<button class="button" onclick={() => bench.commit({ op: 'attach', place: row.place, path: row.path })}>Give it back to the recipe</button>{/if}
+    {#if row.marks.includes('recipe')}<button class="button" onclick={() => bench.commit({ op: 'detach', place: row.place, path: row.path })}>Detach from the recipe</button>{/if}
+    <button class="button" onclick={() => bench.commit({ op: 'meta', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}>{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button>
+    <button class="button" onclick={() => bench.commit({ op: 'remove', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `, ${bench.trace.dependentCount} depend on it` : ''}</button>
+  </div>
+</section>

@@ -1,0 +1,23 @@
+/** Splits a written value at a character outside all parentheses and braces; a blank splits at any white space. */
+export function split(text: string, at: ',' | ' ' | '/'): string[] {
+  const items: string[] = [];
+  let depth = 0;
+  let item = '';
+  for (const c of text.trim()) {
+    if (c === '(' || c === '{') depth++;
+    if (c === ')' || c === '}') depth--;
+    const splits = depth === 0 && (at === ' ' ? /\s/.test(c) : c === at);
+    if (!splits) item += c;
+    else if (at !== ' ' || item !== '') {
+      items.push(item.trim());
+      item = '';
+    }
+  }
+  items.push(item.trim());
+  return items;
+}
+
+/** Whether a written value is one of its own, and no reference or derivation. */
+export function isOwn(written: string): boolean {
+  return !written.startsWith('{') && !written.startsWith('#/') && !/^(lighten|darken|depth|mix|mix-srgb|fade|rotate|chroma|complement|on-color|add|multiply|round|clamp)\(/.test(written);
+}
