@@ -863,13 +863,13 @@ export interface components {
             type: string;
             description: string;
             deprecated: string;
+            oklch: number[];
             hops: components["schemas"]["HopView"][];
             dependents: string[];
             /** Format: int32 */
             dependentCount: number;
             roles: string[];
             contexts: components["schemas"]["PlaceView"][];
-            oklch: number[];
         };
         FileView: {
             name: string;

@@ -139,8 +139,8 @@
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
       <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="Tokens that differ">
-        <table class="w-full border-collapse">
-          <thead class="sticky top-0 bg-ground"><tr>{#each ['Token', 'In', 'Before', 'After'] as head (head)}<th class="caption px-3 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr></thead>
+        <table class="w-full table-fixed border-collapse">
+          <thead class="sticky top-0 bg-ground"><tr>{#each ['Token', 'In', 'Before', 'After'] as head (head)}<th class="caption px-3 py-1 text-left font-normal {head === 'In' ? 'w-28' : ''}" scope="col">{head}</th>{/each}</tr></thead>
           <tbody>
             {#each comparison.changes as c (c.place + c.path)}
               <tr class="border-t border-border align-top">

@@ -91,7 +91,7 @@
 {#snippet menu(layer: Layer, context?: string)}
   <DropdownMenu.Root>
     <DropdownMenu.Trigger class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="What to do with {layer.kind} {layer.name}{context === undefined ? '' : `, context ${context}`}"><Ellipsis size={14} /></DropdownMenu.Trigger>
-    <DropdownMenu.Portal>
+    <DropdownMenu.Portal to="main">
       <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
         {#if context !== undefined}
           {@render choice('Rename', () => ask(named('Rename the context', context, (t) => ({ op: 'rename-place', place: place(layer, context), text: t }))))}

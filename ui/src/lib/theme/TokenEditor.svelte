@@ -126,6 +126,6 @@
     {#if row.marks.includes('detached')}<button class="button" onclick={() => bench.commit({ op: 'attach', place: row.place, path: row.path })}>Give it back to the recipe</button>{/if}
     {#if row.marks.includes('recipe')}<button class="button" onclick={() => bench.commit({ op: 'detach', place: row.place, path: row.path })}>Detach from the recipe</button>{/if}
     <button class="button" onclick={() => bench.commit({ op: 'meta', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}>{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button>
-    <button class="button" onclick={() => bench.commit({ op: 'remove', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `, ${bench.trace.dependentCount} depend on it` : ''}</button>
+    <button class="button" onclick={() => bench.commit({ op: 'remove', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `; ${bench.trace.dependentCount} ${bench.trace.dependentCount === 1 ? 'depends' : 'depend'} on it` : ''}</button>
   </div>
 </section>

@@ -48,6 +48,16 @@
     });
   });
 
+  // Without a search the tree is back, and the active token is in it.
+  $effect(() => {
+    if (tokens.searching) return;
+    untrack(() => {
+      if (!tokens.byPath.has(tokens.active)) return;
+      tokens.reveal(tokens.active);
+      requestAnimationFrame(() => show(tokens.lines.findIndex((line) => line.path === tokens.active)));
+    });
+  });
+
   function show(index: number) {
     if (!scroller || index < 0) return;
     if (index * LINE < scroller.scrollTop) scroller.scrollTop = index * LINE;
@@ -110,8 +120,8 @@
 <div class="flex h-full min-h-0">
   <section class="flex min-w-0 grow flex-col" aria-label="Tokens">
     <div class="flex items-center gap-2 border-b border-border px-3 py-1.5">
-      <input class="field min-w-32 grow" type="search" placeholder="Search by path, value or place" aria-label="Search tokens" bind:value={tokens.search} onkeydown={(e) => { if (e.key === 'ArrowDown') { e.preventDefault(); scroller?.focus(); } }} />
-      <select class="field w-28 shrink-0" aria-label="Type of token" bind:value={tokens.type}><option value="">every type</option>{#each tokens.types as type (type)}<option value={type}>{type}</option>{/each}</select>
+      <input class="field min-w-32 grow" type="search" placeholder="Path, value, place" aria-label="Search tokens" bind:value={tokens.search} onkeydown={(e) => { if (e.key === 'ArrowDown') { e.preventDefault(); scroller?.focus(); } }} />
+      <select class="field w-26 shrink-0" aria-label="Type of token" bind:value={tokens.type}><option value="">every type</option>{#each tokens.types as type (type)}<option value={type}>{type}</option>{/each}</select>
       <select class="field w-32 shrink-0" aria-label="Which tokens" bind:value={tokens.flag}><option value="">all tokens</option>{#each FLAGS as flag (flag.id)}<option value={flag.id}>{flag.name}</option>{/each}</select>
       <span class="caption whitespace-nowrap" aria-live="polite">{tokens.found.length} of {tokens.rows.length}</span>
       <button class="button" aria-expanded={panel === 'new'} onclick={() => (panel = panel === 'new' ? '' : 'new')}>New token</button>

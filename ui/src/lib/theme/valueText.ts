@@ -19,5 +19,5 @@ export function split(text: string, at: ',' | ' ' | '/'): string[] {
 
 /** Whether a written value is one of its own, and no reference or derivation. */
 export function isOwn(written: string): boolean {
-  return !written.startsWith('{') && !written.startsWith('#/') && !/^(lighten|darken|depth|mix|mix-srgb|fade|rotate|chroma|complement|on-color|add|multiply|round|clamp)\(/.test(written);
+  return !/^\{[^{}]*\}$/.test(written) && !written.startsWith('#/') && !/^(lighten|darken|depth|mix|mix-srgb|fade|rotate|chroma|complement|on-color|add|multiply|round|clamp)\(/.test(written);
 }

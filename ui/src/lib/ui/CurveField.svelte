@@ -40,7 +40,7 @@
   }
 </script>
 
-<svg bind:this={svg} viewBox="0 {-ROOM} {SIZE} {SIZE + 2 * ROOM}" class="w-full max-w-56 touch-none border border-border bg-field" role="group" aria-label="Easing curve">
+<svg bind:this={svg} viewBox="0 {-ROOM} {SIZE} {SIZE + 2 * ROOM}" class="h-44 w-32 shrink-0 touch-none border border-border bg-field" role="group" aria-label="Easing curve">
   <path d="M0 {SIZE} H{SIZE} M0 0 H{SIZE}" stroke="var(--surface-border)" stroke-width="1" />
   <path d="M0 {SIZE} L{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} M{SIZE} 0 L{(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) * SIZE}" stroke="var(--surface-accent)" stroke-width="1" />
   <path d="M0 {SIZE} C{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} {(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) * SIZE} {SIZE} 0" fill="none" stroke="var(--surface-text)" stroke-width="2" />

@@ -25,7 +25,7 @@ class AccessibilityTest {
         check(page, "new theme");
         page.keyboard().press("Escape");
         Browsers.openBench(page, "Tern Passage");
-        for (String tab : List.of("Color", "Type", "Space", "Widths")) {
+        for (String tab : List.of("Color", "Type", "Space", "Widths", "Sets", "Tokens", "History")) {
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab).setExact(true)).click();
             check(page, "bench, " + tab);
         }
@@ -33,9 +33,29 @@ class AccessibilityTest {
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Tokens").setExact(true)).click();
+        for (String token : List.of("color.sea.seed", "motion.swell", "shadow.mid", "gradient.fog", "type.h1")) {
+            page.getByLabel("Search tokens").fill(token);
+            page.getByRole(AriaRole.ROW).first().click();
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Token " + token)).waitFor();
+            check(page, "editor of " + token);
+        }
+        button(page, "New token").click();
+        check(page, "new token");
+        button(page, "Change several").click();
+        check(page, "change several");
+        button(page, "Combination of the instruments").click();
+        check(page, "switches");
+        page.keyboard().press("Escape");
         button(page, "History").click();
         page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")).waitFor();
         check(page, "bench with its history");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Sets").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Modifier").setExact(true)).click();
+        check(page, "new modifier");
+        button(page, "What to do with set base").click();
+        page.getByRole(AriaRole.MENU).waitFor();
+        check(page, "what to do with a set");
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
         page.getByLabel("Text of theme.css").waitFor();

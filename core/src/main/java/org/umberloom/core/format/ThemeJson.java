@@ -87,9 +87,9 @@ public final class ThemeJson {
         List<String> notes = new ArrayList<>();
         boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
         if (resolver) return new Reading(new ResolverDocument(where, data, files, notes).theme(), notes);
+        if (data.values().stream().noneMatch(Map.class::isInstance))
+            throw new FormatException(where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
         Group tokens = TokensJson.modern(where, data, notes);
-        if (tokens.children().isEmpty())
-            throw new FormatException(where + " holds neither tokens nor a resolver document.");
         ThemeDocument theme = new ThemeDocument(where.replaceAll("(\\.tokens)?\\.json$", ""), "",
                 Map.of("tokens", new ThemeDocument.TokenSet("", tokens)), Map.of(),
                 List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of());

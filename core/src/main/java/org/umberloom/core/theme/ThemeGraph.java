@@ -128,15 +128,31 @@ public final class ThemeGraph {
         return id < 0 ? List.of() : Arrays.stream(usedBy[id]).sorted().mapToObj(index::path).toList();
     }
 
-    /** Every token that would change with a token, however many references away, in document order. */
+    /**
+     * Every token that would change with a token, however many references away, in document order; of a seed also the
+     * shades that its recipe grows.
+     */
     public List<TokenPath> dependents(TokenPath path) {
         int id = index.id(path);
         if (id < 0) return List.of();
         BitSet start = new BitSet();
         start.set(id);
+        grownFrom(path, candidates[id].place()).forEach(start::set);
         BitSet all = closure(start, usedBy);
         all.clear(id);
         return all.stream().mapToObj(index::path).toList();
+    }
+
+    private List<Integer> grownFrom(TokenPath seed, Place place) {
+        Group root = layers.layers().stream().filter(layer -> layer.place().equals(place)).findFirst().orElseThrow().tokens();
+        Optional<TokenPath> group = Recipes.governing(root, seed).filter(found -> seed.name().equals(Recipe.HueRamp.SEED));
+        List<Integer> grown = new ArrayList<>();
+        group.flatMap(root::group).ifPresent(hue -> hue.children().keySet().forEach(name -> {
+            TokenPath shade = group.get().child(name);
+            int id = index.id(shade);
+            if (id >= 0 && candidates[id].place().equals(place) && Recipes.computing(root, shade).isPresent()) grown.add(id);
+        }));
+        return grown;
     }
 
     /** Every token that a token's value comes from, however many references away, in document order. */

@@ -202,6 +202,14 @@ class ThemeGraphTest {
         }
     }
 
+    @Test
+    void theShadesThatARecipeGrowsDependOnItsSeed() {
+        ThemeDocument theme = new Edit.Detach(BASE, TokenPath.of("color.brand.60")).applyTo(Samples.starter()).theme();
+        List<TokenPath> dependents = ThemeGraph.of(theme, theme.defaults()).dependents(TokenPath.of("color.brand.seed"));
+        assertThat(dependents).contains(TokenPath.of("color.brand.70"), TokenPath.of("surface.page.link"))
+                .doesNotContain(TokenPath.of("color.brand.60"), TokenPath.of("color.ink.100"));
+    }
+
     @Nested
     class Derivations {
         private final ThemeDocument theme = Samples.starter();
