@@ -9,6 +9,8 @@ export class LivePage {
   #set = new Map<string, string>();
   #overlay: CSSStyleSheet;
   #light: CSSStyleSheet;
+  /** While values are tried, nothing eases from one to the next: the page shows each at once. */
+  #still: CSSStyleSheet;
   #lit = '';
 
   /** @param key of the combination that the page shows */
@@ -20,7 +22,15 @@ export class LivePage {
     const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
     this.#overlay = new Sheet();
     this.#light = new Sheet();
-    document.adoptedStyleSheets = [this.#overlay, this.#light];
+    this.#still = new Sheet();
+    this.#still.replaceSync('*, ::before, ::after { transition: none !important; }');
+    this.#still.disabled = true;
+    document.adoptedStyleSheets = [this.#overlay, this.#light, this.#still];
+  }
+
+  /** @param still whether transitions rest, as they do while a pointer changes values */
+  hold(still: boolean) {
+    if (this.#still.disabled === still) this.#still.disabled = !still;
   }
 
   setAll(live: Record<string, Blocks>) {

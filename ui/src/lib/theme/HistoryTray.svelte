@@ -124,6 +124,7 @@
         </select>
       </label>
       <div class="flex flex-col items-start gap-1">
+        <button class="button" disabled={chosen === newest} onclick={() => bench.bays.forEach((bay) => (bay.revision = chosen))}>Show it in all bays</button>
         <button class="button" disabled={chosen === other || bench.bays.length < 2} onclick={sideBySide}>Before and after, side by side</button>
         {#if shownIn.length}<button class="button" onclick={backToDraft}>All bays back to the draft</button>{/if}
         <button class="button" disabled={chosen === newest} onclick={() => bench.restore(chosen)}>Make it the newest</button>

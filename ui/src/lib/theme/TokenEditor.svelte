@@ -16,6 +16,9 @@
   const MEASURE = /^(-?[\d.]+)(px|rem|ms|s)?$/;
   const PARTS: Record<string, string> = { fontFamily: 'Family', fontSize: 'Size', fontWeight: 'Weight', letterSpacing: 'Letter spacing', lineHeight: 'Line height' };
 
+  const WORDS: Record<string, string[]> = { border: ['Width', 'Line', 'Color'], transition: ['Duration', 'Easing', 'Delay'] };
+  const STROKES = ['solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'];
+
   let deriving = $state(false);
   let operations = $state.raw<Schemas['OperationView'][]>([]);
   let operation = $state('lighten');
@@ -31,6 +34,10 @@
   const chosen = $derived(fitting.find((o) => o.id === operation) ?? fitting[0]);
   const canDerive = $derived(['color', 'dimension', 'number'].includes(row.type));
 
+  const first = $derived(row.written.split(',')[0]?.trim() ?? '');
+
+  /** A part that itself consists of words stands in parentheses. */
+  const bracketed = (text: string) => (split(text, ' ').length > 1 ? `(${text})` : text);
   const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
   const oklch = (l: number, c: number, h: number) => `oklch(${l} ${c} ${h})`;
 
@@ -91,6 +98,26 @@
       {@const member = Object.keys(PARTS)[i] ?? ''}
       <TextValue label={PARTS[member] ?? ''} value={part} width="w-full" oncommit={(text) => commit({ op: 'member', place: row.place, path: row.path, member, text })} />
     {/each}
+  {:else if own && WORDS[row.type]}
+    {@const words = split(row.written, ' ')}
+    {#each WORDS[row.type] ?? [] as name, i (name)}
+      <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => commit(edit(words.map((word, j) => (j === i ? bracketed(text) : word)).join(' ')))} />
+    {/each}
+  {:else if own && row.type === 'strokeStyle'}
+    <label class="flex flex-col gap-0.5"><span class="caption">How the line is drawn</span>
+      <select class="field" value={STROKES.includes(row.written) ? row.written : 'dash'} onchange={(e) => bench.commit(edit(e.currentTarget.value === 'dash' ? 'dash 8px 4px butt' : e.currentTarget.value))}>
+        {#each STROKES as stroke (stroke)}<option value={stroke}>{stroke}</option>{/each}
+        <option value="dash">dashes of its own</option>
+      </select>
+    </label>
+  {:else if own && row.type === 'fontFamily'}
+    <label class="flex flex-col gap-0.5"><span class="caption">A family that ships with the theme</span>
+      <select class="field" value={first} onchange={(e) => bench.commit(edit([e.currentTarget.value, ...row.written.split(',').slice(1).map((name) => name.trim())].join(', ')))}>
+        {#if !bench.fonts.some((font) => font.name === first)}<option value={first}>{first}</option>{/if}
+        {#each bench.fonts as font (font.name)}<option value={font.name}>{font.name}</option>{/each}
+      </select>
+    </label>
+    <p class="text-lg leading-6" style:font-family={row.css}>Boats leave at 06:40</p>
   {:else if !own}
     <p class="caption">It comes to <span class="value">{row.resolved || 'nothing: see the findings'}</span></p>
   {/if}

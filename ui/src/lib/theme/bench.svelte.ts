@@ -17,7 +17,7 @@ export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; 
 export type Clash = { edit: EditRequest; message: string; path: string; yours: string; theirs: string };
 
 /** While a pointer moves, the tray follows the pages so many times a second at the most. */
-const TRAY_MS = 80;
+const TRAY_MS = 120;
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 
@@ -202,7 +202,10 @@ export class Bench {
       live[key] = laid;
     }
     // Pages first: they are what the eye is on. The tray follows a moment later.
-    this.#pages.forEach((page) => page.setAll(live));
+    this.#pages.forEach((page) => {
+      page.hold(true);
+      page.setAll(live);
+    });
     performance.mark('pages-changed');
     this.#next = {
       live,
@@ -305,7 +308,10 @@ export class Bench {
     this.shown = bench.instruments;
     this.#dirty = false;
     this.#fitContexts();
-    this.#pages.forEach((page) => page.setAll(bench.instruments.live));
+    this.#pages.forEach((page) => {
+      page.setAll(bench.instruments.live);
+      page.hold(false);
+    });
   }
 
   /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */

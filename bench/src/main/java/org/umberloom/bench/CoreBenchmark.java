@@ -45,6 +45,7 @@ public class CoreBenchmark {
         document = ThemeJson.writeInline(theme);
     }
 
+    /** One combination from nothing. */
     @Benchmark
     public Resolution resolve() {
         return Resolution.of(theme, theme.defaults());

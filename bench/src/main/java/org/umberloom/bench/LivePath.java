@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.ThemeDocument;
 
 /**
  * From the pointer's move to the frame that shows it in all four bays, with a theme of 1,000 tokens; and the time a
@@ -31,24 +32,35 @@ final class LivePath {
     private LivePath() {
     }
 
+    static Browser launch(Playwright playwright) {
+        return playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+    }
+
+    static Page signedIn(Browser browser, String address) {
+        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
+        page.navigate(address + "/sign-in");
+        page.getByLabel("E-mail address").fill(Application.EMAIL);
+        page.getByLabel("Password").fill(Application.PASSWORD);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+        return page;
+    }
+
+    /** The number of the new theme. */
+    static String importTheme(Page page, String address, ThemeDocument theme) {
+        String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
+        String answer = page.request().post(address + "/api/kits", RequestOptions.create()
+                .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file", new FilePayload("bench.json",
+                        "application/json", ThemeJson.writeInline(theme).getBytes(StandardCharsets.UTF_8))))).text();
+        return answer.replaceAll("\\D", "");
+    }
+
     @SuppressWarnings("unchecked")
     static Result measure(String address) {
-        try (Playwright playwright = Playwright.create();
-             Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
-                     .setExecutablePath(Path.of("/usr/bin/chromium"))
-                     .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")))) {
-            Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
-            page.navigate(address + "/sign-in");
-            page.getByLabel("E-mail address").fill(Application.EMAIL);
-            page.getByLabel("Password").fill(Application.PASSWORD);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
-            String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
-            String theme = ThemeJson.writeInline(Themes.ofSize(1_000));
-            String answer = page.request().post(address + "/api/kits", RequestOptions.create()
-                    .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file",
-                            new FilePayload("bench.json", "application/json", theme.getBytes(StandardCharsets.UTF_8))))).text();
-            String id = answer.replaceAll("\\D", "");
+        try (Playwright playwright = Playwright.create(); Browser browser = launch(playwright)) {
+            Page page = signedIn(browser, address);
+            String id = importTheme(page, address, Themes.ofSize(1_000));
             page.navigate(address + "/bench/" + id);
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay")).click();

@@ -36,6 +36,10 @@ public final class Main {
                 LivePath.Result live = LivePath.measure(application.address());
                 row(report, "pointer to paint, four bays, 1,000 tokens (ms)", live.pointerToPaint());
                 row(report, "probe, request to answer in the browser, 1,000 tokens (ms)", live.probe());
+                ExplorerScroll.Result scroll = ExplorerScroll.measure(application.address());
+                row(report, "token explorer, 10,000 tokens: time between frames while it scrolls (ms)", scroll.frames());
+                report.append(String.format(Locale.ROOT, "| token explorer: frames later than 1.5 of the display's interval (%%) | %.1f | | %d |%n",
+                        scroll.lateShare() * 100, scroll.frames().size()));
                 row(report, "the server's share of a probe: edit, resolve, compare (ms)", live.server());
                 report.append(String.format(Locale.ROOT, "| live heap after the run, of at most 512 MiB (MiB) | %.0f | | 1 |%n",
                         application.liveHeap()));
@@ -45,8 +49,7 @@ public final class Main {
         report.append("\n## Core\n\nAverage time of one call in microseconds.\n\n| what | 100 tokens | 1,000 tokens | 10,000 tokens |\n"
                 + "| --- | --- | --- | --- |\n");
         if (System.getenv("LOOM_BENCH_LIVE") != null) { System.out.println(report); return; }
-        Collection<RunResult> results = new Runner(new OptionsBuilder().include(CoreBenchmark.class.getSimpleName())
-                .verbosity(VerboseMode.SILENT).build()).run();
+        Collection<RunResult> results = run(CoreBenchmark.class);
         for (String name : List.of("resolve", "compile", "read", "seed")) {
             report.append("| ").append(name).append(" |");
             for (String size : List.of("100", "1000", "10000"))
@@ -57,8 +60,26 @@ public final class Main {
         }
         report.append("\n`resolve`: one combination. `compile`: both schemes and the whole base layer. `read`: the stored document. "
                 + "`seed`: an edit that grows a ramp of 14 shades again.\n");
+        graphs(report);
         Files.writeString(home.resolve("docs/benchmarks.md"), report);
         System.out.println(report);
+    }
+
+    private static Collection<RunResult> run(Class<?> benchmark) throws RunnerException {
+        return new Runner(new OptionsBuilder().include(benchmark.getSimpleName()).verbosity(VerboseMode.SILENT).build()).run();
+    }
+
+    private static void graphs(StringBuilder report) throws RunnerException {
+        report.append("\n## Resolving 10,000 tokens\n\n| what | goal (ms) | average (ms) |\n| --- | --- | --- |\n");
+        Collection<RunResult> results = run(GraphBenchmark.class);
+        graph(report, results, "twelveCombinations", "12 combinations, each from nothing", "150");
+        graph(report, results, "rootEdit", "after an edit at a root with 1,000 dependents, one combination", "5");
+        graph(report, results, "leafEdit", "after an edit at a leaf, one combination", "0.5");
+    }
+
+    private static void graph(StringBuilder report, Collection<RunResult> results, String name, String what, String goal) {
+        results.stream().filter(result -> result.getParams().getBenchmark().endsWith("." + name)).forEach(result ->
+                report.append(String.format(Locale.ROOT, "| %s | %s | %.3f |%n", what, goal, result.getPrimaryResult().getScore() / 1_000)));
     }
 
     private static void row(StringBuilder report, String what, List<Double> samples) {

@@ -98,6 +98,23 @@ class FormatTest {
                 .hasMessageContaining("sample").hasMessageContaining(message);
     }
 
+    /** What others keep with a token, a group, a set and the document stays through an edit, export and import. */
+    @Test
+    void extensionsOfOthersAreKeptUntouched() {
+        ThemeDocument theme = ThemeJson.readInline("""
+                {"name":"x","version":"2025.10","$extensions":{"com.example.d":{"deep":[1,{"x":null}]}},
+                 "sets":{"a":{"$extensions":{"com.example.s":true},"sources":[{"g":{"$extensions":{"com.example.g":"y"},"n":{"$type":"number","$value":1,
+                  "$extensions":{"com.example.t":[1.5,"z"],"org.umberloom":{"detached":true}}}}}]}},"resolutionOrder":[{"$ref":"#/sets/a"}]}""");
+        ThemeDocument edited = new org.umberloom.core.theme.Edit.SetValue(org.umberloom.core.theme.Place.set("a"), TokenPath.of("g.n"),
+                new org.umberloom.core.token.NumberValue(2)).applyTo(theme).theme();
+        Map<String, String> files = ThemeJson.writeFiles(edited);
+        ThemeDocument again = ThemeJson.read(files.get("theme.resolver.json"), files::get);
+        assertThat(again).isEqualTo(edited);
+        String text = ThemeJson.writeInline(again).replaceAll("\\s", "");
+        assertThat(text).contains("\"com.example.d\":{\"deep\":[1,{\"x\":null}]}", "\"com.example.s\":true", "\"com.example.g\":\"y\"",
+                "\"com.example.t\":[1.5,\"z\"]", "\"detached\":true");
+    }
+
     @Nested
     class ResolverDocuments {
         @Test
