@@ -16,7 +16,11 @@ import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.DerivedValue;
+import org.umberloom.core.token.Operation;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.ValueText;
 
 /** Every declared pair of every surface against the ratio it must reach (WCAG 2.2, 1.4.3 and 1.4.11). */
 public final class Contrasts {
@@ -75,8 +79,16 @@ public final class Contrasts {
                         && !token.path().name().equals(Recipe.HueRamp.SEED))
                 .filter(token -> Contrast.ratio(((ColorValue) token.value()).color(), pair.groundColor()) >= pair.pair().needed())
                 .min(Comparator.comparingDouble(token -> Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
-                .map(token -> new Finding.Fix("Use " + token.path(), new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))))
-                .stream().toList();
+                .map(token -> List.of(
+                        new Finding.Fix("Use " + token.path(), new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))),
+                        new Finding.Fix("Keep it readable", new Edit.SetValue(role.winner(), role.path(), solved(alias, hue, pair)))))
+                .orElse(List.of());
+    }
+
+    /** The pair as a derivation, which finds its shade again whenever hue or ground change. */
+    private static TokenValue solved(Alias wanted, TokenPath hue, Pair.Measured pair) {
+        return new DerivedValue(Operation.REACH.withTexts(wanted, List.of("{" + hue + "}",
+                "{" + Surfaces.path(pair.pair().surface(), pair.pair().ground()) + "}", ValueText.number(pair.pair().needed(), 2))));
     }
 
     private static Optional<Color> color(Resolution resolution, String surface, String role) {

@@ -28,8 +28,8 @@ import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 
 /**
- * What a theme carries that no page can show, or carries twice: shadowed tokens, unused tokens, duplicate values, and
- * references to what is deprecated.
+ * What a theme carries that no page can show, or carries twice: shadowed tokens, unused tokens, duplicate and
+ * nearly equal values, states that some cannot tell apart, and references to what is deprecated.
  */
 public final class Tidiness {
     /** A theme with more combinations is looked at in so many. */
@@ -46,6 +46,10 @@ public final class Tidiness {
         for (Combination combination : theme.combinations(MOST_COMBINATIONS)) graphs.add(ThemeGraph.of(theme, combination));
         findings.addAll(unused(theme, graphs, roleGroups));
         findings.addAll(duplicates(theme, graphs.get(0)));
+        findings.addAll(Likeness.nearDuplicates(theme, graphs.get(0).resolution()));
+        Set<Finding> meeting = new LinkedHashSet<>();
+        graphs.forEach(graph -> meeting.addAll(Likeness.statesThatMeet(graph.resolution())));
+        findings.addAll(meeting);
         findings.addAll(deprecated(theme));
         return findings;
     }

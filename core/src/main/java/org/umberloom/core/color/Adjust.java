@@ -83,4 +83,33 @@ public final class Adjust {
         double end = Math.max(white, black);
         return new Partner(white >= black ? WHITE : BLACK, end, false, end >= ratio);
     }
+
+    /**
+     * The shade that reaches a ratio on a ground and lies nearest, in depth, to the color that was wanted; where none
+     * does, the one that comes nearest to the ratio.
+     *
+     * @throws IllegalArgumentException when there are no shades
+     */
+    public static Partner reach(Color wanted, List<Color> shades, Color ground, double ratio) {
+        if (shades.isEmpty()) throw new IllegalArgumentException("there are no shades to choose from");
+        double depth = Depth.of(wanted).value();
+        Color nearest = null;
+        double least = Double.MAX_VALUE;
+        Color best = shades.get(0);
+        double most = 0;
+        for (Color shade : shades) {
+            double reached = Contrast.ratio(shade, ground);
+            double distance = Math.abs(Depth.of(shade).value() - depth);
+            if (reached >= ratio && distance < least) {
+                nearest = shade;
+                least = distance;
+            }
+            if (reached > most) {
+                best = shade;
+                most = reached;
+            }
+        }
+        return nearest != null ? new Partner(nearest, Contrast.ratio(nearest, ground), true, true)
+                : new Partner(best, most, true, false);
+    }
 }

@@ -194,7 +194,7 @@ final class Resolver {
         }
         Operation.Result result = derivation.operation().apply(arguments, shades);
         if (!result.note().isEmpty())
-            findings(new Finding("on-color", Finding.Weight.SHOULD, path(), path() + ": " + result.note(),
+            findings(new Finding("not-readable", Finding.Weight.SHOULD, path(), path() + ": " + result.note(),
                     "Name another hue, or move the color it stands on."));
         return result.value();
     }

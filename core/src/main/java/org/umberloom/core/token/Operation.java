@@ -20,6 +20,7 @@ public enum Operation {
     CHROMA("chroma", color(), number("times", 0, 4)),
     COMPLEMENT("complement", color()),
     ON_COLOR("on-color", color(), new Parameter("hue", Kind.HUE, 0, 0), number("ratio", 1, 21)),
+    REACH("reach", color(), new Parameter("hue", Kind.HUE, 0, 0), new Parameter("on", Kind.COLOR, 0, 0), number("ratio", 1, 21)),
     ADD("add", amount(Derivation.OF), amount("by")),
     MULTIPLY("multiply", amount(Derivation.OF), number("by", -1000, 1000)),
     ROUND("round", amount(Derivation.OF), amount("step")),
@@ -167,6 +168,7 @@ public enum Operation {
         if (!makesColor()) return new Result(Amounts.apply(this, arguments), "");
         Color of = ((ColorValue) arguments.get(Derivation.OF)).color();
         if (this == ON_COLOR) return onColor(of, shades, number(arguments, "ratio"));
+        if (this == REACH) return reach(of, shades, ((ColorValue) arguments.get("on")).color(), number(arguments, "ratio"));
         Color made = switch (this) {
             case LIGHTEN -> Adjust.lighten(of, number(arguments, "by"));
             case DARKEN -> Adjust.lighten(of, -number(arguments, "by"));
@@ -186,6 +188,14 @@ public enum Operation {
         String note = partner.reaches() ? "" : "No shade of that hue reaches " + ValueText.number(ratio, 2)
                 + ":1, so the better of black and white stands here, at " + ValueText.number(partner.ratio(), 2) + ":1.";
         return new Result(new ColorValue(partner.color()), partner.fromHue() ? "" : note);
+    }
+
+    private static Result reach(Color wanted, List<Color> shades, Color ground, double ratio) {
+        Adjust.Partner partner = Adjust.reach(wanted, shades, ground, ratio);
+        String note = partner.reaches() ? "" : "No shade of that hue reaches " + ValueText.number(ratio, 2)
+                + ":1 there; the best, at " + ValueText.number(Math.floor(partner.ratio() * 100) / 100, 2) + ":1, is "
+                + ValueText.number(ratio - Math.floor(partner.ratio() * 100) / 100, 2) + " short.";
+        return new Result(new ColorValue(partner.color()), note);
     }
 
     private static Color with(Map<String, TokenValue> arguments) {

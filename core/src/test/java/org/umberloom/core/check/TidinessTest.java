@@ -90,9 +90,25 @@ class TidinessTest {
     void aContrastThatFailsOffersTheNearestShadeThatPasses() {
         ThemeDocument theme = edited(new Edit.SetValue(ROLE_SET, TokenPath.of("surface.page.text"), Alias.to("color.ink.40")));
         Finding finding = Contrasts.findings(Resolution.of(theme, theme.defaults())).get(0);
-        assertThat(finding.fixes()).extracting(Finding.Fix::label).containsExactly("Use color.ink.70");
+        assertThat(finding.fixes()).extracting(Finding.Fix::label).containsExactly("Use color.ink.70", "Keep it readable");
         ThemeDocument mended = fixed(theme, finding);
         assertThat(Contrasts.findings(Resolution.of(mended, mended.defaults()))).isEmpty();
         assertThat(mended.at(ROLE_SET).token(TokenPath.of("surface.page.text")).map(Token::value)).contains(Alias.to("color.ink.70"));
+    }
+
+    @Test
+    void colorsThatCanHardlyBeToldApartAreMerged() {
+        ThemeDocument theme = edited(new Edit.SetValue(BASE, TokenPath.of("color.brand.seed"), new ColorValue(Color.rgb(40, 80, 120))),
+                new Edit.SetValue(BASE, TokenPath.of("stain.one"), new ColorValue(Color.rgb(41, 81, 121))));
+        Finding finding = of(theme, "near-duplicate").stream().filter(f -> f.path().equals("stain.one")).findFirst().orElseThrow();
+        assertThat(finding.message()).contains("color.brand.seed");
+        assertThat(fixed(theme, finding).at(BASE).token(TokenPath.of("stain.one")).orElseThrow().value()).isEqualTo(Alias.to("color.brand.seed"));
+    }
+
+    @Test
+    void statesThatMeetWithoutGreenConesAreReported() {
+        ThemeDocument theme = edited(new Edit.SetValue(ROLE_SET, TokenPath.of("surface.page.good"), new ColorValue(Color.rgb(0x6b, 0x7a, 0x20))),
+                new Edit.SetValue(ROLE_SET, TokenPath.of("surface.page.bad"), new ColorValue(Color.rgb(0xa0, 0x5f, 0x20))));
+        assertThat(of(theme, "states-meet")).extracting(Finding::message).anyMatch(message -> message.startsWith("without green cones, good and bad"));
     }
 }

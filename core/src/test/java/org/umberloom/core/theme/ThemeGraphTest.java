@@ -256,8 +256,35 @@ class ThemeGraphTest {
             ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), new DerivedValue(Operation.ON_COLOR.withTexts(
                     Alias.to("color.ink.60"), List.of("{color.ink}", "15")))).applyTo(theme).theme();
             Resolution resolution = Resolution.of(with, with.defaults());
-            assertThat(resolution.findings()).extracting(Finding::code).containsExactly("on-color");
+            assertThat(resolution.findings()).extracting(Finding::code).containsExactly("not-readable");
             assertThat(resolution.value("made", ColorValue.class).orElseThrow().color().hex()).isIn("#000000", "#ffffff");
+        }
+
+        /** Whatever seed is taken, a role that is kept as a solved pair stays readable. */
+        @Test
+        void aSolvedPairStaysReadableWhateverTheSeed() {
+            ThemeDocument solved = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.link"), new DerivedValue(
+                    Operation.REACH.withTexts(Alias.to("color.brand.50"), List.of("{color.brand}", "{surface.page.ground}", "4.5")))).applyTo(theme).theme();
+            java.util.Random random = new java.util.Random(6);
+            for (int i = 0; i < 60; i++) {
+                ColorValue seed = new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
+                ThemeDocument reseeded = new Edit.SetValue(BASE, TokenPath.of("color.brand.seed"), seed).applyTo(solved).theme();
+                for (String scheme : List.of("light", "dark")) {
+                    Resolution resolution = Resolution.of(reseeded, reseeded.defaults().with("scheme", scheme));
+                    assertThat(org.umberloom.core.color.Contrast.ratio(
+                            resolution.value("surface.page.link", ColorValue.class).orElseThrow().color(),
+                            resolution.value("surface.page.ground", ColorValue.class).orElseThrow().color()))
+                            .as("seed %s in %s", seed.color().hex(), scheme).isGreaterThanOrEqualTo(4.5);
+                }
+            }
+        }
+
+        @Test
+        void aPairThatCannotBeSolvedSaysByHowMuch() {
+            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), new DerivedValue(Operation.REACH.withTexts(
+                    Alias.to("color.ink.60"), List.of("{color.ink}", "{color.ink.60}", "7")))).applyTo(theme).theme();
+            Finding finding = Resolution.of(with, with.defaults()).findings().get(0);
+            assertThat(finding.message()).contains("No shade of that hue reaches 7:1").contains("short");
         }
 
         @Test
