@@ -132,6 +132,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/palette/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palette/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kits": {
         parameters: {
             query?: never;
@@ -404,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seeing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waysOfSeeing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/roles": {
         parameters: {
             query?: never;
@@ -412,6 +460,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["roles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palette/harmonies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["harmonies"];
         put?: never;
         post?: never;
         delete?: never;
@@ -797,6 +861,23 @@ export interface components {
             email: string;
             role: string;
         };
+        TextRequest: {
+            text: string;
+        };
+        Proposal: {
+            name: string;
+            swatches: components["schemas"]["Swatch"][];
+            passedOver: string[];
+        };
+        Swatch: {
+            name: string;
+            written: string;
+            hex: string;
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            share: number;
+        };
         Imported: {
             /** Format: int64 */
             id: number;
@@ -934,6 +1015,11 @@ export interface components {
             /** Format: int64 */
             themeId: number;
             pages: components["schemas"]["PageView"][];
+        };
+        SeeingView: {
+            id: string;
+            words: string;
+            matrix: number[];
         };
         OperationView: {
             id: string;
@@ -1238,6 +1324,57 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    ofText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proposal"];
+                };
+            };
+        };
+    };
+    ofPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proposal"];
+                };
             };
         };
     };
@@ -1639,6 +1776,26 @@ export interface operations {
             };
         };
     };
+    waysOfSeeing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SeeingView"][];
+                };
+            };
+        };
+    };
     roles: {
         parameters: {
             query?: never;
@@ -1659,6 +1816,28 @@ export interface operations {
                             [key: string]: string;
                         };
                     };
+                };
+            };
+        };
+    };
+    harmonies: {
+        parameters: {
+            query: {
+                seed: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proposal"][];
                 };
             };
         };

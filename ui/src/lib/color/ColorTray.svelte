@@ -4,6 +4,7 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import DepthRuler from './DepthRuler.svelte';
+  import PalettePanel from './PalettePanel.svelte';
   import RampStrip from './RampStrip.svelte';
   import SeedPanel from './SeedPanel.svelte';
   import SurfaceTable from './SurfaceTable.svelte';
@@ -13,6 +14,7 @@
   let chosenPath = $state('');
   let pointed = $state.raw<Schemas['ShadeView'] | null>(null);
   let adding = $state(false);
+  let finding = $state(false);
   let name = $state('');
   let seed = $state('');
   let refused = $state('');
@@ -49,7 +51,7 @@
     <div class="grid max-h-full grow grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3" style:grid-template-rows="auto repeat({hues.length}, minmax(2.25rem, 3.5rem))">
       <div class="flex items-end pb-1">
         <Popover.Root bind:open={adding}>
-          <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New hue</Popover.Trigger>
+          <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
           <Popover.Portal>
             <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
               <form class="flex flex-col gap-3" onsubmit={add}>
@@ -58,6 +60,14 @@
                 {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
                 <button class="button button-strong justify-center" type="submit">Add the hue</button>
               </form>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+        <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
+          <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
+              <PalettePanel {bench} {hue} ontaken={(path) => { chosenPath = path; finding = false; }} />
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>

@@ -10,6 +10,9 @@
 
   let open = $state(false);
 
+  /** The hue whose shade the role takes now. */
+  const hueOf = $derived(/^\{(color\.[^{}]+)\.[^{}.]+\}$/.exec(cell.written)?.[1] ?? '');
+
   const edit = (text: string) => ({ op: 'value', place: cell.place, path, text });
 
   async function take(text: string) {
@@ -47,6 +50,10 @@
           </div>
         {/each}
       </div>
+      {#if hueOf && cell.needed > 0 && !cell.written.startsWith('reach(')}
+        <button class="button mt-3" onclick={() => take(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
+          title="The nearest shade that reaches {cell.needed} on {cell.against}, found again whenever either changes">Keep it readable on {cell.against}</button>
+      {/if}
       <div class="mt-3"><TextValue label="A shade by name, or any color" value={cell.written} width="w-64" oncommit={take} /></div>
     </Popover.Content>
   </Popover.Portal>

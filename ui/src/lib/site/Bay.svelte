@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { DropdownMenu } from 'bits-ui';
+  import Eye from '@lucide/svelte/icons/eye';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import X from '@lucide/svelte/icons/x';
@@ -48,6 +50,8 @@
   const key = $derived(bench.key(bay.contexts));
   const words = $derived(bench.modifiers.map((m) => bay.contexts[m.name] ?? m.standard).join(', ') || 'default');
   const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(key || 'default')}/${bay.site}/${bay.page}.html`);
+  const seen = $derived(bench.seeing.find((way) => way.id === bay.seeing));
+  const filter = $derived([0, 3, 6].map((row) => [...(seen?.matrix.slice(row, row + 3) ?? []), 0, 0].join(' ')).join(' ') + ' 0 0 0 1 0');
   const dark = $derived(bay.contexts.scheme === 'dark');
 
   function choose(modifier: string, context: string) {
@@ -64,7 +68,7 @@
     if (!doc) return;
     const page = /\/([^/]+)\.html$/.exec(doc.location.pathname)?.[1];
     if (page) bay.page = page;
-    detach = bay.revision === null ? bench.attach(new LivePage(doc, key)) : undefined;
+    detach = bay.revision === null ? bench.attach(new LivePage(doc, key), bay) : undefined;
     if (bench.pick) bench.open(bench.pick, true);
     doc.addEventListener('mousemove', (e) => (pointed = rolesAt(e.target as Element)));
     doc.addEventListener('mouseleave', () => (pointed = null));
@@ -123,11 +127,26 @@
       {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
     </select>
     <span class="grow"></span>
+    {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
     {#if bay.revision !== null}
       <button class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover" aria-label="Shows revision {bay.revision}; back to the draft" title="Back to the draft" onclick={() => (bay.revision = null)}>rev. {bay.revision}</button>
     {/if}
     {#if bench.modifiers.length > (bench.schemes.length > 1 ? 1 : 0) && bay.width * scale > 170}
       <ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-8 max-w-44 shrink" onchoose={choose} />
+    {/if}
+    {#if bay.width * scale > 230}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}" aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}" title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger>
+        <DropdownMenu.Portal to="main">
+          <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
+            <DropdownMenu.RadioGroup bind:value={bay.seeing}>
+              {#each [{ id: '', words: 'with all cones' }, ...bench.seeing] as way (way.id)}
+                <DropdownMenu.RadioItem value={way.id} class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold">{way.words}</DropdownMenu.RadioItem>
+              {/each}
+            </DropdownMenu.RadioGroup>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
     {/if}
     {#if bench.schemes.length > 1}
       <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={dark ? 'Show in light' : 'Show in dark'}
@@ -154,9 +173,13 @@
         style:width="{bay.width}px"
         style:height="{room / scale}px"
         style:transform="scale({scale})"
+        style:filter={seen ? `url(#seen-${number})` : undefined}
         style:visibility={loaded ? 'visible' : 'hidden'}
         {onload}
       ></iframe>
+      {#if seen}
+        <svg class="absolute size-0" aria-hidden="true"><filter id="seen-{number}" color-interpolation-filters="linearRGB"><feColorMatrix type="matrix" values={filter} /></filter></svg>
+      {/if}
       {#if pointed && governing}
         <div
           class="pointer-events-none absolute border border-accent"

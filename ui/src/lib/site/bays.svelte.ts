@@ -22,6 +22,10 @@ export class BayState {
   contexts = $state<Contexts>({});
   /** The draft, or the number of an earlier revision. */
   revision = $state<number | null>(null);
+  /** How the page is seen: empty for all colors, or a kind of color vision. */
+  seeing = $state('');
+  /** What is tried in this bay alone. */
+  note = $state('');
 
   constructor(site: string, page: string, width: number, contexts: Contexts) {
     this.site = site;

@@ -40,6 +40,7 @@ export class Bench {
   /** How many places on the pages in the bays show the picked token. */
   places = $state(0);
   roles = $state.raw<Record<string, Record<string, string>>>({});
+  seeing = $state.raw<Schemas['SeeingView'][]>([]);
   sites = $state.raw<Schemas['SiteView'][]>([]);
   fonts = $state.raw<Schemas['Family'][]>([]);
   /** The combination that the instruments show. */
@@ -55,7 +56,7 @@ export class Bench {
   );
   readonly schemes = $derived(this.modifiers.find((m) => m.name === 'scheme')?.contexts ?? ['light']);
 
-  #pages = new Set<LivePage>();
+  #pages = new Map<LivePage, BayState>();
   #probing = false;
   #waiting: EditRequest | null = null;
   #commits: Promise<void> = Promise.resolve();
@@ -68,15 +69,17 @@ export class Bench {
   }
 
   async load() {
-    const [bench, roles, sites, fonts] = await Promise.all([
+    const [bench, roles, sites, fonts, seeing] = await Promise.all([
       this.#read(),
       ask(() => api.GET('/api/roles')),
       ask(() => api.GET('/api/sites')),
-      ask(() => api.GET('/api/fonts'))
+      ask(() => api.GET('/api/fonts')),
+      ask(() => api.GET('/api/seeing'))
     ]);
     this.roles = roles as Record<string, Record<string, string>>;
     this.sites = sites;
     this.fonts = fonts;
+    this.seeing = seeing;
     this.#show(bench);
     this.working = Object.fromEntries(this.modifiers.map((m) => [m.name, m.standard]));
     this.bays = this.#firstBays();
@@ -148,8 +151,8 @@ export class Bench {
   }
 
   /** A page that wants every change from now on. */
-  attach(page: LivePage) {
-    this.#pages.add(page);
+  attach(page: LivePage, bay: BayState) {
+    this.#pages.set(page, bay);
     if (this.shown) page.setAll(this.shown.live);
     return () => this.#pages.delete(page);
   }
@@ -195,17 +198,12 @@ export class Bench {
   #lay(probe: Schemas['Probe']) {
     const saved = this.saved!.instruments;
     this.#dirty = true;
-    const live = { ...saved.live };
-    for (const [key, blocks] of Object.entries(probe.live)) {
-      const laid = { ...live[key] };
-      for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
-      live[key] = laid;
-    }
+    const live = this.#over(saved.live, probe.live);
     // Pages first: they are what the eye is on. The tray follows a moment later.
-    this.#pages.forEach((page) => {
+    for (const page of this.#pages.keys()) {
       page.hold(true);
       page.setAll(live);
-    });
+    }
     performance.mark('pages-changed');
     this.#next = {
       live,
@@ -221,6 +219,39 @@ export class Bench {
       this.#tray = undefined;
       if (this.#next) this.shown = this.#next;
     }, TRAY_MS);
+  }
+
+  /** A probe's changes laid over what is stored. */
+  #over(saved: Instruments['live'], changes: Instruments['live']): Instruments['live'] {
+    const live = { ...saved };
+    for (const [key, blocks] of Object.entries(changes)) {
+      const laid = { ...live[key] };
+      for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
+      live[key] = laid;
+    }
+    return live;
+  }
+
+  /** Shows one edit in each bay, from the first on, until {@link revert}; the bays say which. */
+  async compare(edits: { edit: EditRequest; note: string }[]) {
+    this.revert();
+    const turn = this.#turn;
+    for (const [page, bay] of this.#pages) {
+      const choice = edits[this.bays.indexOf(bay)];
+      if (!choice || !this.saved) continue;
+      const probe = await ask(() =>
+        api.POST('/api/themes/{id}/probe', {
+          params: { path: { id: this.id } },
+          body: { ...this.#aimed(choice.edit), ...this.#looking(), base: this.saved!.revision }
+        })
+      );
+      if (turn !== this.#turn) return;
+      this.#dirty = true;
+      this.state = 'probing';
+      bay.note = choice.note;
+      page.hold(true);
+      page.setAll(this.#over(this.saved.instruments.live, probe.live));
+    }
   }
 
   /** Back to what is stored. */
@@ -307,11 +338,12 @@ export class Bench {
     this.saved = bench;
     this.shown = bench.instruments;
     this.#dirty = false;
+    for (const bay of this.bays) bay.note = '';
     this.#fitContexts();
-    this.#pages.forEach((page) => {
+    for (const page of this.#pages.keys()) {
       page.setAll(bench.instruments.live);
       page.hold(false);
-    });
+    }
   }
 
   /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */
@@ -368,7 +400,7 @@ export class Bench {
       onSurface(elements, group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
     }
     let count = 0;
-    this.#pages.forEach((page) => (count += page.light([...selectors])));
+    for (const page of this.#pages.keys()) count += page.light([...selectors]);
     return count;
   }
 }

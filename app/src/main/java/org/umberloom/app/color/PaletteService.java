@@ -1,0 +1,69 @@
+package org.umberloom.app.color;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.Deficiency;
+import org.umberloom.core.color.Depth;
+import org.umberloom.core.color.Harmony;
+import org.umberloom.core.color.PictureColors;
+import org.umberloom.core.format.PaletteText;
+
+/** Where colors of a palette come from: text, a picture, a harmony with a seed. */
+@Service
+class PaletteService {
+    private static final int MOST_OF_A_PICTURE = 8;
+
+    /**
+     * A color to take.
+     *
+     * @param share of a picture's area, 0 to 1; 0 where it is from no picture
+     */
+    record Swatch(String name, String written, String hex, double depth, double share) {
+    }
+
+    /** Swatches that belong together, and what was passed over. */
+    record Proposal(String name, List<Swatch> swatches, List<String> passedOver) {
+    }
+
+    record SeeingView(String id, String words, List<Double> matrix) {
+    }
+
+    private final PictureReader pictures;
+
+    PaletteService(PictureReader pictures) {
+        this.pictures = pictures;
+    }
+
+    Proposal ofText(String text) {
+        PaletteText.Palette palette = PaletteText.read(text);
+        return new Proposal("pasted", palette.colors().stream().map(named -> swatch(named.name(), named.color(), 0)).toList(),
+                palette.passedOver());
+    }
+
+    Proposal ofPicture(String name, byte[] content) {
+        List<PictureColors.Found> found = PictureColors.of(pictures.pixels(content), MOST_OF_A_PICTURE);
+        if (found.isEmpty())
+            throw new IllegalArgumentException("“" + name + "” shows no color that could be taken. It was not kept, and nothing was changed.");
+        return new Proposal(name, found.stream().map(one -> swatch("", one.color(), Math.rint(one.share() * 1000) / 1000)).toList(), List.of());
+    }
+
+    /** @throws IllegalArgumentException when the seed is no color */
+    List<Proposal> harmonies(String seed) {
+        Color color = CssColor.parse(seed);
+        List<Proposal> proposals = new ArrayList<>();
+        for (Harmony harmony : Harmony.values())
+            proposals.add(new Proposal(harmony.words(), harmony.partners(color).stream().map(partner -> swatch("", partner, 0)).toList(), List.of()));
+        return proposals;
+    }
+
+    List<SeeingView> waysOfSeeing() {
+        return List.of(Deficiency.values()).stream().map(d -> new SeeingView(d.id(), d.words(), d.matrix())).toList();
+    }
+
+    private static Swatch swatch(String name, Color color, double share) {
+        return new Swatch(name, CssColor.write(color), color.hex(), Math.rint(Depth.of(color).value() * 10) / 10, share);
+    }
+}

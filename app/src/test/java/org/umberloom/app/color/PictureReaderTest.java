@@ -1,0 +1,101 @@
+package org.umberloom.app.color;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.PictureColors;
+
+class PictureReaderTest {
+    private final PictureReader reader = new PictureReader();
+
+    private static byte[] painted(String format, int width, int height) throws IOException {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = image.createGraphics();
+        graphics.setColor(new java.awt.Color(0x1c6076));
+        graphics.fillRect(0, 0, width, height);
+        graphics.setColor(new java.awt.Color(0xc8501c));
+        graphics.fillRect(0, 0, width / 4, height);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(image, format, bytes);
+        return bytes.toByteArray();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"png", "jpg"})
+    void theColorsOfALogoAreFoundWithTheirShares(String format) throws IOException {
+        java.util.List<PictureColors.Found> found = PictureColors.of(reader.pixels(painted(format, 800, 400)), 8);
+        assertThat(found).hasSize(2);
+        assertThat(found.stream().mapToDouble(PictureColors.Found::share).max().orElseThrow()).isBetween(0.74, 0.76);
+    }
+
+    @Test
+    void aLargePictureIsThinnedOut() throws IOException {
+        int[] pixels = reader.pixels(painted("png", 4_000, 3_000));
+        assertThat(pixels.length).isBetween(900_000, 2_000_000);
+    }
+
+    /** A PNG whose header announces 50,000 by 50,000 pixels: refused by its size, before any pixel is unpacked. */
+    @Test
+    void aDecompressionBombIsRefusedUnread() throws IOException {
+        ByteArrayOutputStream header = new ByteArrayOutputStream();
+        DataOutputStream data = new DataOutputStream(header);
+        data.writeBytes("IHDR");
+        data.writeInt(50_000);
+        data.writeInt(50_000);
+        data.write(new byte[] {8, 2, 0, 0, 0});
+        CRC32 crc = new CRC32();
+        crc.update(header.toByteArray());
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        DataOutputStream out = new DataOutputStream(png);
+        out.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+        out.writeInt(13);
+        out.write(header.toByteArray());
+        out.writeInt((int) crc.getValue());
+        out.writeInt(0);
+        out.writeBytes("IDAT");
+        assertThatThrownBy(() -> reader.pixels(png.toByteArray())).hasMessageContaining("2500 megapixels").hasMessageContaining("not kept");
+    }
+
+    /** The smallest lossless WebP there is: one pixel. */
+    @Test
+    void webpIsRead() {
+        byte[] webp = java.util.Base64.getDecoder().decode("UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA==");
+        assertThat(reader.pixels(webp)).hasSize(1);
+    }
+
+    @Test
+    void aVectorPictureCountsTheColorsItNames() {
+        int[] pixels = reader.pixels("""
+                <svg xmlns="http://www.w3.org/2000/svg"><rect fill="#1c6076"/><path style="stroke: #c8501c; fill:none"/><use href="#a"/></svg>"""
+                .getBytes(StandardCharsets.UTF_8));
+        assertThat(PictureColors.of(pixels, 8)).extracting(found -> CssColor.write(found.color())).containsExactlyInAnyOrder("#1c6076", "#c8501c");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "<svg><script>alert(1)</script></svg>", "<svg onload=\"alert(1)\"/>", "<svg><image href=\"http://example.org/x.png\"/></svg>",
+        "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"b\">]><svg/>", "<svg><style>@import 'x.css'</style></svg>",
+        "<svg><rect fill=\"url(http://example.org/#a)\"/></svg>", "<svg><foreignObject/></svg>", "<svg><a href=\"javascript:x\"/></svg>"})
+    void aHostileVectorPictureIsRefused(String svg) {
+        assertThatThrownBy(() -> reader.pixels(svg.getBytes(StandardCharsets.UTF_8))).hasMessageContaining("refused").hasMessageContaining("nothing was changed");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "not a picture", "\u0089PNG\r\n\u001a\n"})
+    void whatIsNoPictureIsRefused(String content) {
+        assertThatThrownBy(() -> reader.pixels(content.getBytes(StandardCharsets.ISO_8859_1))).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("nothing was changed");
+    }
+}

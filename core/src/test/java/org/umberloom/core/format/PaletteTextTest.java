@@ -1,0 +1,44 @@
+package org.umberloom.core.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.umberloom.core.color.CssColor;
+
+class PaletteTextTest {
+    private static java.util.List<String> read(String text) {
+        return PaletteText.read(text).colors().stream().map(named -> (named.name().isEmpty() ? "" : named.name() + "=") + CssColor.write(named.color())).toList();
+    }
+
+    @Test
+    void colorsInAnyFormWithAnythingBetween() {
+        assertThat(read("#7a4a2b, oklch(0.5 0.1 240)\nrebeccapurple  rgb(1, 2, 3) #FFF"))
+                .containsExactly("#7a4a2b", "oklch(0.5 0.1 240)", "#663399", "#010203", "#ffffff");
+    }
+
+    @Test
+    void theSameColorTwiceIsOne() {
+        assertThat(read("#fff white #ffffff")).containsExactly("#ffffff");
+    }
+
+    @Test
+    void customPropertiesBringTheirNames() {
+        PaletteText.Palette palette = PaletteText.read(":root { --brand: #7a4a2b; --gap: 4px; --sea: color(display-p3 0.1 0.4 0.5) }");
+        assertThat(palette.colors()).extracting(PaletteText.Named::name).containsExactly("brand", "sea");
+        assertThat(palette.passedOver()).containsExactly("--gap: 4px");
+    }
+
+    /** The open palette format GPL, from memory: a header line, name and columns, comments, then three numbers and a name. */
+    @Test
+    void anOpenPaletteFile() {
+        assertThat(read("GIMP Palette\nName: Harbor\nColumns: 3\n# made up\n 28  96 118\tSea\n200  80  28 Lantern\n999 0 0 wrong\n"))
+                .containsExactly("Sea=#1c6076", "Lantern=#c8501c");
+    }
+
+    @Test
+    void textWithoutAColorIsRefusedWithWhatIsAllowed() {
+        assertThatThrownBy(() -> PaletteText.read("our brand is bold and warm-hearted 12px"))
+                .isInstanceOf(FormatException.class).hasMessageContaining("GPL palette file");
+    }
+}
