@@ -1,9 +1,18 @@
 <script lang="ts">
-  import type { Bench } from '$lib/theme/bench.svelte';
+  import { DropdownMenu } from 'bits-ui';
+  import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
   import ShadePicker from './ShadePicker.svelte';
 
   /** A surface's roles in every scheme: color, alias, depth, and the ratio of the role's weakest pair. */
   let { bench }: { bench: Bench } = $props();
+
+  const PROPOSALS: { name: string; edit: EditRequest }[] = [
+    { name: 'Dark from light, what is not set by hand', edit: { op: 'propose-scheme', text: 'dark' } },
+    { name: 'Dark from light, all anew', edit: { op: 'propose-scheme', text: 'dark', to: 'anew' } },
+    { name: 'Light from dark, what is not set by hand', edit: { op: 'propose-scheme', text: 'light' } },
+    { name: 'Light from dark, all anew', edit: { op: 'propose-scheme', text: 'light', to: 'anew' } },
+    { name: 'More contrast, for those who ask for it', edit: { op: 'propose-contrast' } }
+  ];
 
   let chosen = $state('page');
 
@@ -20,7 +29,8 @@
 </script>
 
 <section class="flex w-[27.5rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
-  <div class="flex gap-1 border-b border-border px-3 py-1.5" role="tablist" aria-label="Surface">
+  <div class="flex items-center border-b border-border px-3 py-1.5">
+    <div class="flex gap-1" role="tablist" aria-label="Surface">
     {#each surfaces as s (s.name)}
       <button
         class="rounded-[3px] px-2 py-0.5 {s === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
@@ -30,6 +40,18 @@
         >{s.name}{#if failing(s.name)}<span class="ml-1 font-bold text-must" title="A pair on this surface fails">!</span>{/if}</button
       >
     {/each}
+    </div>
+    <span class="grow"></span>
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger class="button button-quiet h-6 px-1.5 text-muted">Propose</DropdownMenu.Trigger>
+      <DropdownMenu.Portal to="main">
+        <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
+          {#each PROPOSALS as proposal (proposal.name)}
+            <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}>{proposal.name}</DropdownMenu.Item>
+          {/each}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
   <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="Roles of the surface {surface?.name}">

@@ -25,11 +25,13 @@
   } = $props();
 
   let held = $state<number | null>(null);
+  /** The slider also reports a value that it rounds to its step on its own; only what a person does counts. */
+  let touched = false;
   /** Rounded to the step as the slider itself does, so that showing a value is not mistaken for moving it. */
   const shown = $derived(held ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
 </script>
 
-<div class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2">
+<div class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2" role="presentation" onpointerdowncapture={() => (touched = true)} onkeydowncapture={() => (touched = true)}>
   <span class="text-muted">{label}</span>
   <Slider.Root
     type="single"
@@ -38,13 +40,14 @@
     {step}
     value={shown}
     onValueChange={(v: number) => {
-      if (Math.abs(v - shown) < step / 2) return;
+      if (!touched || Math.abs(v - shown) < step / 2) return;
       held = v;
       onprobe(v);
     }}
     onValueCommit={(v: number) => {
       if (held !== null) oncommit(v);
       held = null;
+      touched = false;
     }}
     class="relative flex h-5 w-full touch-none items-center select-none"
   >

@@ -30,6 +30,11 @@ class AccessibilityTest {
             check(page, "bench, " + tab);
         }
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find").setExact(true)).click();
+        button(page, "Harmonies of").click();
+        page.getByText("one in each bay").first().waitFor();
+        check(page, "find colors");
+        page.keyboard().press("Escape");
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
         check(page, "bench with a trace");

@@ -176,6 +176,19 @@ class LooksAndTokensTest {
         assertThat(railState()).containsText("undid color.sea.100 is now color.sound.deep");
     }
 
+    /** Its chroma lies halfway between two steps of the slider; to show it must not change it. */
+    @Test
+    void lookingAtATokenTriesNothing() {
+        tab("Tokens");
+        row("color.sea.100").click();
+        assertThat(editor("color.sea.100").getByRole(AriaRole.SLIDER)).hasCount(3);
+        String ground = style("section", "backgroundColor");
+        row("color.sea.60").click();
+        assertThat(editor("color.sea.60").getByRole(AriaRole.SLIDER)).hasCount(3);
+        assertThat(railState()).containsText("Saved");
+        assertThat(style("section", "backgroundColor")).isEqualTo(ground).isEqualTo("rgb(0, 56, 76)");
+    }
+
     @Test
     void theTreeIsWalkedByKeyboardAlone() {
         tab("Tokens");

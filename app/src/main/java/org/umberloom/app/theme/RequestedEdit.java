@@ -8,6 +8,8 @@ import java.util.Optional;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.RampShape;
 import org.umberloom.core.format.EditJson;
+import org.umberloom.core.propose.ContrastProposal;
+import org.umberloom.core.propose.SchemeProposal;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.theme.Bulk;
 import org.umberloom.core.theme.Edit;
@@ -49,6 +51,8 @@ final class RequestedEdit {
             case "name" -> new Edit.SetName(text().trim());
             case "theme-description" -> new Edit.SetDescription(text().trim());
             case "exact" -> EditJson.read(text());
+            case "propose-scheme" -> SchemeProposal.of(theme, text(), "anew".equals(request.to()));
+            case "propose-contrast" -> ContrastProposal.of(theme);
             case "move" -> new Edit.Move(path(), TokenPath.of(required(request.to(), "to").trim()));
             case "rename-paths" -> Bulk.renamePaths(theme, text(), required(request.to(), "to"));
             case "replace-values" -> Bulk.replaceValues(theme, text(), required(request.to(), "to"));

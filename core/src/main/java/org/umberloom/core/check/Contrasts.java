@@ -41,6 +41,11 @@ public final class Contrasts {
     private Contrasts() {
     }
 
+    /** Which role stands on which on every surface; the surface's name is left empty. */
+    public static List<Pair> declared() {
+        return DECLARED;
+    }
+
     /** All pairs whose two roles are there. */
     public static List<Pair.Measured> measure(Resolution resolution) {
         List<Pair.Measured> measured = new ArrayList<>();

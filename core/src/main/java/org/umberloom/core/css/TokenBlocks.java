@@ -54,16 +54,24 @@ final class TokenBlocks {
         for (Map<String, String> leaving : choices()) add(leaving, surfaces);
         StringBuilder css = new StringBuilder();
         for (Written block : written) {
-            String conditions = conditions(block.conditions);
-            if (!block.dark) {
-                css.append(text(":root" + conditions, block.blocks));
-                continue;
-            }
-            String inside = text(":root:not([" + Stylesheet.attribute(Modifier.SCHEME) + "])" + conditions, block.blocks);
-            css.append("@media (prefers-color-scheme: dark) {\n").append(inside).append("}\n");
-            css.append(text(":root[" + Stylesheet.attribute(Modifier.SCHEME) + "=\"" + Modifier.DARK + "\"]" + conditions, block.blocks));
+            css.append(block.dark ? dark(block, block.conditions, "") : text(":root" + conditions(block.conditions), block.blocks));
+            if (!Modifier.MORE.equals(block.conditions.get(Modifier.CONTRAST))) continue;
+            // Who asks the system for more contrast gets it, unless the page says otherwise.
+            Map<String, String> others = new LinkedHashMap<>(block.conditions);
+            others.remove(Modifier.CONTRAST);
+            String unsaid = ":not([" + Stylesheet.attribute(Modifier.CONTRAST) + "])";
+            css.append("@media (prefers-contrast: more) {\n")
+                    .append(block.dark ? dark(block, others, unsaid) : text(":root" + unsaid + conditions(others), block.blocks)).append("}\n");
         }
         return css.toString();
+    }
+
+    /** Once for the reader's system, and once for a page that forces the dark. */
+    private static String dark(Written block, Map<String, String> conditions, String unsaid) {
+        String scheme = Stylesheet.attribute(Modifier.SCHEME);
+        return "@media (prefers-color-scheme: dark) {\n"
+                + text(":root:not([" + scheme + "])" + unsaid + conditions(conditions), block.blocks) + "}\n"
+                + text(":root[" + scheme + "=\"" + Modifier.DARK + "\"]" + unsaid + conditions(conditions), block.blocks);
     }
 
     /** For each combination the contexts that leave their default, the fewest first; light and dark count as one. */

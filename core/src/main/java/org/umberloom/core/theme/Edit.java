@@ -67,7 +67,7 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
     }
 
     /**
-     * Sets a token's value, making the token when it is new. A recipe that starts from it computes again; a token that
+     * Sets a token's value by hand, making the token when it is new. A recipe that starts from it computes again; a token that
      * a recipe computes is detached.
      */
     record SetValue(Place place, TokenPath path, TokenValue value) implements Edit {
@@ -77,7 +77,7 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             if (root.find(path).filter(Group.class::isInstance).isPresent())
                 throw new IllegalArgumentException("“" + path + "” is a group; a value can only be set on a token.");
             boolean computed = Recipes.computing(root, path).isPresent();
-            Token token = root.token(path).map(before -> before.withValue(value)).orElse(Token.untyped(value));
+            Token token = root.token(path).map(before -> before.withProposed(false).withValue(value)).orElse(Token.untyped(value));
             Group changed = root.with(path, computed ? token.withDetached(true) : token);
             Optional<TokenPath> governed = Recipes.governing(root, path);
             if (governed.isPresent()) changed = refreshed(changed, governed.get());

@@ -13,6 +13,9 @@ public record Modifier(String description, Map<String, Group> contexts, String d
                        Map<String, Object> extensions) {
     /** The modifier that compiled stylesheets tie to the reader's light or dark preference. */
     public static final String SCHEME = "scheme";
+    /** The modifier whose context {@link #MORE} compiled stylesheets tie to the reader's wish for more contrast. */
+    public static final String CONTRAST = "contrast";
+    public static final String MORE = "more";
     public static final String LIGHT = "light";
     public static final String DARK = "dark";
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 /** A value with what it says about itself; its path is where it stands. */
 public record Token(TokenValue value, Meta meta) implements Node {
     private static final String DETACHED = "detached";
+    private static final String PROPOSED = "proposed";
 
     public static Token of(TokenValue value) {
         return new Token(value, value.type().map(Meta::typed).orElse(Meta.NONE));
@@ -26,5 +27,14 @@ public record Token(TokenValue value, Meta meta) implements Node {
 
     public Token withDetached(boolean detached) {
         return new Token(value, meta.withOwn(DETACHED, detached ? Optional.of(true) : Optional.empty()));
+    }
+
+    /** Whether it came from a proposal and was not set by hand since. */
+    public boolean proposed() {
+        return meta.own(PROPOSED).equals(Optional.of(true));
+    }
+
+    public Token withProposed(boolean proposed) {
+        return new Token(value, meta.withOwn(PROPOSED, proposed ? Optional.of(true) : Optional.empty()));
     }
 }
