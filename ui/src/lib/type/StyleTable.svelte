@@ -46,7 +46,7 @@
               {#if !type?.weights.some((w) => `{${w.path}}` === style.weight)}<option value={style.weight}>{style.weight}</option>{/if}
             </select>
           </td>
-          <td class="p-0.5"><TextValue label="Line height of {style.role}" hideLabel width="w-14 px-1.5!" value={style.line} oncommit={(text) => take(style, 'lineHeight', text)} /></td>
+          <td class="p-0.5"><TextValue label="Line height of {style.role}" hideLabel width="w-14 px-1.5!" value={style.line} rest={style.line.startsWith('{') ? String(style.lineValue) : undefined} oncommit={(text) => take(style, 'lineHeight', text)} /></td>
           <td class="p-0.5"><TextValue label="Letter spacing of {style.role}" hideLabel width="w-[4.5rem] px-1.5!" value={style.spacing} oncommit={(text) => take(style, 'letterSpacing', text)} /></td>
         </tr>
       {/each}

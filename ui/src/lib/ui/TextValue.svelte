@@ -5,17 +5,21 @@
     value,
     hideLabel = false,
     width = 'w-40',
+    rest,
     oncommit
   }: {
     label: string;
     value: string;
     hideLabel?: boolean;
     width?: string;
+    /** What stands in the field while nobody writes in it, such as what a reference comes to. */
+    rest?: string;
     oncommit: (text: string) => Promise<string>;
   } = $props();
 
   let typed = $state<string | null>(null);
   let message = $state('');
+  let focused = $state(false);
   const id = $props.id();
 
   async function take() {
@@ -38,9 +42,14 @@
     autocomplete="off"
     aria-invalid={message !== ''}
     aria-describedby={message ? `${id}-message` : undefined}
-    value={typed ?? value}
+    value={typed ?? (focused ? value : (rest ?? value))}
+    title={rest === undefined ? undefined : value}
+    onfocus={() => (focused = true)}
     oninput={(e) => (typed = e.currentTarget.value)}
-    onblur={take}
+    onblur={() => {
+      focused = false;
+      void take();
+    }}
     onkeydown={(e) => {
       if (e.key === 'Enter') void take();
       if (e.key === 'Escape') {
