@@ -46,6 +46,8 @@ public final class Main {
             }
         }
         row(report, "start to first answer, database running (s)", java.util.Arrays.stream(starts).boxed().toList());
+        report.append("\nPointer to paint holds the probe, and then the browser's own work: restyling and painting the four pages and the "
+                + "bench. On a machine without a graphics processor, as where Chromium runs headless, that work is most of it.\n");
         report.append("\n## Core\n\nAverage time of one call in microseconds.\n\n| what | 100 tokens | 1,000 tokens | 10,000 tokens |\n"
                 + "| --- | --- | --- | --- |\n");
         if (System.getenv("LOOM_BENCH_LIVE") != null) { System.out.println(report); return; }
