@@ -3,6 +3,7 @@ package org.umberloom.core.theme;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
@@ -31,7 +32,7 @@ public final class Recipes {
     /** The group with that recipe and its tokens computed. */
     public static Group with(Group group, Recipe recipe) {
         Group marked = group.withMeta(group.meta().withOwn(FIELD, Optional.of(RecipeData.write(recipe))));
-        return compute(marked, recipe);
+        return compute(marked, recipe, values(group).keySet());
     }
 
     /** The group without its recipe: its tokens stay as they are, each on its own. */
@@ -45,7 +46,7 @@ public final class Recipes {
 
     /** The group with its recipe's tokens computed again; as it is when it has none. */
     public static Group refresh(Group group) {
-        return of(group).map(recipe -> compute(group, recipe)).orElse(group);
+        return of(group).map(recipe -> compute(group, recipe, Set.of())).orElse(group);
     }
 
     /** The group whose recipe computes, or starts from, the token at a path. */
@@ -63,7 +64,8 @@ public final class Recipes {
         return of(group).map(recipe -> values(group, recipe)).orElse(Map.of());
     }
 
-    private static Group compute(Group group, Recipe recipe) {
+    /** @param former names that a recipe before this one computed; they go, all other tokens stay */
+    private static Group compute(Group group, Recipe recipe, Set<String> former) {
         Map<String, TokenValue> values = values(group, recipe);
         Map<String, Node> children = new LinkedHashMap<>();
         if (group.children().get(Recipe.HueRamp.SEED) instanceof Token seed) children.put(Recipe.HueRamp.SEED, seed);
@@ -73,8 +75,8 @@ public final class Recipes {
             else children.put(name, Token.untyped(value));
         });
         group.children().forEach((name, node) -> {
-            if (node instanceof Group || node instanceof Token token && token.detached())
-                children.putIfAbsent(name, node);
+            boolean computedBefore = former.contains(name) && node instanceof Token token && !token.detached();
+            if (!computedBefore) children.putIfAbsent(name, node);
         });
         TokenType type = recipe instanceof Recipe.HueRamp ? TokenType.COLOR : TokenType.DIMENSION;
         Group typed = group.meta().type().isPresent() ? group

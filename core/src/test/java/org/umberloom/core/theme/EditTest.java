@@ -59,6 +59,14 @@ class EditTest {
         }
 
         @Test
+        void aTokenOfOnesOwnBesideTheShadesStaysAndFormerStopsGo() {
+            ThemeDocument changed = new Edit.SetValue(BASE, TokenPath.of("color.brand.special"), color("#123456")).applyTo(theme).theme();
+            changed = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(changed).theme();
+            changed = new Edit.SetRecipe(BASE, TokenPath.of("color.brand"), new Recipe.HueRamp(List.of(20.0, 60.0), RampShape.DEFAULT)).applyTo(changed).theme();
+            assertThat(changed.at(BASE).group(TokenPath.of("color.brand")).orElseThrow().children()).containsOnlyKeys("seed", "20", "60", "special");
+        }
+
+        @Test
         void anAttachedShadeIsComputedAgain() {
             ThemeDocument detached = new Edit.SetValue(BASE, SHADE, color("#123456")).applyTo(theme).theme();
             ThemeDocument attached = new Edit.Attach(BASE, SHADE).applyTo(detached).theme();

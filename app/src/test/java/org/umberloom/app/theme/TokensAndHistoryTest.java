@@ -1,0 +1,230 @@
+package org.umberloom.app.theme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.umberloom.app.account.Account;
+import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.Likeness;
+import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.theme.ThemeGraph;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.TokenPath;
+
+/** Single tokens, history and announcements, on the demo theme. */
+class TokensAndHistoryTest {
+    private static final Account LEAD = new Account(7, "lead@example.org", "Lead", "", "lead");
+    private static final ThemeDocument DEMO = demo();
+
+    private final DraftService drafts = mock(DraftService.class);
+
+    private static ThemeDocument demo() {
+        Path folder = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).resolve("demo/themes/tern-passage");
+        try {
+            return ThemeJson.read(Files.readString(folder.resolve("theme.resolver.json")), file -> {
+                try {
+                    return Files.readString(folder.resolve(file));
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Nested
+    class TheDemoTheme {
+        @Test
+        void isReadableInEveryCombinationAndItsStatesStayApart() {
+            assertThat(DEMO.combinationCount()).isEqualTo(12);
+            for (Combination combination : DEMO.combinations(100)) {
+                Resolution resolution = Resolution.of(DEMO, combination);
+                assertThat(resolution.findings()).as(combination.key()).isEmpty();
+                assertThat(Contrasts.findings(resolution)).as(combination.key()).isEmpty();
+                assertThat(Likeness.statesThatMeet(resolution)).as(combination.key()).isEmpty();
+            }
+        }
+
+        @Test
+        void holdsEveryTypeOfToken() {
+            assertThat(Resolution.of(DEMO, DEMO.defaults()).tokens().values().stream().map(token -> token.type().id()).distinct()).hasSize(13);
+        }
+    }
+
+    @Nested
+    class Tokens {
+        private final TokenService tokens = new TokenService(drafts, new ThemeGraphs());
+
+        Tokens() {
+            when(drafts.newest(1)).thenReturn(new Draft(1, 4, DEMO));
+        }
+
+        private TokenService.TokenRow row(String combo, String path) {
+            return tokens.list(1, combo).tokens().stream().filter(row -> row.path().equals(path)).findFirst().orElseThrow();
+        }
+
+        @Test
+        void theListShowsWhatIsWrittenAndWhatItComesToInTheCombination() {
+            assertThat(row("", "family.heading").written()).startsWith("Bricolage");
+            assertThat(row("look=heritage", "family.heading").written()).startsWith("Fraunces");
+            assertThat(row("look=heritage", "family.heading").place()).isEqualTo("context:look/heritage");
+            assertThat(row("", "shadow.card").written()).isEqualTo("{shadow.low}");
+            assertThat(row("", "shadow.card").css()).startsWith("0px 1px 2px 0px #");
+        }
+
+        @Test
+        void marksSayHowATokenCameToBe() {
+            assertThat(row("", "color.sea.60").marks()).containsExactly("recipe");
+            assertThat(row("", "shade.soft").marks()).containsExactly("derived");
+            assertThat(row("", "color.sea.seed").marks()).isEmpty();
+        }
+
+        @Test
+        void aTokenTellsItsChainItsDependentsAndItsRoles() {
+            TokenService.TokenView view = tokens.token(1, "scheme=dark", "color.sea.seed");
+            assertThat(view.dependentCount()).isGreaterThan(14);
+            assertThat(view.roles()).contains("surface.deep.ground").allMatch(role -> role.matches("(surface|type|gap|width|shape|shadow|motion)\\..*"));
+            assertThat(view.contexts()).extracting(TokenService.PlaceView::place).contains("set:base", "context:look/freight");
+            assertThat(view.oklch()).hasSize(3);
+            assertThat(tokens.token(1, "", "shadow.high").hops()).extracting(TokenService.HopView::path)
+                    .startsWith("shadow.high", "shade.soft", "color.ink.115").contains("shadow.low");
+        }
+
+        @Test
+        void aTokenThatIsNotThereHasNoChain() {
+            assertThat(tokens.token(1, "", "no.such").hops()).isEmpty();
+        }
+
+        @Test
+        void everyFixOfWhatIsUntidyCanBeApplied() {
+            List<ThemeViews.FindingView> untidy = tokens.untidy(1);
+            assertThat(untidy).isNotEmpty();
+            for (ThemeViews.FindingView finding : untidy)
+                for (ThemeViews.FixView fix : finding.fixes()) {
+                    ThemeDocument changed = org.umberloom.core.format.EditJson.read(fix.edit()).applyTo(DEMO).theme();
+                    assertThat(changed).as("%s: %s", finding.path(), fix.label()).isNotEqualTo(DEMO);
+                }
+        }
+    }
+
+    @Nested
+    class Graphs {
+        private final ThemeGraphs graphs = new ThemeGraphs();
+        private final ThemeDocument edited = new Edit.SetValue(Place.set("base"), TokenPath.of("shape.radius"), DimensionValue.px(3)).applyTo(DEMO).theme();
+
+        @Test
+        void aGraphIsCarriedAlongAndOnlyWhatTheEditReachesIsComputed() {
+            ThemeGraph first = graphs.of(new Draft(1, 0, DEMO), DEMO.defaults());
+            assertThat(graphs.of(new Draft(1, 0, DEMO), DEMO.defaults())).isSameAs(first);
+            ThemeGraph next = graphs.of(new Draft(1, 1, edited), DEMO.defaults());
+            assertThat(next.recomputed()).isBetween(1, 5);
+            assertThat(next.resolution().tokens()).isEqualTo(Resolution.of(edited, DEMO.defaults()).tokens());
+        }
+
+        @Test
+        void anEarlierStateDoesNotTakeThePlaceOfALaterOne() {
+            graphs.of(new Draft(1, 5, edited), DEMO.defaults());
+            ThemeGraph earlier = graphs.of(new Draft(1, 2, DEMO), DEMO.defaults());
+            assertThat(earlier.resolution().tokens()).isEqualTo(Resolution.of(DEMO, DEMO.defaults()).tokens());
+            assertThat(graphs.of(new Draft(1, 5, edited), DEMO.defaults()).recomputed()).isGreaterThan(100);
+        }
+
+        @Test
+        void aProbeIsComputedFromTheDraftAndNotKept() {
+            Draft draft = new Draft(1, 0, DEMO);
+            ThemeGraph before = graphs.of(draft, DEMO.defaults());
+            assertThat(graphs.probing(draft, edited).apply(DEMO.defaults()).resolution().find("shape.radius").orElseThrow().value()).isEqualTo(DimensionValue.px(3));
+            assertThat(graphs.of(draft, DEMO.defaults())).isSameAs(before);
+        }
+    }
+
+    @Nested
+    class History {
+        private final ThemeMapper themes = mock(ThemeMapper.class);
+        private final HistoryService history = new HistoryService(themes, drafts, Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC));
+
+        @Test
+        void aStateIsNamedAndItsNameTakenAway() {
+            when(themes.revision(1, 3)).thenReturn(Optional.of(mock(RevisionRow.class)));
+            history.mark(1, 3, "  Before the board ", LEAD);
+            verify(themes).mark(eq(1L), eq(3), eq("Before the board"), eq(7L), any());
+            history.mark(1, 3, "", LEAD);
+            verify(themes).unmark(1, 3);
+        }
+
+        @Test
+        void aStateThatIsNotThereAndANameThatIsTooLongAreRefused() {
+            assertThatThrownBy(() -> history.mark(1, 9, "x", LEAD)).hasMessageContaining("no revision 9");
+            when(themes.revision(1, 3)).thenReturn(Optional.of(mock(RevisionRow.class)));
+            assertThatThrownBy(() -> history.mark(1, 3, "x".repeat(121), LEAD)).hasMessageContaining("at most 120");
+            verify(themes, never()).mark(anyLong(), anyInt(), any(), anyLong(), any());
+        }
+
+        @Test
+        void twoStatesAreComparedTokenByTokenWithTheirColors() {
+            ThemeDocument after = new Edit.SetValue(Place.context("look", "freight"), TokenPath.of("color.sea.seed"),
+                    new org.umberloom.core.token.ColorValue(org.umberloom.core.color.Color.rgb(1, 2, 3))).applyTo(DEMO).theme();
+            when(drafts.stateAt(1, 2)).thenReturn(DEMO);
+            when(drafts.stateAt(1, 6)).thenReturn(after);
+            HistoryService.CompareView view = history.compare(1, 2, 6);
+            assertThat(view.structure()).isFalse();
+            assertThat(view.changes().get(0)).isEqualTo(new HistoryService.ChangeView("context:look/freight", "color.sea.seed", "#3d4f5c", "#010203",
+                    "#3d4f5c", "#010203"));
+            assertThat(view.count()).isEqualTo(view.changes().size()).isGreaterThan(10);
+        }
+    }
+
+    @Nested
+    class Announcements {
+        private final ThemeMapper themes = mock(ThemeMapper.class);
+
+        @Test
+        void aWatcherIsToldOfEachNewRevisionOnce() throws InterruptedException {
+            AtomicInteger newest = new AtomicInteger(3);
+            when(themes.revisionOf(1)).thenAnswer(call -> Optional.of(newest.get()));
+            ThemeWatch watch = new ThemeWatch(themes);
+            List<Integer> told = new java.util.concurrent.CopyOnWriteArrayList<>();
+            CountDownLatch once = new CountDownLatch(1);
+            Runnable stop = watch.watch(1, revision -> {
+                told.add(revision);
+                once.countDown();
+            });
+            watch.changed(new ThemeChanged(1, 3));
+            newest.set(4);
+            watch.changed(new ThemeChanged(1, 4));
+            watch.changed(new ThemeChanged(1, 4));
+            assertThat(once.await(20, TimeUnit.SECONDS)).isTrue();
+            stop.run();
+            watch.stop();
+            assertThat(told).containsExactly(4);
+        }
+    }
+}
