@@ -193,6 +193,7 @@ class LooksAndTokensTest {
     void theTreeIsWalkedByKeyboardAlone() {
         tab("Tokens");
         Locator tree = page.getByRole(AriaRole.TREEGRID);
+        page.getByRole(AriaRole.ROW).first().waitFor();
         tree.focus();
         page.keyboard().press("Home");
         page.keyboard().press("ArrowRight");
