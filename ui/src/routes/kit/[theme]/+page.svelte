@@ -116,7 +116,7 @@
       <section class="flex min-w-0 grow flex-col" aria-label="File viewer">
         <h2 class="value border-b border-border px-4 py-2">{shown}</h2>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-        <pre class="value min-h-0 grow overflow-auto bg-raised p-4 leading-5" tabindex="0" aria-label="Text of {shown}">{text}</pre>
+        <pre class="value min-h-0 grow overflow-auto bg-raised p-4 leading-5" role="region" tabindex="0" aria-label="Text of {shown}">{text}</pre>
       </section>
     </main>
   {/if}
