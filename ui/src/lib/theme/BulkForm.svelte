@@ -24,7 +24,6 @@
   let done = $state('');
   let operations = $state.raw<Schemas['OperationView'][]>([]);
 
-  const places = $derived((bench.saved?.structure.layers ?? []).flatMap((l) => (l.kind === 'set' ? [`set:${l.name}`] : l.contexts.map((c) => `context:${l.name}/${c.name}`))));
   const shifts = $derived(operations.filter((o) => o.parameters.length === 2 || o.id === 'complement'));
   const edit = $derived<EditRequest>(
     kind === 'shift'
@@ -45,7 +44,7 @@
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="Change several tokens" onsubmit={run}>
   <label class="flex flex-col gap-0.5"><span class="caption">What to do</span><select class="field" bind:value={kind}>{#each KINDS as k (k.id)}<option value={k.id}>{k.name}</option>{/each}</select></label>
   {#if kind === 'shift'}
-    <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}>{#each places as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
+    <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
     <label class="flex grow flex-col gap-0.5"><span class="caption">Group or token</span><input class="field value" required bind:value={path} /></label>
     <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
     {#if operation !== 'complement'}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}

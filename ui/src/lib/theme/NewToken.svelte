@@ -10,7 +10,6 @@
     strokeStyle: 'dashed', border: '1px solid #888888', transition: '200ms ease-out 0ms', shadow: '0px 2px 8px 0px #00000033', gradient: '#ffffff 0%, #000000 100%', typography: 'Archivo / 1rem / 400 / 0px / 1.5'
   };
 
-  const places = $derived((bench.saved?.structure.layers ?? []).flatMap((l) => (l.kind === 'set' ? [`set:${l.name}`] : l.contexts.map((c) => `context:${l.name}/${c.name}`))));
 
   let place = $state('');
   // svelte-ignore state_referenced_locally (only where it starts)
@@ -21,13 +20,13 @@
 
   async function make(event: SubmitEvent) {
     event.preventDefault();
-    if (await bench.commit({ op: 'new', place: place || (places[0] ?? ''), path, type, text })) onmade(path);
+    if (await bench.commit({ op: 'new', place: place || (bench.writable[0] ?? ''), path, type, text })) onmade(path);
     else refused = bench.refused;
   }
 </script>
 
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="New token" onsubmit={make}>
-  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || (places[0] ?? ''), (v) => (place = v)}>{#each places as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || (bench.writable[0] ?? ''), (v) => (place = v)}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
   <label class="flex grow flex-col gap-0.5"><span class="caption">Path, with dots</span><input class="field value" required bind:value={path} /></label>
   <label class="flex flex-col gap-0.5"><span class="caption">Type</span><select class="field" bind:value={type}>{#each TYPES as t (t)}<option value={t}>{t}</option>{/each}</select></label>
   <label class="flex grow-[2] flex-col gap-0.5"><span class="caption">Value, reference or derivation</span><input class="field value" required placeholder={SAMPLE[type]} bind:value={text} /></label>

@@ -22,7 +22,6 @@
 
   let start: { y: number; height: number } | null = null;
 
-  const places = $derived((bench.saved?.structure.layers ?? []).flatMap((l) => (l.kind === 'set' ? [`set:${l.name}`] : l.contexts.map((c) => `context:${l.name}/${c.name}`))));
 
   const TABS: { value: Tab; name: string }[] = [
     { value: 'color', name: 'Color' },
@@ -76,7 +75,7 @@
       <label class="flex min-w-0 items-center gap-1"><span class="caption shrink-0">Write into</span>
         <select class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}" bind:value={bench.target}>
           <option value="">where it stands</option>
-          {#each places as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}
+          {#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}
         </select>
       </label>
     </div>

@@ -54,6 +54,12 @@ export class Bench {
       .filter((layer) => layer.kind === 'modifier' && layer.applies)
       .map((layer) => ({ name: layer.name, standard: layer.standard, contexts: layer.contexts.map((c) => c.name) }))
   );
+  /** Every set and context, as the places that a token can be written into. */
+  readonly writable = $derived(
+    (this.saved?.structure.layers ?? []).flatMap((layer) =>
+      layer.kind === 'set' ? [`set:${layer.name}`] : layer.contexts.map((context) => `context:${layer.name}/${context.name}`)
+    )
+  );
   readonly schemes = $derived(this.modifiers.find((m) => m.name === 'scheme')?.contexts ?? ['light']);
 
   #pages = new Map<LivePage, BayState>();

@@ -42,6 +42,7 @@ public final class SchemeProposal {
 
     private final ThemeDocument theme;
     private final Resolution from;
+    private final Resolution now;
     private final Place target;
     private final boolean dark;
     private final boolean anew;
@@ -55,6 +56,7 @@ public final class SchemeProposal {
         this.anew = anew;
         this.target = Place.context(Modifier.SCHEME, to);
         this.from = Resolution.of(theme, theme.defaults().with(Modifier.SCHEME, dark ? Modifier.LIGHT : Modifier.DARK));
+        this.now = Resolution.of(theme, theme.defaults().with(Modifier.SCHEME, to));
     }
 
     /**
@@ -124,16 +126,20 @@ public final class SchemeProposal {
 
     private void choose(String surface, String role, Resolved source, double wanted, List<Pair> pairs, boolean large) {
         TokenPath path = TokenPath.of(Surfaces.path(surface, role));
-        Optional<Token> standing = theme.at(target).token(path);
-        if (standing.isPresent() && !anew && !standing.get().proposed()) {
-            Resolution now = Resolution.of(theme, theme.defaults().with(Modifier.SCHEME, dark ? Modifier.DARK : Modifier.LIGHT));
-            now.value(path.dotted(), ColorValue.class).ifPresent(value -> chosen.put(key(surface, role), value.color()));
+        Optional<Token> before = theme.at(target).token(path);
+        if (before.isPresent() && !anew && !before.get().proposed()) {
+            standing(path).ifPresent(color -> chosen.put(key(surface, role), color));
             return;
         }
         Optional<Resolved> shade = shade(source, wanted, surface, pairs, large);
         Color color = shade.map(token -> ((ColorValue) token.value()).color()).orElse(((ColorValue) source.value()).color());
         chosen.put(key(surface, role), color);
         shade.ifPresent(token -> edits.add(new Edit.Put(target, path, new Token(new Alias(token.path()), Meta.NONE).withProposed(true), -1)));
+    }
+
+    /** What a role that was set by hand comes to in the target scheme. */
+    private Optional<Color> standing(TokenPath path) {
+        return now.value(path.dotted(), ColorValue.class).map(ColorValue::color);
     }
 
     /** The nearest shade of the role's own hue, or of the quietest one for a large area, that every pair allows. */

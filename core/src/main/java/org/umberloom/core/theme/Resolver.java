@@ -212,17 +212,15 @@ final class Resolver {
     }
 
     private TokenValue fill(TemplateValue template) {
-        boolean[] missing = {false};
-        TokenValue filled = null;
+        boolean missing = false;
         Map<Reference, Object> values = new HashMap<>();
         for (Reference reference : template.references()) {
             TokenValue target = target(reference);
-            if (target == null) missing[0] = true;
+            if (target == null) missing = true;
             else values.put(reference, reference instanceof PropertyReference property && !property.steps().isEmpty()
                     ? propertyData(property, target) : ValueData.write(target));
         }
-        if (!missing[0]) filled = ValueData.fill(template, values::get);
-        return filled;
+        return missing ? null : ValueData.fill(template, values::get);
     }
 
     private void reportLoop(int[] path, int depth, int start) {
