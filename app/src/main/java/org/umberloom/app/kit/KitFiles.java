@@ -89,7 +89,7 @@ class KitFiles {
     private static void collect(Document document, Set<String> elements, Set<String> surfaces) {
         for (Element element : document.getAllElements()) {
             elements.add(element.normalName());
-            for (String attribute : List.of("data-width", "data-surface", "data-part"))
+            for (String attribute : List.of("data-width", "data-surface", "data-part", "data-state", "aria-invalid"))
                 if (element.hasAttr(attribute)) {
                     elements.add("[" + attribute + "]");
                     elements.add("[" + attribute + "=" + element.attr(attribute) + "]");

@@ -31,12 +31,21 @@ public final class Contrasts {
             new Pair("", "muted", "ground", Contrast.TEXT),
             new Pair("", "link", "ground", Contrast.TEXT),
             new Pair("", "link-hover", "ground", Contrast.TEXT),
+            new Pair("", "link-visited", "ground", Contrast.TEXT),
             new Pair("", "accent", "ground", Contrast.SHAPE),
             new Pair("", "on-accent", "accent", Contrast.TEXT),
             new Pair("", "on-accent", "accent-hover", Contrast.TEXT),
             new Pair("", "focus", "ground", Contrast.SHAPE),
             new Pair("", "field-text", "field-ground", Contrast.TEXT),
-            new Pair("", "field-border", "field-ground", Contrast.SHAPE));
+            new Pair("", "field-border", "field-ground", Contrast.SHAPE),
+            new Pair("", "on-selection", "selection", Contrast.TEXT),
+            new Pair("", "good", "ground", Contrast.TEXT),
+            new Pair("", "on-good", "good", Contrast.TEXT),
+            new Pair("", "warning", "ground", Contrast.TEXT),
+            new Pair("", "on-warning", "warning", Contrast.TEXT),
+            new Pair("", "bad", "ground", Contrast.TEXT),
+            new Pair("", "on-bad", "bad", Contrast.TEXT),
+            new Pair("", "bad", "field-ground", Contrast.SHAPE));
 
     private Contrasts() {
     }

@@ -41,6 +41,7 @@ public final class BaseLayer {
             "h3", "h4", "h5", "h6", "p", "ul", "ol", "li", "dl", "dt", "dd", "a", "small", "strong", "em", "code", "pre",
             "hr", "blockquote", "cite", "img", "figure", "figcaption", "table", "caption", "th", "td", "button", "label",
             "input", "select", "textarea", "fieldset", "legend");
+    private static final List<String> STATES = List.of("good", "warning", "bad");
     private static final List<String> WIDE_BANDS = List.of("header", "footer", "nav");
     private static final List<String> TEXT_BLOCKS = List.of("p", "ul", "ol", "li", "blockquote");
     static final List<Rule> RULES = rules();
@@ -69,6 +70,12 @@ public final class BaseLayer {
                 Map.of("color", "surface.accent", "type", "type.label", "space", "gap.inset", "width", "width.content"));
         roles.put("[data-part=card]",
                 Map.of("color", "surface.border", "type", "type.body", "space", "gap.flow", "width", "width.content"));
+        for (String state : STATES) {
+            roles.put("[data-state=" + state + "]",
+                    Map.of("color", "surface." + state, "type", "type.body", "space", "gap.flow", "width", "width.text"));
+            roles.put("[data-part=notice][data-state=" + state + "]",
+                    Map.of("color", "surface." + state, "type", "type.label", "space", "gap.inset", "width", "width.content"));
+        }
         return roles;
     }
 
@@ -149,7 +156,9 @@ public final class BaseLayer {
         base(rules, "dl", "dd", "margin: 0 0 [gap.inset]");
         base(rules, "dl", "dt", type("label") + "; color: [surface.muted]");
         base(rules, "a", "a", "color: [surface.link]; text-underline-offset: 0.15em; transition: color [motion.hover]");
+        base(rules, "a", "a:where(:visited)", "color: [surface.link-visited]");
         base(rules, "a", "a:hover", "color: [surface.link-hover]");
+        base(rules, "", "::selection", "background: [surface.selection]; color: [surface.on-selection]");
         base(rules, "", ":focus-visible", "outline: 2px solid [surface.focus]; outline-offset: 2px");
         base(rules, "small", "small", type("small") + "; color: [surface.muted]");
         base(rules, "strong", "strong, b", "font-weight: [type.label.weight]");
@@ -191,6 +200,17 @@ public final class BaseLayer {
         parts(rules, "fieldset", "fieldset", "margin: 0 0 [gap.flow]; padding: [gap.flow]; border: [shape.line] solid "
                 + "[surface.border]; border-radius: [shape.radius]; max-inline-size: [width.text]");
         parts(rules, "fieldset", "legend", type("label"));
+        parts(rules, "[aria-invalid]", "[aria-invalid=\"true\"]", "border-color: [surface.bad]");
+        for (String state : STATES) {
+            String selector = "[data-state=\"" + state + "\"]";
+            parts(rules, "[data-state]", selector, "color: [surface." + state + "]");
+            parts(rules, "[data-part=notice]", "[data-part=\"notice\"]" + selector,
+                    "color: [surface.on-" + state + "]; background: [surface." + state + "]");
+        }
+        parts(rules, "[data-part=notice]", "[data-part=\"notice\"]", type("label") + "; padding: [gap.inset] [gap.flow]; "
+                + "border-radius: [shape.radius]; max-inline-size: none");
+        parts(rules, "[data-part=notice]", "[data-part=\"notice\"] a", "color: inherit");
+        parts(rules, "[data-part=band]", "body > [data-part=\"band\"]", type("small") + "; padding-block: [gap.inset]; " + BAND);
         parts(rules, "[data-part=cards]", "[data-part=\"cards\"]", "display: grid; gap: [gap.flow]; padding: 0; "
                 + "list-style: none; max-inline-size: none; "
                 + "grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr))");

@@ -7,8 +7,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
+import org.umberloom.core.color.Ciede2000;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Depth;
@@ -39,6 +41,8 @@ public final class SchemeProposal {
     private static final double LEAST_STEP = 6;
     private static final double MOST_STEP = 20;
     private static final String GROUND = "ground";
+    /** Roles that others stand on. */
+    private static final Set<String> GROUNDS = Set.of("accent", "accent-hover", "selection", "good", "warning", "bad");
 
     private final ThemeDocument theme;
     private final Resolution from;
@@ -116,7 +120,7 @@ public final class SchemeProposal {
     }
 
     private static boolean isGround(String role) {
-        return role.endsWith("-ground") || role.equals("accent") || role.equals("accent-hover");
+        return role.endsWith("-ground") || GROUNDS.contains(role);
     }
 
     private static List<Pair> pairs(String surface, String role) {
@@ -144,13 +148,23 @@ public final class SchemeProposal {
 
     /** The nearest shade of the role's own hue, or of the quietest one for a large area, that every pair allows. */
     private Optional<Resolved> shade(Resolved source, double wanted, String surface, List<Pair> pairs, boolean large) {
-        Optional<TokenPath> hue = source.written().value() instanceof Alias alias ? alias.target().parent() : Optional.empty();
-        if (hue.isEmpty() || !shadesByHue.containsKey(hue.get())) return Optional.empty();
+        Optional<TokenPath> hue = hueOf(source);
+        if (hue.isEmpty()) return Optional.empty();
         boolean colored = large && dark && (Depth.of(((ColorValue) source.value()).color()).value() < MIDDLE);
         List<Resolved> shades = shadesByHue.get(colored ? quietest(hue.get()) : hue.get());
         Comparator<Resolved> nearest = Comparator.comparingDouble(token -> Math.abs(depth(token) - wanted));
         Optional<Resolved> fitting = shades.stream().filter(token -> pairs.stream().allMatch(pair -> passes(token, surface, pair))).min(nearest);
         return fitting.isPresent() ? fitting : shades.stream().max(Comparator.comparingDouble(token -> weakest(token, surface, pairs)));
+    }
+
+    /** The hue that a role refers to, or for a color of its own the one with the most similar shade. */
+    private Optional<TokenPath> hueOf(Resolved source) {
+        if (source.written().value() instanceof Alias alias) return alias.target().parent().filter(shadesByHue::containsKey);
+        Color color = ((ColorValue) source.value()).color();
+        return shadesByHue.entrySet().stream().filter(entry -> !entry.getKey().isBelow(TokenPath.of(Surfaces.GROUP)))
+                .min(Comparator.comparingDouble(entry -> entry.getValue().stream()
+                        .mapToDouble(shade -> Ciede2000.between(color, ((ColorValue) shade.value()).color())).min().orElse(Double.MAX_VALUE)))
+                .map(Map.Entry::getKey);
     }
 
     private boolean passes(Resolved token, String surface, Pair pair) {

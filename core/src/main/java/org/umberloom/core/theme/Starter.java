@@ -30,7 +30,7 @@ import org.umberloom.core.type.TypeScale;
 
 /**
  * Where a new theme begins. From one seed color it builds a whole theme that is readable in light and dark: two hues
- * (the brand's and a neutral tinted by it), three surfaces, a type scale, spacing and widths.
+ * (the brand's and a neutral tinted by it) and three for states, five surfaces, a type scale, spacing and widths.
  *
  * @param seed     color of the hue {@code brand}
  * @param headings family of headings and menu
@@ -45,6 +45,14 @@ public record Starter(String id, String name, String description, Color seed, Li
     public static final String ROLES = "roles";
     /** Chroma of a neutral that keeps a hint of the brand. Common practice. */
     private static final double NEUTRAL_CHROMA = 0.012;
+    private static final ColorValue WHITE = new ColorValue(Color.rgb(255, 255, 255));
+    /** Hues of the states: green, amber and red that stay apart without one kind of cone. */
+    private static final Map<String, Color> STATES = Map.of("good", Color.oklch(0.55, 0.11, 165),
+            "warning", Color.oklch(0.7, 0.14, 75), "bad", Color.oklch(0.55, 0.19, 25));
+    private static final String LIGHT_REST = "field-ground=ink.2 field-text=ink.100 field-border=ink.60 selection=brand.20 "
+            + "on-selection=ink.110 good=good.70 on-good=ink.2 warning=warning.70 on-warning=ink.2 bad=bad.90 on-bad=ink.2";
+    private static final String DARK_STATES = "good=good.30 on-good=ink.110 warning=warning.20 on-warning=ink.110 bad=bad.40 "
+            + "on-bad=ink.110";
     private static final double NARROW_BASE = 16;
     private static final double WIDE_BASE = 18;
 
@@ -92,6 +100,8 @@ public record Starter(String id, String name, String description, Color seed, Li
         Group group = Group.EMPTY
                 .with(TokenPath.of("color.brand"), hue(seed))
                 .with(TokenPath.of("color.ink"), hue(neutral.toSrgb8()));
+        for (String state : List.of("good", "warning", "bad"))
+            group = group.with(TokenPath.of("color." + state), hue(STATES.get(state).toSrgb8()));
         group = typed(group, "family", TokenType.FONT_FAMILY);
         group = put(group, "family.heading", new FontFamilyValue(headings));
         group = put(group, "family.text", new FontFamilyValue(text));
@@ -135,14 +145,22 @@ public record Starter(String id, String name, String description, Color seed, Li
     private static Group roleTokens() {
         Group group = typed(Group.EMPTY, "surface", TokenType.COLOR);
         group = surface(group, "page", "ground=ink.2 text=ink.100 heading=ink.110 muted=ink.70 link=brand.70 "
-                + "link-hover=brand.90 accent=brand.70 on-accent=ink.2 accent-hover=brand.80 border=ink.20 focus=brand.60 "
-                + "field-ground=ink.2 field-text=ink.100 field-border=ink.60");
+                + "link-hover=brand.90 link-visited=brand.80 accent=brand.70 on-accent=ink.2 accent-hover=brand.80 border=ink.20 "
+                + "focus=brand.60 " + LIGHT_REST);
+        group = surface(group, "raised", "ground=white text=ink.100 heading=ink.110 muted=ink.70 link=brand.70 "
+                + "link-hover=brand.90 link-visited=brand.80 accent=brand.70 on-accent=ink.2 accent-hover=brand.80 border=ink.20 "
+                + "focus=brand.60 " + LIGHT_REST);
         group = surface(group, "tint", "ground=brand.5 text=ink.100 heading=ink.110 muted=ink.80 link=brand.80 "
-                + "link-hover=brand.100 accent=brand.70 on-accent=ink.2 accent-hover=brand.80 border=brand.20 focus=brand.60 "
-                + "field-ground=ink.2 field-text=ink.100 field-border=ink.60");
+                + "link-hover=brand.100 link-visited=brand.90 accent=brand.70 on-accent=ink.2 accent-hover=brand.80 border=brand.20 "
+                + "focus=brand.60 " + LIGHT_REST);
+        group = surface(group, "accent", "ground=brand.80 text=ink.2 heading=ink.2 muted=ink.10 link=brand.5 "
+                + "link-hover=ink.2 link-visited=brand.10 accent=ink.2 on-accent=brand.100 accent-hover=brand.10 border=brand.60 "
+                + "focus=ink.2 field-ground=brand.100 field-text=ink.5 field-border=brand.40 selection=brand.10 "
+                + "on-selection=ink.110 good=good.20 on-good=ink.110 warning=warning.10 on-warning=ink.110 bad=bad.2 on-bad=ink.110");
         group = surface(group, "deep", "ground=brand.100 text=ink.10 heading=ink.2 muted=ink.30 link=brand.20 "
-                + "link-hover=brand.5 accent=brand.30 on-accent=ink.110 accent-hover=brand.20 border=brand.80 focus=brand.40 "
-                + "field-ground=brand.110 field-text=ink.5 field-border=brand.50");
+                + "link-hover=brand.5 link-visited=brand.30 accent=brand.30 on-accent=ink.110 accent-hover=brand.20 border=brand.80 "
+                + "focus=brand.40 field-ground=brand.110 field-text=ink.5 field-border=brand.50 selection=brand.30 "
+                + "on-selection=ink.110 " + DARK_STATES);
         group = typed(group, "type", TokenType.TYPOGRAPHY);
         group = style(group, "body", "text", "0", "text", 1.6, 0);
         group = style(group, "lead", "text", "1", "text", 1.5, 0);
@@ -168,11 +186,18 @@ public record Starter(String id, String name, String description, Color seed, Li
     private static Group darkTokens() {
         Group group = typed(Group.EMPTY, "surface", TokenType.COLOR);
         group = surface(group, "page", "ground=ink.110 text=ink.10 heading=ink.5 muted=ink.40 link=brand.40 "
-                + "link-hover=brand.20 accent=brand.40 on-accent=ink.110 accent-hover=brand.30 border=ink.90 focus=brand.40 "
-                + "field-ground=ink.115 field-text=ink.10 field-border=ink.60");
+                + "link-hover=brand.20 link-visited=brand.30 accent=brand.40 on-accent=ink.110 accent-hover=brand.30 border=ink.90 "
+                + "focus=brand.40 field-ground=ink.115 field-text=ink.10 field-border=ink.60 selection=brand.80 on-selection=ink.10 "
+                + DARK_STATES);
+        group = surface(group, "raised", "ground=ink.100 text=ink.10 heading=ink.2 muted=ink.30 link=brand.30 "
+                + "link-hover=brand.10 link-visited=brand.20 accent=brand.30 on-accent=ink.110 accent-hover=brand.20 border=ink.80 "
+                + "focus=brand.40 field-ground=ink.110 field-text=ink.10 field-border=ink.50 selection=brand.80 on-selection=ink.10 "
+                + DARK_STATES);
         group = surface(group, "tint", "ground=ink.100 text=ink.10 heading=ink.2 muted=ink.30 link=brand.30 "
-                + "link-hover=brand.10 accent=brand.30 on-accent=ink.110 accent-hover=brand.20 border=ink.80 focus=brand.40 "
-                + "field-ground=ink.110 field-text=ink.10 field-border=ink.50");
+                + "link-hover=brand.10 link-visited=brand.20 accent=brand.30 on-accent=ink.110 accent-hover=brand.20 border=ink.80 "
+                + "focus=brand.40 field-ground=ink.110 field-text=ink.10 field-border=ink.50 selection=brand.80 on-selection=ink.10 "
+                + DARK_STATES);
+        group = surface(group, "accent", "ground=brand.90 border=brand.70 field-ground=brand.110");
         return surface(group, "deep", "ground=brand.110 border=brand.90 field-ground=brand.115 field-border=brand.60");
     }
 
@@ -180,7 +205,8 @@ public record Starter(String id, String name, String description, Color seed, Li
         Group changed = group;
         for (String role : roles.split(" ")) {
             String[] parts = role.split("=");
-            changed = put(changed, Surfaces.path(surface, parts[0]), Alias.to("color." + parts[1]));
+            changed = put(changed, Surfaces.path(surface, parts[0]),
+                    parts[1].equals("white") ? WHITE : Alias.to("color." + parts[1]));
         }
         return changed;
     }

@@ -43,6 +43,6 @@ class ContrastsTest {
     @Test
     void surfacesAreNamedInOrder() {
         ThemeDocument theme = Samples.starter();
-        assertThat(Surfaces.names(Resolution.of(theme, theme.defaults()))).containsExactly("page", "tint", "deep");
+        assertThat(Surfaces.names(Resolution.of(theme, theme.defaults()))).containsExactly("page", "raised", "tint", "accent", "deep");
     }
 }
