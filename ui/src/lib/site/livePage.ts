@@ -12,6 +12,8 @@ export class LivePage {
   /** While values are tried, nothing eases from one to the next: the page shows each at once. */
   #still: CSSStyleSheet;
   #lit = '';
+  /** Whether the screen shows more than sRGB. A value with two lines has its form for such a screen in the second. */
+  #wide: boolean;
 
   /** @param key of the combination that the page shows */
   constructor(
@@ -20,6 +22,7 @@ export class LivePage {
   ) {
     const own = document.defaultView as (Window & typeof globalThis) | null;
     const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
+    this.#wide = own?.matchMedia('(color-gamut: p3)').matches ?? false;
     this.#overlay = new Sheet();
     this.#light = new Sheet();
     this.#still = new Sheet();
@@ -44,7 +47,7 @@ export class LivePage {
     const key = `${block} ${name}`;
     if (this.#set.get(key) === value) return;
     this.#set.set(key, value);
-    this.#style(block)?.setProperty(name, value);
+    this.#style(block)?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
   }
 
   /** The root's own style, and for a surface a rule in a small sheet: neither makes the compiled sheet be read anew. */

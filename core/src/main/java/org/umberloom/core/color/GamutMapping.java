@@ -1,7 +1,7 @@
 package org.umberloom.core.color;
 
 /**
- * Brings a color into sRGB by lowering OKLCH chroma until clipping makes no visible difference. Source: CSS Color 4,
+ * Brings a color into the gamut of an RGB space, sRGB above all, by lowering OKLCH chroma until clipping makes no visible difference. Source: CSS Color 4,
  * section 13.2, binary search with local MINDE.
  */
 public final class GamutMapping {
@@ -13,22 +13,33 @@ public final class GamutMapping {
     private GamutMapping() {
     }
 
+    /** A color of that RGB space, every component 0 to 1, its alpha kept. */
+    public static Color into(ColorSpace gamut, Color color) {
+        double[] plain = color.inSpace(gamut);
+        double[] rgb = isInside(plain) ? clip(plain) : ofOklch(color.inSpace(ColorSpace.OKLCH), gamut);
+        return new Color(gamut, rgb[0], rgb[1], rgb[2], color.alpha());
+    }
+
     /** Three sRGB components, each 0 to 1. */
     static double[] toSrgb(Color color) {
         double[] plain = color.inSpace(ColorSpace.SRGB);
-        if (inSrgb(plain)) return clip(plain);
+        if (isInside(plain)) return clip(plain);
         return ofOklch(color.inSpace(ColorSpace.OKLCH));
     }
 
     /** The same for OKLCH components that are already at hand. */
     static double[] ofOklch(double[] lch) {
+        return ofOklch(lch, ColorSpace.SRGB);
+    }
+
+    private static double[] ofOklch(double[] lch, ColorSpace gamut) {
         if (lch[0] >= 1) return new double[] {1, 1, 1};
         if (lch[0] <= 0) return new double[] {0, 0, 0};
         double[] current = lch.clone();
-        double[] rgb = srgbOf(current);
-        if (inSrgb(rgb)) return clip(rgb);
+        double[] rgb = rgbOf(current, gamut);
+        if (isInside(rgb)) return clip(rgb);
         double[] clipped = clip(rgb);
-        if (difference(clipped, current) < JND) return clipped;
+        if (difference(clipped, current, gamut) < JND) return clipped;
 
         double low = 0;
         double high = lch[1];
@@ -36,13 +47,13 @@ public final class GamutMapping {
         while (high - low > EPSILON) {
             double chroma = (low + high) / 2;
             current[1] = chroma;
-            rgb = srgbOf(current);
-            if (lowInGamut && inSrgb(rgb)) {
+            rgb = rgbOf(current, gamut);
+            if (lowInGamut && isInside(rgb)) {
                 low = chroma;
                 continue;
             }
             clipped = clip(rgb);
-            double difference = difference(clipped, current);
+            double difference = difference(clipped, current, gamut);
             if (difference < JND) {
                 if (JND - difference < EPSILON) return clipped;
                 lowInGamut = false;
@@ -54,17 +65,17 @@ public final class GamutMapping {
         return clipped;
     }
 
-    static boolean inSrgb(double[] rgb) {
+    static boolean isInside(double[] rgb) {
         for (double component : rgb) if (component < -TOLERANCE || component > 1 + TOLERANCE) return false;
         return true;
     }
 
-    private static double[] srgbOf(double[] lch) {
-        return Srgb.fromXyz(Oklch.toXyz(lch));
+    private static double[] rgbOf(double[] lch, ColorSpace gamut) {
+        return gamut.fromXyz(Oklch.toXyz(lch));
     }
 
-    private static double difference(double[] rgb, double[] lch) {
-        return Oklab.difference(Oklab.fromXyz(Srgb.toXyz(rgb)), Oklch.toOklab(lch));
+    private static double difference(double[] rgb, double[] lch, ColorSpace gamut) {
+        return Oklab.difference(Oklab.fromXyz(gamut.toXyz(rgb)), Oklch.toOklab(lch));
     }
 
     private static double[] clip(double[] rgb) {

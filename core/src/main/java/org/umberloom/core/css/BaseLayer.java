@@ -129,6 +129,7 @@ public final class BaseLayer {
         base(rules, "[data-width]", "main > [data-width=\"full\"] > [data-width=\"wide\"]", "grid-column: wide");
         base(rules, "[data-width]", "main > [data-width=\"full\"]:first-child", "margin-block-start: calc(-1 * [gap.section])");
         base(rules, "[data-width]", "main > [data-width=\"full\"]:last-child", "margin-block-end: calc(-1 * [gap.section])");
+        base(rules, "[data-width]", "main > :not([data-width=\"full\"]) + [data-width=\"full\"]", "margin-block-start: [gap.block]");
         base(rules, "header", "body > header", "display: flex; flex-wrap: wrap; align-items: center; "
                 + "justify-content: space-between; gap: [gap.inset] [gap.block]; padding-block: [gap.flow]; " + BAND
                 + "; border-block-end: [shape.line] solid [surface.border]");
@@ -208,7 +209,7 @@ public final class BaseLayer {
                     "color: [surface.on-" + state + "]; background: [surface." + state + "]");
         }
         parts(rules, "[data-part=notice]", "[data-part=\"notice\"]", type("label") + "; padding: [gap.inset] [gap.flow]; "
-                + "border-radius: [shape.radius]; max-inline-size: none");
+                + "border: [shape.line] solid transparent; border-radius: [shape.radius]; max-inline-size: none");
         parts(rules, "[data-part=notice]", "[data-part=\"notice\"] a", "color: inherit");
         parts(rules, "[data-part=band]", "body > [data-part=\"band\"]", type("small") + "; padding-block: [gap.inset]; " + BAND);
         parts(rules, "[data-part=cards]", "[data-part=\"cards\"]", "display: grid; gap: [gap.flow]; padding: 0; "
@@ -216,11 +217,13 @@ public final class BaseLayer {
                 + "grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr))");
         parts(rules, "[data-part=card]", "[data-part=\"card\"]", "padding: [gap.flow]; border: [shape.line] solid "
                 + "[surface.border]; border-radius: [shape.radius]; box-shadow: [shadow.card]");
+        parts(rules, "[data-part=card]", "[data-part=\"card\"] > :last-child", "margin-block-end: 0");
         return List.copyOf(rules);
     }
 
+    /** Its border is seen only where the reader's own colors replace the page's (CSS Color Adjust 1, forced colors). */
     private static String button() {
-        return type("label") + "; color: [surface.on-accent]; background: [surface.accent]; border: 0; "
+        return type("label") + "; color: [surface.on-accent]; background: [surface.accent]; border: [shape.line] solid transparent; "
                 + "border-radius: [shape.radius]; padding: [gap.inset] [gap.flow]; cursor: pointer; "
                 + "transition: background-color [motion.hover]";
     }

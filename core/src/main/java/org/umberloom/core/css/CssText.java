@@ -2,6 +2,10 @@ package org.umberloom.core.css;
 
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.GamutMapping;
 import org.umberloom.core.token.BorderValue;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.CubicBezierValue;
@@ -32,10 +36,17 @@ final class CssText {
      * A gradient becomes its list of stops, to stand inside a gradient function; dashes of their own become {@code dashed},
      * which is all that CSS knows.
      *
+     * A color outside sRGB becomes its nearest in sRGB, with its Display P3 form as {@link TwoGamuts}.
+     *
      * @throws IllegalArgumentException for a value that has no single CSS form
      */
     static String of(TokenValue value) {
-        if (value instanceof ColorValue color) return color.color().hex();
+        return TwoGamuts.of(of(value, false), of(value, true));
+    }
+
+    private static String of(TokenValue value, boolean wide) {
+        if (value instanceof ColorValue color)
+            return wide && !color.color().inSrgbGamut() ? displayP3(color.color()) : color.color().hex();
         if (value instanceof DimensionValue length) return length(length);
         if (value instanceof FluidValue fluid) return fluid(fluid);
         if (value instanceof FontFamilyValue families)
@@ -44,18 +55,23 @@ final class CssText {
         if (value instanceof NumberValue number) return ValueText.number(number.number(), LENGTH_PLACES);
         if (value instanceof DurationValue || value instanceof CubicBezierValue) return ValueText.write(value);
         if (value instanceof StrokeStyleValue stroke) return stroke.dash().isEmpty() ? stroke.keyword() : "dashed";
-        if (value instanceof BorderValue border) return of(border.width()) + " " + of(border.style()) + " " + of(border.color());
+        if (value instanceof BorderValue border) return of(border.width(), wide) + " " + of(border.style(), wide) + " " + of(border.color(), wide);
         if (value instanceof TransitionValue change)
-            return of(change.duration()) + " " + of(change.timingFunction()) + " " + of(change.delay());
+            return of(change.duration(), wide) + " " + of(change.timingFunction(), wide) + " " + of(change.delay(), wide);
         if (value instanceof ShadowValue shadow)
-            return (shadow.inset() ? "inset " : "") + of(shadow.offsetX()) + " " + of(shadow.offsetY()) + " "
-                    + of(shadow.blur()) + " " + of(shadow.spread()) + " " + of(shadow.color());
+            return (shadow.inset() ? "inset " : "") + of(shadow.offsetX(), wide) + " " + of(shadow.offsetY(), wide) + " "
+                    + of(shadow.blur(), wide) + " " + of(shadow.spread(), wide) + " " + of(shadow.color(), wide);
         if (value instanceof ShadowListValue list)
-            return list.shadows().stream().map(CssText::of).collect(Collectors.joining(", "));
+            return list.shadows().stream().map(one -> of(one, wide)).collect(Collectors.joining(", "));
         if (value instanceof GradientValue gradient)
-            return gradient.stops().stream().map(stop -> of(stop.color()) + " " + percent(stop.position()))
+            return gradient.stops().stream().map(stop -> of(stop.color(), wide) + " " + percent(stop.position()))
                     .collect(Collectors.joining(", "));
         throw new IllegalArgumentException("no single CSS value for " + value);
+    }
+
+    /** Source: CSS Color 4, section 10.3; what lies outside Display P3 too is mapped into it (section 13). */
+    private static String displayP3(Color color) {
+        return CssColor.write(GamutMapping.into(ColorSpace.DISPLAY_P3, color));
     }
 
     private static String percent(TokenValue position) {

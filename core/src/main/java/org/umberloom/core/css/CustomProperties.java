@@ -21,6 +21,8 @@ import org.umberloom.core.token.TypographyValue;
  * The custom properties of one combination: for each block of the stylesheet, names and values. An alias is written as
  * a reference to its target's property, so that every value stands once.
  *
+ * <p>A value with a color outside sRGB has two lines: what every screen can show, and what a wider one can.
+ *
  * <p>Blocks are {@link #ROOT} and one for each further surface, by its name. A surface's roles have the same property
  * names in every block, so that a section changes all of them by naming its surface.
  */
@@ -56,9 +58,9 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         return changed;
     }
 
-    /** A value without aliases as CSS text. @throws IllegalArgumentException for one that has no single CSS form */
+    /** A value without aliases as CSS text, its colors within sRGB. @throws IllegalArgumentException for one that has no single CSS form */
     public static String text(TokenValue value) {
-        return CssText.of(value);
+        return TwoGamuts.narrow(CssText.of(value));
     }
 
     /** The property that carries a role: {@code surface.text} becomes {@code --surface-text}. */

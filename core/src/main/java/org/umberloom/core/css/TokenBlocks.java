@@ -54,24 +54,27 @@ final class TokenBlocks {
         for (Map<String, String> leaving : choices()) add(leaving, surfaces);
         StringBuilder css = new StringBuilder();
         for (Written block : written) {
-            css.append(block.dark ? dark(block, block.conditions, "") : text(":root" + conditions(block.conditions), block.blocks));
+            css.append(rules(block, "", block.conditions, ""));
             if (!Modifier.MORE.equals(block.conditions.get(Modifier.CONTRAST))) continue;
             // Who asks the system for more contrast gets it, unless the page says otherwise.
             Map<String, String> others = new LinkedHashMap<>(block.conditions);
             others.remove(Modifier.CONTRAST);
             String unsaid = ":not([" + Stylesheet.attribute(Modifier.CONTRAST) + "])";
-            css.append("@media (prefers-contrast: more) {\n")
-                    .append(block.dark ? dark(block, others, unsaid) : text(":root" + unsaid + conditions(others), block.blocks)).append("}\n");
+            css.append(rules(block, "(prefers-contrast: more)", others, unsaid));
         }
         return css.toString();
     }
 
-    /** Once for the reader's system, and once for a page that forces the dark. */
-    private static String dark(Written block, Map<String, String> conditions, String unsaid) {
+    /** In the dark twice: once for the reader's system, and once for a page that forces it. */
+    private static String rules(Written block, String media, Map<String, String> conditions, String unsaid) {
+        if (!block.dark) return text(media, ":root" + unsaid + conditions(conditions), block.blocks);
         String scheme = Stylesheet.attribute(Modifier.SCHEME);
-        return "@media (prefers-color-scheme: dark) {\n"
-                + text(":root:not([" + scheme + "])" + unsaid + conditions(conditions), block.blocks) + "}\n"
-                + text(":root[" + scheme + "=\"" + Modifier.DARK + "\"]" + unsaid + conditions(conditions), block.blocks);
+        return text(and("(prefers-color-scheme: dark)", media), ":root:not([" + scheme + "])" + unsaid + conditions(conditions), block.blocks)
+                + text(media, ":root[" + scheme + "=\"" + Modifier.DARK + "\"]" + unsaid + conditions(conditions), block.blocks);
+    }
+
+    private static String and(String one, String other) {
+        return one.isEmpty() || other.isEmpty() ? one + other : one + " and " + other;
     }
 
     /** For each combination the contexts that leave their default, the fewest first; light and dark count as one. */
@@ -151,7 +154,8 @@ final class TokenBlocks {
                 return false;
             }
             if (!isColor(value, light, dark)) return false;
-            light.get(block).put(property.getKey(), "light-dark(" + value + ", " + property.getValue() + ")");
+            light.get(block).put(property.getKey(), TwoGamuts.join(value, property.getValue(), (inLight, inDark) ->
+                    "light-dark(" + inLight + ", " + inDark + ")"));
             return true;
         }));
     }
@@ -178,15 +182,25 @@ final class TokenBlocks {
         return selector.toString();
     }
 
-    private static String text(String root, Map<String, Map<String, String>> blocks) {
+    /** The blocks for every screen, then what differs on one that shows more than sRGB. */
+    private static String text(String media, String root, Map<String, Map<String, String>> blocks) {
+        Map<String, Map<String, String>> wide = new LinkedHashMap<>();
+        blocks.forEach((block, properties) -> properties.forEach((name, value) -> {
+            if (TwoGamuts.isWide(value))
+                wide.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, TwoGamuts.wide(value));
+        }));
+        return sheet(media, root, blocks) + sheet(and(media, TwoGamuts.MEDIA), root, wide);
+    }
+
+    private static String sheet(String media, String root, Map<String, Map<String, String>> blocks) {
         StringBuilder css = new StringBuilder();
         blocks.forEach((block, properties) -> {
             if (properties.isEmpty()) return;
             String section = "[data-surface=\"" + block + "\"]";
             css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section).append(" {\n");
-            properties.forEach((name, value) -> css.append("  ").append(name).append(": ").append(value).append(";\n"));
+            properties.forEach((name, value) -> css.append("  ").append(name).append(": ").append(TwoGamuts.narrow(value)).append(";\n"));
             css.append("}\n");
         });
-        return css.toString();
+        return media.isEmpty() || css.isEmpty() ? css.toString() : "@media " + media + " {\n" + css + "}\n";
     }
 }

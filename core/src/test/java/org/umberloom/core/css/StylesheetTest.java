@@ -73,6 +73,27 @@ class StylesheetTest {
                 + "  --shape-radius: 9px;\n}\n}").contains(":root[data-scheme=\"dark\"] {\n  --shape-radius: 9px;\n}");
     }
 
+    @Test
+    void aColorOutsideSrgbStandsTwiceAndTheWiderFormOnlyWhereTheScreenShowsIt() {
+        ThemeDocument theme = new Edit.SetValue(Place.set("roles"), TokenPath.of("surface.deep.accent"),
+                new ColorValue(CssColor.parse("color(display-p3 1 0.4 0)"))).applyTo(THEME).theme();
+        String css = Stylesheet.compile(theme, Usage.ALL, List.of());
+        // Gamut mapping keeps hue and lightness; the hex is checked against the mapping itself, which has its own tests.
+        String hex = CssColor.parse("color(display-p3 1 0.4 0)").hex();
+        assertThat(css).containsPattern("\\[data-surface=\"deep\"] \\{\n[^}]*--surface-accent: " + hex + ";")
+                .contains("@media (color-gamut: p3) {\n[data-surface=\"deep\"] {\n  --surface-accent: color(display-p3 1 0.4 0);\n}\n}");
+        assertThat(Stylesheet.compile(THEME, Usage.ALL, List.of())).doesNotContain("color-gamut", "display-p3");
+    }
+
+    @Test
+    void aWideColorOfOneSchemeIsPairedInBothForms() {
+        ThemeDocument theme = new Edit.SetValue(Place.context("scheme", "dark"), TokenPath.of("surface.page.accent"),
+                new ColorValue(CssColor.parse("oklch(0.8 0.3 150)"))).applyTo(THEME).theme();
+        String css = Stylesheet.compile(theme, Usage.ALL, List.of());
+        assertThat(css).containsPattern("--surface-accent: light-dark\\(var\\(--color-brand-70\\), #[0-9a-f]{6}\\);")
+                .containsPattern("@media \\(color-gamut: p3\\) \\{\n:root \\{\n  --surface-accent: light-dark\\(var\\(--color-brand-70\\), color\\(display-p3 [\\d. ]+\\)\\);");
+    }
+
     /** The value of a root property as the cascade gives it: highest count of attributes, then latest. */
     private static String cascaded(String css, String property, java.util.Map<String, String> attributes) {
         Matcher block = Pattern.compile("(?m)^(:root[^{]*) \\{\\n([^}]*)}").matcher(css);
