@@ -11,6 +11,8 @@ import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.Depth;
+import org.umberloom.core.color.Ramp;
+import org.umberloom.core.color.RampShape;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
@@ -26,8 +28,9 @@ import org.umberloom.core.token.ValueText;
 
 /** The Color instrument: hues with their ramps, and every surface role in every scheme. */
 public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
-    /** A shade on the ramp; depth 0 to 120 as measured. */
-    public record ShadeView(String path, String name, double depth, String hex, boolean detached) {
+    /** A shade on the ramp; depth 0 to 120 as measured, and its place in OKLCH. */
+    public record ShadeView(String path, String name, double depth, String hex, boolean detached, double lightness,
+                            double chroma, double hue) {
     }
 
     /** The seed's place in OKLCH: lightness 0 to 1, chroma from 0, hue 0 to 360. */
@@ -35,8 +38,14 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
                            double hue, boolean inSrgb) {
     }
 
+    /**
+     * @param tintFrom   group of the hue that the shades lean toward; empty for none
+     * @param tintChroma OKLCH chroma of that tint
+     * @param curves     what the ramp asks for and what sRGB holds, from depth 0 to 120
+     */
     public record HueView(String name, String path, String place, SeedView seed, List<Double> stops, double hueLight,
-                          double hueDark, double chromaLight, double chromaDark, List<ShadeView> shades) {
+                          double hueDark, double chromaLight, double chromaDark, String tintFrom, double tintChroma,
+                          List<Ramp.Point> curves, List<ShadeView> shades) {
         public String seedHex() {
             return seed.hex;
         }
@@ -97,15 +106,26 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
         List<ShadeView> shades = new ArrayList<>();
         group.children().forEach((name, node) -> {
             if (!name.equals(Recipe.HueRamp.SEED) && node instanceof Token shade && shade.value() instanceof ColorValue value)
-                shades.add(new ShadeView(path.child(name).dotted(), name, rounded(Depth.of(value.color()).value(), 10),
-                        value.color().hex(), shade.detached()));
+                shades.add(shade(path.child(name).dotted(), name, value.color(), shade.detached()));
         });
         return new HueView(path.name(), path.dotted(), place.toString(),
                 new SeedView(path.child(Recipe.HueRamp.SEED).dotted(), ValueText.write(new ColorValue(seed)), seed.hex(),
                         rounded(Depth.of(seed).value(), 10), rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000),
                         Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100), seed.inSrgbGamut()),
                 ramp.stops(), ramp.shape().hueLight(), ramp.shape().hueDark(), ramp.shape().chromaLight(),
-                ramp.shape().chromaDark(), shades);
+                ramp.shape().chromaDark(), ramp.tint().map(tint -> tint.from().dotted()).orElse(""),
+                ramp.tint().map(Recipe.Tint::chroma).orElse(0.0), curves(ramp.start(seed), ramp.shape()), shades);
+    }
+
+    private static ShadeView shade(String path, String name, Color color, boolean detached) {
+        Color oklch = color.to(ColorSpace.OKLCH);
+        return new ShadeView(path, name, rounded(Depth.of(color).value(), 10), color.hex(), detached,
+                rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000), Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 10));
+    }
+
+    private static List<Ramp.Point> curves(Color start, RampShape shape) {
+        return Ramp.curves(start, shape).stream().map(point -> new Ramp.Point(point.depth(), rounded(point.chroma(), 10_000),
+                rounded(point.hue(), 10), rounded(point.edge(), 10_000))).toList();
     }
 
     private static Color color(Token token) {

@@ -42,6 +42,11 @@ class PaletteController {
         return palettes.harmonies(seed);
     }
 
+    @GetMapping("/palette/starters")
+    List<PaletteService.Proposal> starters() {
+        return palettes.starters();
+    }
+
     @GetMapping("/seeing")
     List<PaletteService.SeeingView> waysOfSeeing() {
         return palettes.waysOfSeeing();

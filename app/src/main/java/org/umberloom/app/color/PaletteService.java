@@ -9,6 +9,7 @@ import org.umberloom.core.color.Deficiency;
 import org.umberloom.core.color.Depth;
 import org.umberloom.core.color.Harmony;
 import org.umberloom.core.color.PictureColors;
+import org.umberloom.core.color.StarterPalettes;
 import org.umberloom.core.format.PaletteText;
 
 /** Where colors of a palette come from: text, a picture, a harmony with a seed. */
@@ -57,6 +58,13 @@ class PaletteService {
         for (Harmony harmony : Harmony.values())
             proposals.add(new Proposal(harmony.words(), harmony.partners(color).stream().map(partner -> swatch("", partner, 0)).toList(), List.of()));
         return proposals;
+    }
+
+    List<Proposal> starters() {
+        List<Proposal> starters = new ArrayList<>();
+        StarterPalettes.ALL.forEach((name, colors) -> starters.add(new Proposal(name,
+                colors.entrySet().stream().map(entry -> swatch(entry.getKey(), entry.getValue(), 0)).toList(), List.of())));
+        return starters;
     }
 
     List<SeeingView> waysOfSeeing() {

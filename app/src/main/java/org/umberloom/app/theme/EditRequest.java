@@ -3,9 +3,13 @@ package org.umberloom.app.theme;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Optional;
+import org.umberloom.core.color.RampShape;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenPath;
 
 /**
  * An edit as the front end asks for it. Which fields count depends on {@code op}; see {@link RequestedEdit}.
@@ -20,7 +24,17 @@ record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotB
                    String member, String text, String to, String type, Boolean deprecated, List<String> order,
                    List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale) {
 
-    record RampRequest(List<Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark) {
+    /**
+     * @param tintFrom   group of the hue that the shades lean toward; empty for none
+     * @param tintChroma OKLCH chroma of that tint
+     */
+    record RampRequest(List<Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark,
+                       String tintFrom, Double tintChroma) {
+        Recipe.HueRamp recipe() {
+            Optional<Recipe.Tint> tint = tintFrom == null || tintFrom.isEmpty() ? Optional.empty()
+                    : Optional.of(new Recipe.Tint(TokenPath.of(tintFrom), 0, tintChroma == null ? 0 : tintChroma));
+            return new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint);
+        }
     }
 
     record TypeScaleRequest(double narrowBase, double narrowRatio, double wideBase, double wideRatio,

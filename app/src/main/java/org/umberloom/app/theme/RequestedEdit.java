@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.CssColor;
-import org.umberloom.core.color.RampShape;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.propose.ContrastProposal;
 import org.umberloom.core.propose.SchemeProposal;
@@ -79,9 +78,7 @@ final class RequestedEdit {
             case "member" -> new Edit.SetValue(place, at, withMember(place, at));
             case "new" -> create(place, at);
             case "meta" -> new Edit.SetMeta(place, at, meta(place, at));
-            case "ramp" -> new Edit.SetRecipe(place, at, new Recipe.HueRamp(required(request.ramp(), "ramp").stops(),
-                    new RampShape(request.ramp().hueLight(), request.ramp().hueDark(), request.ramp().chromaLight(),
-                            request.ramp().chromaDark())));
+            case "ramp" -> new Edit.SetRecipe(place, at, required(request.ramp(), "ramp").recipe());
             case "typeScale" -> new Edit.SetRecipe(place, at, new Recipe.TypeSteps(scale(required(request.typeScale(), "typeScale"))));
             case "spaceScale" -> new Edit.SetRecipe(place, at, new Recipe.SpaceSteps(
                     new SpaceScale(required(request.spaceScale(), "spaceScale").base(), request.spaceScale().factors())));

@@ -8,6 +8,8 @@ public final class GamutMapping {
     /** One just-noticeable difference in ΔE OK. */
     private static final double JND = 0.02;
     private static final double EPSILON = 0.0001;
+    /** Beyond the most saturated colors of every display. */
+    private static final double MOST_CHROMA = 0.5;
     private static final double TOLERANCE = 0.000075;
 
     private GamutMapping() {
@@ -18,6 +20,23 @@ public final class GamutMapping {
         double[] plain = color.inSpace(gamut);
         double[] rgb = isInside(plain) ? clip(plain) : ofOklch(color.inSpace(ColorSpace.OKLCH), gamut);
         return new Color(gamut, rgb[0], rgb[1], rgb[2], color.alpha());
+    }
+
+    /** Whether every component in an RGB space lies in 0 to 1, with a tolerance far below one 8-bit level. */
+    public static boolean holds(ColorSpace gamut, Color color) {
+        return isInside(color.inSpace(gamut));
+    }
+
+    /** The most OKLCH chroma that a gamut holds at a lightness (0 to 1) and hue (degrees), to 0.0001. */
+    public static double mostChroma(ColorSpace gamut, double lightness, double hue) {
+        double low = 0;
+        double high = MOST_CHROMA;
+        while (high - low > EPSILON / 2) {
+            double chroma = (low + high) / 2;
+            if (isInside(rgbOf(new double[] {lightness, chroma, hue}, gamut))) low = chroma;
+            else high = chroma;
+        }
+        return low;
     }
 
     /** Three sRGB components, each 0 to 1. */

@@ -1,6 +1,7 @@
 package org.umberloom.core.color;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** Grows the shades of a hue from its seed: one color for each depth asked for. */
 public final class Ramp {
@@ -9,6 +10,9 @@ public final class Ramp {
             List.of(2.0, 5.0, 10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0, 100.0, 110.0, 115.0);
     private static final double DEPTH_TOLERANCE = 0.002;
     private static final int MOST_STEPS = 60;
+    private static final int CURVE_STEPS = 24;
+    /** OKLCH chroma outside sRGB at every lightness and hue. */
+    private static final double MORE_THAN_ANY = 0.4;
 
     private Ramp() {
     }
@@ -32,6 +36,30 @@ public final class Ramp {
             double stopHue = shape.hueAt(stop, hue, seedDepth);
             double stopChroma = shape.chromaAt(stop, chroma, seedDepth);
             return new Shade(stop, atDepth(new Depth(stop), stopChroma, stopHue));
+        }).toList();
+    }
+
+    /**
+     * A ramp's curves at one depth.
+     *
+     * @param chroma OKLCH chroma that is asked for
+     * @param hue    OKLCH hue in degrees
+     * @param edge   the most chroma that sRGB holds at that depth and hue
+     */
+    public record Point(double depth, double chroma, double hue, double edge) {
+    }
+
+    /** The curves through a seed, from depth 0 to 120 in equal steps. */
+    public static List<Point> curves(Color seed, RampShape shape) {
+        double[] lch = seed.inSpace(ColorSpace.OKLCH);
+        double hue = Double.isNaN(lch[2]) ? 0 : lch[2];
+        double seedDepth = Depth.of(seed).value();
+        return IntStream.rangeClosed(0, CURVE_STEPS).mapToObj(step -> {
+            double depth = step * Depth.BLACK / CURVE_STEPS;
+            double at = shape.hueAt(depth, hue, seedDepth);
+            double[] most = solve(depth, MORE_THAN_ANY, at);
+            return new Point(depth, shape.chromaAt(depth, lch[1], seedDepth), at,
+                    Color.of(ColorSpace.SRGB, most[0], most[1], most[2]).inSpace(ColorSpace.OKLCH)[1]);
         }).toList();
     }
 

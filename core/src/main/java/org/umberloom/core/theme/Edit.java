@@ -80,8 +80,14 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             Token token = root.token(path).map(before -> before.withProposed(false).withValue(value)).orElse(Token.untyped(value));
             Group changed = root.with(path, computed ? token.withDetached(true) : token);
             Optional<TokenPath> governed = Recipes.governing(root, path);
-            if (governed.isPresent()) changed = refreshed(changed, governed.get());
-            return new Applied(theme.with(place, changed), restore(place, root, governed.orElse(path)));
+            if (governed.isEmpty()) return new Applied(theme.with(place, changed), restore(place, root, path));
+            List<Edit> back = new ArrayList<>(List.of(restore(place, root, governed.get())));
+            changed = Recipes.refreshed(changed, governed.get());
+            for (TokenPath leaning : Recipes.leaningOn(changed, governed.get())) {
+                changed = Recipes.refreshed(changed, leaning);
+                back.add(restore(place, root, leaning));
+            }
+            return new Applied(theme.with(place, changed), back.size() == 1 ? back.get(0) : new Batch(label(), back));
         }
 
         @Override
@@ -101,7 +107,7 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
             Group before = root.group(group).orElse(Group.EMPTY);
-            return new Applied(theme.with(place, root.with(group, Recipes.with(before, recipe))),
+            return new Applied(theme.with(place, root.with(group, Recipes.with(before, Recipes.seeing(root, recipe)))),
                     restore(place, root, group));
         }
 
@@ -124,7 +130,7 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             Token token = root.token(path).orElseThrow(() -> missing(path));
             TokenPath governed = Recipes.governing(root, path).orElseThrow(() ->
                     new IllegalArgumentException("No recipe computes “" + path + "”."));
-            Group changed = refreshed(root.with(path, token.withDetached(false)), governed);
+            Group changed = Recipes.refreshed(root.with(path, token.withDetached(false)), governed);
             return new Applied(theme.with(place, changed), restore(place, root, governed));
         }
 
@@ -342,10 +348,6 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             }
             return new Applied(current, new Batch(label, inverses));
         }
-    }
-
-    private static Group refreshed(Group root, TokenPath group) {
-        return root.with(group, Recipes.refresh(root.group(group).orElseThrow()));
     }
 
     /** The edit that brings back what stood at a path; where nothing stood, it takes away what had to be made. */

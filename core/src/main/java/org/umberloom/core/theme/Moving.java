@@ -77,8 +77,8 @@ final class Moving {
             changed |= after != before;
         }
         Optional<TokenPath> base = group.meta().extended().map(targets);
-        Group result = changed ? new Group(children, group.meta()) : group;
-        return base.equals(group.meta().extended()) ? result : result.withMeta(group.meta().withExtended(base));
+        Group result = Recipes.following(changed ? new Group(children, group.meta()) : group, targets);
+        return base.equals(group.meta().extended()) ? result : result.withMeta(result.meta().withExtended(base));
     }
 
     private static Token rewritten(Token token, UnaryOperator<TokenPath> targets) {

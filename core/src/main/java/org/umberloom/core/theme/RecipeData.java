@@ -3,8 +3,10 @@ package org.umberloom.core.theme;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.umberloom.core.color.RampShape;
 import org.umberloom.core.space.SpaceScale;
+import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.type.TypeScale;
 
 /** Recipes as plain data, the form they have in a document: maps, lists, numbers and strings. */
@@ -23,6 +25,7 @@ public final class RecipeData {
             data.put("hueDark", ramp.shape().hueDark());
             data.put("chromaLight", ramp.shape().chromaLight());
             data.put("chromaDark", ramp.shape().chromaDark());
+            ramp.tint().ifPresent(tint -> data.put("tint", tint(tint)));
         } else if (recipe instanceof Recipe.TypeSteps steps) {
             TypeScale scale = steps.scale();
             data.put(KIND, "typeScale");
@@ -45,7 +48,8 @@ public final class RecipeData {
         Map<?, ?> map = map(data, "recipe");
         return switch (String.valueOf(map.get(KIND))) {
             case "ramp" -> new Recipe.HueRamp(numbers(map, "stops"), new RampShape(number(map, "hueLight"),
-                    number(map, "hueDark"), number(map, "chromaLight"), number(map, "chromaDark")));
+                    number(map, "hueDark"), number(map, "chromaLight"), number(map, "chromaDark")),
+                    map.containsKey("tint") ? Optional.of(tint(map(map.get("tint"), "tint"))) : Optional.empty());
             case "typeScale" -> new Recipe.TypeSteps(new TypeScale(end(map, "narrow"), end(map, "wide"),
                     number(map, "narrowViewport"), number(map, "wideViewport"), (int) number(map, "smallest"),
                     (int) number(map, "largest")));
@@ -53,6 +57,21 @@ public final class RecipeData {
             default -> throw new IllegalArgumentException("“" + map.get(KIND)
                     + "” is not a kind of recipe: it is ramp, typeScale or spaceScale.");
         };
+    }
+
+    private static Map<String, Object> tint(Recipe.Tint tint) {
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("from", "{" + tint.from() + "}");
+        data.put("angle", tint.angle());
+        data.put("chroma", tint.chroma());
+        return data;
+    }
+
+    private static Recipe.Tint tint(Map<?, ?> map) {
+        String from = String.valueOf(map.get("from"));
+        if (!from.startsWith("{") || !from.endsWith("}"))
+            throw new IllegalArgumentException("A tint’s “from” must refer to a hue’s group, such as {color.brand}.");
+        return new Recipe.Tint(TokenPath.of(from.substring(1, from.length() - 1)), number(map, "angle"), number(map, "chroma"));
     }
 
     private static Map<String, Object> end(TypeScale.End end) {

@@ -1,9 +1,13 @@
 package org.umberloom.core.theme;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
@@ -31,8 +35,11 @@ public final class Recipes {
 
     /** The group with that recipe and its tokens computed. */
     public static Group with(Group group, Recipe recipe) {
-        Group marked = group.withMeta(group.meta().withOwn(FIELD, Optional.of(RecipeData.write(recipe))));
-        return compute(marked, recipe, values(group).keySet());
+        return compute(marked(group, recipe), recipe, values(group).keySet());
+    }
+
+    private static Group marked(Group group, Recipe recipe) {
+        return group.withMeta(group.meta().withOwn(FIELD, Optional.of(RecipeData.write(recipe))));
     }
 
     /** The group without its recipe: its tokens stay as they are, each on its own. */
@@ -42,11 +49,6 @@ public final class Recipes {
             if (child.getValue() instanceof Token token && token.detached())
                 changed = changed.with(TokenPath.of(child.getKey()), token.withDetached(false));
         return changed;
-    }
-
-    /** The group with its recipe's tokens computed again; as it is when it has none. */
-    public static Group refresh(Group group) {
-        return of(group).map(recipe -> compute(group, recipe, Set.of())).orElse(group);
     }
 
     /** The group whose recipe computes, or starts from, the token at a path. */
@@ -92,9 +94,51 @@ public final class Recipes {
                 && seed.value() instanceof ColorValue color))
             throw new IllegalArgumentException("A hue needs a token “seed” that holds a color.");
         Map<String, TokenValue> shades = new LinkedHashMap<>();
-        for (Ramp.Shade shade : Ramp.grow(color.color(), ramp.stops(), ramp.shape()))
+        for (Ramp.Shade shade : Ramp.grow(ramp.start(color.color()), ramp.stops(), ramp.shape()))
             shades.put(stopName(shade.stop()), new ColorValue(shade.color()));
         return shades;
+    }
+
+    /** The groups of hues that lean toward a hue. */
+    static List<TokenPath> leaningOn(Group root, TokenPath hue) {
+        List<TokenPath> leaning = new ArrayList<>();
+        root.forEachGroup((path, group) -> tint(group).filter(tint -> tint.from().equals(hue) && !path.equals(hue))
+                .ifPresent(tint -> leaning.add(path)));
+        return leaning;
+    }
+
+    private static Optional<Recipe.Tint> tint(Group group) {
+        return of(group).filter(Recipe.HueRamp.class::isInstance).flatMap(recipe -> ((Recipe.HueRamp) recipe).tint());
+    }
+
+    /** The root with a group whose recipe has seen what it refers to, and computed again. */
+    static Group refreshed(Group root, TokenPath path) {
+        Group group = root.group(path).orElseThrow();
+        return root.with(path, of(group).map(recipe -> {
+            Recipe seeing = seeing(root, recipe);
+            return seeing.equals(recipe) ? compute(group, recipe, Set.of()) : with(group, seeing);
+        }).orElse(group));
+    }
+
+    /** The group whose tint follows the hue it leans toward to its new path; the very same group where it stays. */
+    static Group following(Group group, UnaryOperator<TokenPath> moved) {
+        Optional<Recipe.Tint> tint = tint(group).filter(leaning -> !moved.apply(leaning.from()).equals(leaning.from()));
+        if (tint.isEmpty()) return group;
+        Recipe.HueRamp ramp = (Recipe.HueRamp) of(group).orElseThrow();
+        return marked(group, new Recipe.HueRamp(ramp.stops(), ramp.shape(), tint.map(leaning ->
+                new Recipe.Tint(moved.apply(leaning.from()), leaning.angle(), leaning.chroma()))));
+    }
+
+    /** A recipe that has seen what it refers to; a tint from a hue that is not there keeps what it last saw. */
+    static Recipe seeing(Group root, Recipe recipe) {
+        if (!(recipe instanceof Recipe.HueRamp ramp) || ramp.tint().isEmpty()) return recipe;
+        Recipe.Tint tint = ramp.tint().get();
+        return new Recipe.HueRamp(ramp.stops(), ramp.shape(), Optional.of(seed(root, tint.from()).map(tint::seen).orElse(tint)));
+    }
+
+    private static Optional<Color> seed(Group root, TokenPath hue) {
+        return root.token(hue.child(Recipe.HueRamp.SEED)).map(Token::value)
+                .filter(ColorValue.class::isInstance).map(value -> ((ColorValue) value).color());
     }
 
     /** The name of a stop's token; a dot would split the path, so 2.5 becomes 2-5. */

@@ -147,11 +147,14 @@ public final class ThemeGraph {
         Group root = layers.layers().stream().filter(layer -> layer.place().equals(place)).findFirst().orElseThrow().tokens();
         Optional<TokenPath> group = Recipes.governing(root, seed).filter(found -> seed.name().equals(Recipe.HueRamp.SEED));
         List<Integer> grown = new ArrayList<>();
-        group.flatMap(root::group).ifPresent(hue -> hue.children().keySet().forEach(name -> {
-            TokenPath shade = group.get().child(name);
-            int id = index.id(shade);
-            if (id >= 0 && candidates[id].place().equals(place) && Recipes.computing(root, shade).isPresent()) grown.add(id);
-        }));
+        List<TokenPath> hues = new ArrayList<>(group.stream().toList());
+        group.ifPresent(hue -> hues.addAll(Recipes.leaningOn(root, hue)));
+        for (TokenPath hue : hues)
+            root.group(hue).orElseThrow().children().keySet().forEach(name -> {
+                TokenPath shade = hue.child(name);
+                int id = index.id(shade);
+                if (id >= 0 && candidates[id].place().equals(place) && Recipes.computing(root, shade).isPresent()) grown.add(id);
+            });
         return grown;
     }
 
