@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/palette/starters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["starters_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/palette/harmonies": {
         parameters: {
             query?: never;
@@ -508,6 +524,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["fonts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/color": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forms"];
         put?: never;
         post?: never;
         delete?: never;
@@ -622,6 +654,10 @@ export interface components {
             chromaLight: number;
             /** Format: double */
             chromaDark: number;
+            tintFrom: string;
+            /** Format: double */
+            tintChroma: number;
+            curves: components["schemas"]["Point"][];
             shades: components["schemas"]["ShadeView"][];
         };
         Instruments: {
@@ -657,6 +693,16 @@ export interface components {
             /** Format: double */
             widePx: number;
         };
+        Point: {
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
+            /** Format: double */
+            edge: number;
+        };
         Rail: {
             kind: string;
             label: string;
@@ -691,6 +737,12 @@ export interface components {
             depth: number;
             hex: string;
             detached: boolean;
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
         };
         SpaceScaleView: {
             path: string;
@@ -814,6 +866,9 @@ export interface components {
             chromaLight?: number;
             /** Format: double */
             chromaDark?: number;
+            tintFrom?: string;
+            /** Format: double */
+            tintChroma?: number;
         };
         SpaceScaleRequest: {
             /** Format: double */
@@ -851,6 +906,7 @@ export interface components {
             type: components["schemas"]["TypeView"][];
             space: components["schemas"]["SpaceView"][];
             findings: components["schemas"]["FindingView"][];
+            result: string;
         };
         SignInRequest: {
             email: string;
@@ -944,7 +1000,6 @@ export interface components {
             type: string;
             description: string;
             deprecated: string;
-            oklch: number[];
             hops: components["schemas"]["HopView"][];
             dependents: string[];
             /** Format: int32 */
@@ -1023,8 +1078,16 @@ export interface components {
         };
         OperationView: {
             id: string;
-            parameters: string[];
+            parameters: components["schemas"]["ParameterView"][];
             color: boolean;
+        };
+        ParameterView: {
+            name: string;
+            kind: string;
+            /** Format: double */
+            min: number;
+            /** Format: double */
+            max: number;
         };
         Family: {
             name: string;
@@ -1033,6 +1096,36 @@ export interface components {
             weights: string;
             license: string;
             licenseFile: string;
+        };
+        Edge: {
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            srgb: number;
+            /** Format: double */
+            p3: number;
+        };
+        Form: {
+            name: string;
+            text: string;
+        };
+        Forms: {
+            written: string;
+            nearest: string;
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
+            /** Format: double */
+            alpha: number;
+            /** Format: double */
+            depth: number;
+            inSrgb: boolean;
+            inP3: boolean;
+            forms: components["schemas"]["Form"][];
+            edges: components["schemas"]["Edge"][];
         };
     };
     responses: never;
@@ -1820,6 +1913,26 @@ export interface operations {
             };
         };
     };
+    starters_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proposal"][];
+                };
+            };
+        };
+    };
     harmonies: {
         parameters: {
             query: {
@@ -1878,6 +1991,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Family"][];
+                };
+            };
+        };
+    };
+    forms: {
+        parameters: {
+            query: {
+                text: string;
+                hue?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Forms"];
                 };
             };
         };

@@ -1,17 +1,24 @@
 <script lang="ts">
   import { Popover } from 'bits-ui';
   import Plus from '@lucide/svelte/icons/plus';
+  import Spline from '@lucide/svelte/icons/spline';
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import DepthRuler from './DepthRuler.svelte';
+  import ColorField from './field/ColorField.svelte';
+  import { offered } from './offered';
   import PalettePanel from './PalettePanel.svelte';
+  import RampCurves from './RampCurves.svelte';
   import RampStrip from './RampStrip.svelte';
   import SeedPanel from './SeedPanel.svelte';
+  import ShadePanel from './ShadePanel.svelte';
   import SurfaceTable from './SurfaceTable.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
   let chosenPath = $state('');
+  let chosenShade = $state('');
+  let curves = $state(true);
   let pointed = $state.raw<Schemas['ShadeView'] | null>(null);
   let adding = $state(false);
   let finding = $state(false);
@@ -21,19 +28,28 @@
 
   const hues = $derived(bench.shown?.color.hues ?? []);
   const hue = $derived(hues.find((h) => h.path === chosenPath) ?? hues[0]);
+  const shade = $derived(hue?.shades.find((s) => s.name === chosenShade));
+  const spoken = $derived(pointed ?? shade);
   const from = $derived(
-    pointed
-      ? { depth: pointed.depth, hex: pointed.hex, name: pointed.path }
+    spoken
+      ? { depth: spoken.depth, hex: spoken.hex, name: spoken.path }
       : hue
         ? { depth: hue.seed.depth, hex: hue.seed.hex, name: hue.seed.path }
         : null
   );
 
   /** The seed and the trace share one place; choosing a hue brings its seed back. */
-  function choose(path: string) {
+  function choose(path: string, name = '') {
     chosenPath = path;
+    chosenShade = name;
     if (bench.pick) bench.unpick();
   }
+
+  const stops = (h: Schemas['HueView'], list: number[]) =>
+    bench.commit({
+      op: 'ramp', place: h.place, path: h.path,
+      ramp: { stops: list, hueLight: h.hueLight, hueDark: h.hueDark, chromaLight: h.chromaLight, chromaDark: h.chromaDark, tintFrom: h.tintFrom, tintChroma: h.tintChroma }
+    });
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
@@ -48,15 +64,15 @@
 
 <div class="flex h-full min-h-0">
   <section class="flex min-w-0 grow flex-col overflow-y-auto p-3" aria-label="Hues">
-    <div class="grid max-h-full grow grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3" style:grid-template-rows="auto repeat({hues.length}, minmax(2.25rem, 3.5rem))">
-      <div class="flex items-end pb-1">
+    <div class="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3">
+      <div class="sticky top-0 z-30 flex items-end bg-ground pb-1">
         <Popover.Root bind:open={adding}>
           <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
           <Popover.Portal>
             <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
               <form class="flex flex-col gap-3" onsubmit={add}>
                 <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
-                <label class="flex flex-col gap-1"><span>Seed color</span><input class="field value" required bind:value={seed} /></label>
+                <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
                 {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
                 <button class="button button-strong justify-center" type="submit">Add the hue</button>
               </form>
@@ -71,11 +87,12 @@
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
+        <button class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}" aria-pressed={curves} title="Curves of the chosen hue" aria-label="Curves" onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button>
       </div>
-      <div><DepthRuler {from} /></div>
+      <div class="sticky top-0 z-30 bg-ground"><DepthRuler {from} /></div>
       {#each hues as h (h.path)}
         <button
-          class="flex min-h-9 items-center gap-2 border-t border-border px-1.5 text-left {h === hue ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+          class="flex min-h-8 items-center gap-2 border-t border-border px-1.5 text-left {h === hue ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
           aria-pressed={h === hue}
           onclick={() => choose(h.path)}
         >
@@ -83,11 +100,22 @@
           <span class="min-w-0 grow truncate">{h.name}</span>
           <span class="caption" title="depth of the seed">{h.seed.depth.toFixed(0)}</span>
         </button>
-        <RampStrip hue={h} chosen={h === hue} onchoose={() => choose(h.path)} onpoint={(shade) => (pointed = shade)} />
+        <RampStrip hue={h} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(list) => stops(h, list)} />
+        {#if h === hue && curves}
+          <div class="caption flex flex-col items-end pr-1 text-right" aria-hidden="true">
+            <span class="mt-1 flex items-center gap-1">chroma <span class="h-0.5 w-4 bg-ink"></span></span>
+            <span class="flex items-center gap-1">held by sRGB <span class="h-px w-4 bg-muted"></span></span>
+            <span class="flex items-center gap-1">lightness <span class="w-4 border-t border-dashed border-muted"></span></span>
+            <span class="mt-auto mb-2">hue drift</span>
+          </div>
+          <div class="mb-2"><RampCurves {bench} hue={h} /></div>
+        {/if}
       {/each}
     </div>
     {#if hues.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color.</p>{/if}
   </section>
-  {#if hue && !bench.pick}<SeedPanel {bench} {hue} />{/if}
+  {#if hue && !bench.pick}
+    {#if shade}<ShadePanel {bench} {hue} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} {hue} />{/if}
+  {/if}
   <SurfaceTable {bench} />
 </div>

@@ -33,6 +33,8 @@
   const paste = () => find(async () => [await ask(() => api.POST('/api/palette/text', { body: { text } }))]);
   const harmonies = () => find(() => ask(() => api.GET('/api/palette/harmonies', { params: { query: { seed: hue?.seed.written ?? '' } } })));
 
+  const made = () => find(() => ask(() => api.GET('/api/palette/starters')));
+
   async function file(event: Event & { currentTarget: HTMLInputElement }) {
     const picked = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
@@ -76,6 +78,7 @@
   <div class="flex flex-wrap items-center gap-2">
     <label class="button has-focus-visible:outline-2 has-focus-visible:outline-accent">From a picture or file<input class="sr-only" type="file" accept="image/png,image/jpeg,image/webp,image/svg+xml,.gpl,.css,.txt" onchange={file} /></label>
     {#if hue}<button class="button" disabled={busy} onclick={harmonies}>Harmonies of {hue.name}</button>{/if}
+    <button class="button" disabled={busy} onclick={made}>Palettes to begin with</button>
   </div>
   {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
   <div class="flex flex-col gap-2" role="group" aria-label="Proposals" onpointerleave={() => bench.revert()}>

@@ -3,18 +3,24 @@
 
   /**
    * A hue's shades, each in its place on the depth ruler, with the seed marked where it lies. The strip is one control:
-   * pointing or the arrow keys read a shade, a click or Enter chooses the hue.
+   * pointing or the arrow keys read a shade, a click or Enter chooses it. In a chosen hue, Insert adds a stop behind the
+   * shade that is read, and Delete removes its stop.
    */
   let {
     hue,
     chosen,
+    shade: picked = '',
     onchoose,
-    onpoint
+    onpoint,
+    onstops
   }: {
     hue: Schemas['HueView'];
     chosen: boolean;
-    onchoose: () => void;
+    /** Name of the chosen shade. */
+    shade?: string;
+    onchoose: (shade: string) => void;
     onpoint: (shade: Schemas['ShadeView'] | null) => void;
+    onstops: (stops: number[]) => void;
   } = $props();
 
   const WHOLE = 120;
@@ -45,7 +51,13 @@
   }
 
   function key(event: KeyboardEvent) {
-    if (event.key === 'Enter') onchoose();
+    if (event.key === 'Enter') onchoose(current?.name ?? '');
+    if (chosen && current && (event.key === 'Insert' || event.key === 'Delete')) {
+      const stop = Number(current.name.replace('-', '.'));
+      const next = hue.stops.find((s) => s > stop) ?? WHOLE;
+      if (event.key === 'Delete') onstops(hue.stops.filter((s) => s !== stop));
+      else onstops([...hue.stops, Math.round((stop + next) / 2)].sort((a, b) => a - b));
+    }
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
@@ -54,7 +66,7 @@
 </script>
 
 <div
-  class="relative min-h-9"
+  class="relative min-h-8"
   role="slider"
   tabindex="0"
   aria-label="Shades of {hue.name}"
@@ -62,7 +74,7 @@
   aria-valuemax={Math.max(0, hue.shades.length - 1)}
   aria-valuenow={read}
   aria-valuetext={current ? `${current.name}, ${current.hex}, depth ${current.depth}${current.detached ? ', set by hand' : ''}` : 'none'}
-  onclick={onchoose}
+  onclick={() => onchoose(current?.name ?? '')}
   onkeydown={key}
   onpointermove={pointAt}
   onpointerleave={() => onpoint(null)}
@@ -78,7 +90,8 @@
       title="{shade.path}  {shade.hex}"
       aria-hidden="true"
     >
-      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={shade.depth > 57 ? '#ffffff' : '#000000'}>{width > 3.2 ? shade.name : ''}</span>
+      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={shade.depth > 57 ? '#ffffff' : '#000000'}>{width > 3.9 ? shade.name : ''}</span>
+      {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={shade.depth > 57 ? '#ffffff' : '#000000'}></span>{/if}
       {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
     </span>
   {/each}

@@ -1,14 +1,16 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
-  import TextValue from '$lib/ui/TextValue.svelte';
   import Track from '$lib/ui/Track.svelte';
+  import CarriedBy from './CarriedBy.svelte';
+  import ColorField from './field/ColorField.svelte';
+  import { offered } from './offered';
 
-  /** A hue's seed, by text and in OKLCH, and how its ramp leaves it toward both ends. */
+  /** A hue's seed, by text and in OKLCH, what it can be text on, and the other hue that its shades may lean toward. */
   let { bench, hue }: { bench: Bench; hue: Schemas['HueView'] } = $props();
 
   const seed = $derived(hue.seed);
-  let shaping = $state(false);
+  const others = $derived((bench.shown?.color.hues ?? []).filter((h) => h.path !== hue.path && h.place === hue.place && h.tintFrom !== hue.path));
 
   const edit = (text: string) => ({ op: 'value', place: hue.place, path: seed.path, text });
   const oklch = (l: number, c: number, h: number) => `oklch(${l} ${c} ${h})`;
@@ -17,15 +19,17 @@
   const chroma = $derived(`linear-gradient(to right in oklab, ${oklch(seed.lightness, 0, seed.hue)}, ${oklch(seed.lightness, 0.33, seed.hue)})`);
   const hues = $derived(`linear-gradient(to right, ${Array.from({ length: 13 }, (_, i) => oklch(seed.lightness, Math.max(seed.chroma, 0.05), i * 30)).join(', ')})`);
 
-  const shape = $derived({ hueLight: hue.hueLight, hueDark: hue.hueDark, chromaLight: hue.chromaLight, chromaDark: hue.chromaDark });
-  const ramp = (change: Partial<typeof shape>) => ({
+  const tint = (from: string, chroma: number) => ({
     op: 'ramp',
     place: hue.place,
     path: hue.path,
-    ramp: { stops: hue.stops, ...shape, ...change }
+    ramp: {
+      stops: hue.stops, hueLight: hue.hueLight, hueDark: hue.hueDark, chromaLight: hue.chromaLight, chromaDark: hue.chromaDark,
+      tintFrom: from, tintChroma: chroma
+    }
   });
-  const degrees = (v: number) => `${v > 0 ? '+' : ''}${Math.round(v)}°`;
-  const percent = (v: number) => `${Math.round(v * 100)} %`;
+  /** A hint that reads as neutral. */
+  const HINT = 0.012;
 
   async function take(text: string) {
     return (await bench.commit(edit(text))) ? '' : bench.refused;
@@ -33,30 +37,33 @@
 </script>
 
 <section class="flex w-[17.5rem] shrink-0 flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
-  <div class="flex items-end gap-2">
-    <span class="checker size-11 shrink-0 border border-line"><span class="block size-full" style:background={seed.hex}></span></span>
-    <TextValue label="Seed of {hue.name}" value={seed.written} width="w-40" oncommit={take} />
-  </div>
-  <p class="caption">
-    Depth {seed.depth}.
-    {seed.depth >= 60 ? 'Can be text on white.' : seed.depth >= 45 ? 'Can be a shape or large text on white.' : 'Too light to stand on white.'}
-    {#if !seed.inSrgb}Outside sRGB; shown as {seed.hex}.{/if}
-  </p>
+  <ColorField label="Seed of {hue.name}" value={seed.written} hex={seed.hex} swatch="size-11" width="w-44" offered={offered(bench)}
+    onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
+  {#if !seed.inSrgb}
+    <div>
+      <div class="grid h-7 grid-cols-2 border border-line" aria-hidden="true"><span style:background={seed.written}></span><span style:background={seed.hex}></span></div>
+      <p class="caption flex justify-between"><span>kept, for wide screens</span><span>elsewhere <span class="value">{seed.hex}</span></span></p>
+    </div>
+  {/if}
   <Track label="Lightness" value={seed.lightness} min={0} max={1} step={0.005} track={lightness} text={seed.lightness.toFixed(2)}
     onprobe={(v) => bench.probe(edit(oklch(v, seed.chroma, seed.hue)))} oncommit={(v) => bench.commit(edit(oklch(v, seed.chroma, seed.hue)))} />
   <Track label="Chroma" value={seed.chroma} min={0} max={0.33} step={0.002} track={chroma} text={seed.chroma.toFixed(3)}
     onprobe={(v) => bench.probe(edit(oklch(seed.lightness, v, seed.hue)))} oncommit={(v) => bench.commit(edit(oklch(seed.lightness, v, seed.hue)))} />
   <Track label="Hue" value={seed.hue} min={0} max={360} step={1} track={hues} text="{Math.round(seed.hue)}°"
     onprobe={(v) => bench.probe(edit(oklch(seed.lightness, seed.chroma, v)))} oncommit={(v) => bench.commit(edit(oklch(seed.lightness, seed.chroma, v)))} />
-  <button class="button self-start" aria-expanded={shaping} onclick={() => (shaping = !shaping)}>Shape of the ramp</button>
-  {#if shaping}
-    <Track label="Hue, light end" value={hue.hueLight} min={-90} max={90} step={1} text={degrees(hue.hueLight)}
-      onprobe={(v) => bench.probe(ramp({ hueLight: v }))} oncommit={(v) => bench.commit(ramp({ hueLight: v }))} />
-    <Track label="Hue, dark end" value={hue.hueDark} min={-90} max={90} step={1} text={degrees(hue.hueDark)}
-      onprobe={(v) => bench.probe(ramp({ hueDark: v }))} oncommit={(v) => bench.commit(ramp({ hueDark: v }))} />
-    <Track label="Chroma, light" value={hue.chromaLight} min={0} max={1.5} step={0.05} text={percent(hue.chromaLight)}
-      onprobe={(v) => bench.probe(ramp({ chromaLight: v }))} oncommit={(v) => bench.commit(ramp({ chromaLight: v }))} />
-    <Track label="Chroma, dark" value={hue.chromaDark} min={0} max={1.5} step={0.05} text={percent(hue.chromaDark)}
-      onprobe={(v) => bench.probe(ramp({ chromaDark: v }))} oncommit={(v) => bench.commit(ramp({ chromaDark: v }))} />
+  <div>
+    <p class="caption mb-0.5">Depth {seed.depth}; as text on the surfaces, {bench.schemes.join(' and ')}</p>
+    <CarriedBy {bench} hex={seed.hex} depth={seed.depth} />
+  </div>
+  {#if others.length}
+    <label class="flex items-center gap-2"><span class="w-23 shrink-0 text-muted">Shades lean</span>
+      <select class="field min-w-0 grow" value={hue.tintFrom} onchange={(e) => bench.commit(tint(e.currentTarget.value, hue.tintFrom ? hue.tintChroma : HINT))}>
+        <option value="">to their own seed</option>
+        {#each others as other (other.path)}<option value={other.path}>toward {other.name}</option>{/each}
+      </select></label>
+    {#if hue.tintFrom}
+      <Track label="Tint" value={hue.tintChroma} min={0} max={0.06} step={0.001} text={hue.tintChroma.toFixed(3)}
+        onprobe={(v) => bench.probe(tint(hue.tintFrom, v))} oncommit={(v) => bench.commit(tint(hue.tintFrom, v))} />
+    {/if}
   {/if}
 </section>

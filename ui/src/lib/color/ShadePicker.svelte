@@ -3,12 +3,15 @@
   import type { Snippet } from 'svelte';
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
-  import TextValue from '$lib/ui/TextValue.svelte';
+  import DerivationForm from '$lib/theme/DerivationForm.svelte';
+  import { isDerived } from '$lib/theme/valueText';
+  import ColorField from './field/ColorField.svelte';
 
   /** Every shade of every hue, to be tried by pointing and taken by picking. */
   let { bench, path, cell, label, children }: { bench: Bench; path: string; cell: Schemas['CellView']; label: string; children: Snippet } = $props();
 
   let open = $state(false);
+  let deriving = $state(false);
 
   /** The hue whose shade the role takes now. */
   const hueOf = $derived(/^\{(color\.[^{}]+)\.[^{}.]+\}$/.exec(cell.written)?.[1] ?? '');
@@ -22,7 +25,10 @@
   }
 
   function opened(now: boolean) {
-    if (!now) bench.revert();
+    if (!now) {
+      deriving = false;
+      bench.revert();
+    }
   }
 </script>
 
@@ -54,7 +60,9 @@
         <button class="button mt-3" onclick={() => take(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
           title="The nearest shade that reaches {cell.needed} on {cell.against}, found again whenever either changes">Keep it readable on {cell.against}</button>
       {/if}
-      <div class="mt-3"><TextValue label="A shade by name, or any color" value={cell.written} width="w-64" oncommit={take} /></div>
+      <div class="mt-3"><ColorField label="A shade by name, or any color" value={cell.written} hex={cell.hex} width="w-64" onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} /></div>
+      <button class="button mt-3" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{isDerived(cell.written) ? 'Change the derivation' : 'Derive it'}</button>
+      {#if deriving}<div class="mt-2 w-72"><DerivationForm {bench} written={cell.written} color onprobe={(text) => bench.probe(edit(text))} oncommit={take} /></div>{/if}
     </Popover.Content>
   </Popover.Portal>
 </Popover.Root>

@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { DropdownMenu } from 'bits-ui';
+  import Plus from '@lucide/svelte/icons/plus';
+  import { DropdownMenu, Popover } from 'bits-ui';
   import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
+  import ReadableShades from './ReadableShades.svelte';
   import ShadePicker from './ShadePicker.svelte';
 
   /** A surface's roles in every scheme: color, alias, depth, and the ratio of the role's weakest pair. */
@@ -14,13 +16,32 @@
     { name: 'More contrast, for those who ask for it', edit: { op: 'propose-contrast' } }
   ];
 
+  const VIEWS = [
+    { id: 'roles', name: 'Roles' },
+    { id: 'readable', name: 'Readable shades' }
+  ] as const;
+
   let chosen = $state('page');
+  let view = $state<(typeof VIEWS)[number]['id']>('roles');
+  let adding = $state(false);
+  let name = $state('');
+  let refused = $state('');
 
   const surfaces = $derived(bench.shown?.color.surfaces ?? []);
   const surface = $derived(surfaces.find((s) => s.name === chosen) ?? surfaces[0]);
   const short = (written: string) => written.replace(/^\{color\.(.+)\}$/, '$1');
   const failing = (name: string) =>
     surfaces.find((s) => s.name === name)?.roles.some((role) => role.cells.some((cell) => !cell.passes)) ?? false;
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    if (!surface) return;
+    if (await bench.commit({ op: 'add-surface', path: `surface.${surface.name}`, text: name })) {
+      chosen = name.trim();
+      adding = false;
+      name = refused = '';
+    } else refused = bench.refused;
+  }
 
   $effect(() => {
     const [group, name] = bench.pick?.path.split('.') ?? [];
@@ -41,6 +62,19 @@
       >
     {/each}
     </div>
+    <Popover.Root bind:open={adding}>
+      <Popover.Trigger aria-label="New surface" class="grid size-6 place-items-center rounded-[3px] hover:bg-hover"><Plus size={14} aria-hidden="true" /></Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content role="dialog" aria-label="New surface" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" sideOffset={6}>
+          <form class="flex flex-col gap-3" onsubmit={add}>
+            <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
+            <p class="caption">It begins with every role of {surface?.name}. A section stands on it with data-surface="{name || 'its name'}".</p>
+            {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
+            <button class="button button-strong justify-center" type="submit">Add the surface</button>
+          </form>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
     <span class="grow"></span>
     <DropdownMenu.Root>
       <DropdownMenu.Trigger class="button button-quiet h-6 px-1.5 text-muted">Propose</DropdownMenu.Trigger>
@@ -49,12 +83,21 @@
           {#each PROPOSALS as proposal (proposal.name)}
             <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}>{proposal.name}</DropdownMenu.Item>
           {/each}
+          {#if surface && surface.name !== 'page'}
+            <DropdownMenu.Item class="cursor-pointer border-t border-border px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit({ op: 'remove-surface', path: `surface.${surface.name}` })}>Remove the surface {surface.name}</DropdownMenu.Item>
+          {/if}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   </div>
+  <div class="flex gap-3 border-b border-border px-3" role="group" aria-label="What is shown of the surface">
+    {#each VIEWS as v (v.id)}
+      <button class="border-b-2 py-0.5 text-xs {view === v.id ? 'border-accent font-semibold' : 'border-transparent text-muted hover:text-ink'}" aria-pressed={view === v.id} onclick={() => (view = v.id)}>{v.name}</button>
+    {/each}
+  </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-  <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="Roles of the surface {surface?.name}">
+  <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="{view === 'roles' ? 'Roles' : 'Shades'} of the surface {surface?.name}">
+    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else}
     <table class="w-full border-collapse">
       <thead class="sticky top-0 z-10 bg-ground">
         <tr>
@@ -85,5 +128,6 @@
         {/each}
       </tbody>
     </table>
+    {/if}
   </div>
 </section>

@@ -1,8 +1,23 @@
 <script lang="ts">
+  import ColorField from '$lib/color/field/ColorField.svelte';
   import { split } from './valueText';
 
   /** A gradient drawn, with stops that are dragged along it or moved with the arrow keys. */
-  let { written, css, onprobe, oncommit }: { written: string; css: string; onprobe: (text: string) => void; oncommit: (text: string) => void } = $props();
+  let {
+    written,
+    css,
+    offered,
+    onprobe,
+    onrevert,
+    oncommit
+  }: {
+    written: string;
+    css: string;
+    offered: { path: string; hex: string }[];
+    onprobe: (text: string) => void;
+    onrevert: () => void;
+    oncommit: (text: string) => Promise<string>;
+  } = $props();
 
   let bar: HTMLElement | undefined = $state();
   let held = $state<string | null>(null);
@@ -15,6 +30,13 @@
   function moved(index: number, percent: number): string {
     const fitted = Math.round(Math.min(100, Math.max(0, percent)) * 10) / 10;
     return stops.map((stop, i) => `${stop.color} ${i === index ? `${fitted}%` : stop.at}`).join(', ');
+  }
+
+  /** The color of a stop as it comes out. */
+  const shown = (index: number) => split(split(css, ',')[index] ?? '', ' ')[0] ?? 'transparent';
+
+  function dyed(index: number, color: string): string {
+    return stops.map((stop, i) => `${i === index ? color : stop.color} ${stop.at}`).join(', ');
   }
 
   function drag(event: PointerEvent, index: number) {
@@ -58,5 +80,8 @@
       {/if}
     {/each}
   </div>
-  {#each stops as stop, i (i)}<p class="value flex justify-between gap-2"><span class="truncate">{stop.color}</span><span>{stop.at}</span></p>{/each}
+  {#each stops as stop, i (i)}
+    <div class="flex items-end gap-2"><ColorField label="Stop {i + 1}" hideLabel value={stop.color} hex={shown(i)} width="w-36" {offered} references
+      onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} /><span class="value pb-1">{stop.at}</span></div>
+  {/each}
 </div>

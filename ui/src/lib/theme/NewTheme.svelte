@@ -2,6 +2,7 @@
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
   import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import ColorField from '$lib/color/field/ColorField.svelte';
   import WeaveMark from './WeaveMark.svelte';
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
@@ -63,15 +64,8 @@
           </div>
         </fieldset>
         <div class="flex flex-col gap-1">
-          <label class="font-medium" for="seed">Seed color <span class="font-normal text-muted">(leave empty to keep the starter’s)</span></label>
-          <input
-            id="seed"
-            class="field value h-9"
-            placeholder="#7a4a2b or oklch(0.5 0.09 60)"
-            aria-invalid={message !== ''}
-            aria-describedby="seed-message"
-            bind:value={seed}
-          />
+          <ColorField label="Seed color; leave it empty to keep the starter’s" value={seed} hex={seed || 'transparent'} width="w-72"
+            oncommit={async (text) => { seed = text; return ''; }} />
           <p id="seed-message" class="min-h-5 text-must" role="alert">{message}</p>
         </div>
         <div class="flex justify-end gap-2">

@@ -1,9 +1,24 @@
 <script lang="ts">
   import NumberField from '$lib/ui/NumberField.svelte';
+  import ColorField from '$lib/color/field/ColorField.svelte';
   import { split } from './valueText';
 
   /** Shadows drawn as they fall, with each of their lengths beside. */
-  let { written, css, onprobe, oncommit }: { written: string; css: string; onprobe: (text: string) => void; oncommit: (text: string) => void } = $props();
+  let {
+    written,
+    css,
+    offered,
+    onprobe,
+    onrevert,
+    oncommit
+  }: {
+    written: string;
+    css: string;
+    offered: { path: string; hex: string }[];
+    onprobe: (text: string) => void;
+    onrevert: () => void;
+    oncommit: (text: string) => Promise<string>;
+  } = $props();
 
   const NAMES = ['across', 'down', 'blur', 'spread'];
 
@@ -24,6 +39,13 @@
     }).join(', ');
   }
 
+  /** The color of a layer as it comes out. */
+  const shown = (layer: number) => split(split(css, ',')[layer] ?? '', ' ').at(-1) ?? 'transparent';
+
+  function dyed(layer: number, color: string): string {
+    return layers.map((l, i) => (i === layer ? (l.inset ? 'inset ' : '') + [...l.words.slice(0, 4), color].join(' ') : l.text)).join(', ');
+  }
+
   function turned(layer: number): string {
     return layers.map((l, i) => (i === layer ? (l.inset ? '' : 'inset ') + l.words.join(' ') : l.text)).join(', ');
   }
@@ -42,7 +64,8 @@
             {:else}<span class="caption">{name} {layer.words[index]}</span>{/if}
           {/each}
         </div>
-        <p class="value break-all text-muted">{layer.words[4]}</p>
+        <ColorField label="Color{layers.length > 1 ? ` of shadow ${i + 1}` : ''}" value={layer.words[4] ?? ''} hex={shown(i)} width="w-full" {offered} references
+          onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} />
         <label class="flex items-center gap-2"><input type="checkbox" checked={layer.inset} onchange={() => oncommit(turned(i))} /> falls inward</label>
       </fieldset>
     {:else}<p class="value border-t border-border pt-1">{layer.text}</p>{/if}

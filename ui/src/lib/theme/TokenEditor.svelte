@@ -1,14 +1,16 @@
 <script lang="ts">
-  import { api, ask, type Schemas } from '$lib/api/client';
+  import type { Schemas } from '$lib/api/client';
+  import ColorField from '$lib/color/field/ColorField.svelte';
+  import { offered } from '$lib/color/offered';
   import CurveField from '$lib/ui/CurveField.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
   import TokenPicture from '$lib/ui/TokenPicture.svelte';
-  import Track from '$lib/ui/Track.svelte';
   import type { Bench, EditRequest } from './bench.svelte';
+  import DerivationForm from './DerivationForm.svelte';
   import GradientField from './GradientField.svelte';
   import ShadowField from './ShadowField.svelte';
-  import { isOwn, split } from './valueText';
+  import { isDerived, isOwn, split } from './valueText';
 
   /** One token: its path, its value with the control that fits its type, a derivation, and what it says of itself. */
   let { bench, row, onmoved }: { bench: Bench; row: Schemas['TokenRow']; onmoved: (path: string) => void } = $props();
@@ -20,18 +22,10 @@
   const STROKES = ['solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'];
 
   let deriving = $state(false);
-  let operations = $state.raw<Schemas['OperationView'][]>([]);
-  let operation = $state('lighten');
-  let source = $state('');
-  let values = $state<Record<string, string>>({});
-  let refused = $state('');
 
   const own = $derived(isOwn(row.written));
-  const shades = $derived(own && row.type === 'color' && bench.trace?.path === row.path ? bench.trace.oklch : []);
   const measure = $derived(own ? MEASURE.exec(row.written) : null);
   const curve = $derived(/^cubic-bezier\(([^)]*)\)$/.exec(own ? row.written : '')?.[1]?.split(',').map(Number));
-  const fitting = $derived(operations.filter((o) => o.color === (row.type === 'color')));
-  const chosen = $derived(fitting.find((o) => o.id === operation) ?? fitting[0]);
   const canDerive = $derived(['color', 'dimension', 'number'].includes(row.type));
 
   const first = $derived(row.written.split(',')[0]?.trim() ?? '');
@@ -39,7 +33,6 @@
   /** A part that itself consists of words stands in parentheses. */
   const bracketed = (text: string) => (split(text, ' ').length > 1 ? `(${text})` : text);
   const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
-  const oklch = (l: number, c: number, h: number) => `oklch(${l} ${c} ${h})`;
 
   async function commit(request: EditRequest) {
     return (await bench.commit(request)) ? '' : bench.refused;
@@ -49,21 +42,6 @@
     if (!(await bench.commit({ op: 'move', path: row.path, to }))) return bench.refused;
     onmoved(to);
     return '';
-  }
-
-  async function openDerivation() {
-    deriving = !deriving;
-    if (operations.length === 0) operations = await ask(() => api.GET('/api/operations'));
-    operation = fitting[0]?.id ?? '';
-    source = own ? '' : row.written;
-  }
-
-  const derivation = $derived(chosen ? `${chosen.id}(${[source, ...chosen.parameters.slice(1).map((p) => values[p] ?? '')].join(', ')})` : '');
-
-  async function derive(event: SubmitEvent) {
-    event.preventDefault();
-    refused = await commit(edit(derivation));
-    if (refused === '') deriving = false;
   }
 </script>
 
@@ -75,24 +53,22 @@
       <p class="caption">{row.type || 'no type'} · {row.place.replace(/^(set|context):/, '')}</p>
     </div>
   </div>
-  <TextValue label="Value" value={row.written} width="w-full" oncommit={(text) => commit(edit(text))} />
+  {#if row.type === 'color'}
+    <ColorField label="Value" value={row.written} hex={row.css} width="w-full" offered={offered(bench)} references
+      onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
+  {:else}
+    <TextValue label="Value" value={row.written} width="w-full" oncommit={(text) => commit(edit(text))} />
+  {/if}
 
-  {#if shades.length === 3}
-    {@const [l = 0, c = 0, h = 0] = shades}
-    <div class="flex flex-col gap-1">
-      <Track label="Lightness" value={l} min={0} max={1} step={0.005} text={l.toFixed(2)} track="linear-gradient(to right in oklab, {oklch(0, c, h)}, {oklch(0.5, c, h)}, {oklch(1, c, h)})" onprobe={(v) => bench.probe(edit(oklch(v, c, h)))} oncommit={(v) => bench.commit(edit(oklch(v, c, h)))} />
-      <Track label="Chroma" value={c} min={0} max={0.33} step={0.002} text={c.toFixed(3)} track="linear-gradient(to right in oklab, {oklch(l, 0, h)}, {oklch(l, 0.33, h)})" onprobe={(v) => bench.probe(edit(oklch(l, v, h)))} oncommit={(v) => bench.commit(edit(oklch(l, v, h)))} />
-      <Track label="Hue" value={h} min={0} max={360} step={1} text="{Math.round(h)}°" track="linear-gradient(to right, {[0, 60, 120, 180, 240, 300, 360].map((x) => oklch(l, Math.max(c, 0.05), x)).join(', ')})" onprobe={(v) => bench.probe(edit(oklch(l, c, v)))} oncommit={(v) => bench.commit(edit(oklch(l, c, v)))} />
-    </div>
-  {:else if measure}
+  {#if measure}
     <NumberField label="{row.path.split('.').at(-1)} as a number" short="drag" value={Number(measure[1])} unit={measure[2] ?? ''} places={3} step={measure[2] === 'ms' ? 10 : measure[2] === 'px' ? 1 : row.type === 'fontWeight' ? 10 : 0.05}
       onprobe={(v) => bench.probe(edit(`${v}${measure[2] ?? ''}`))} oncommit={(v) => bench.commit(edit(`${v}${measure[2] ?? ''}`))} />
   {:else if curve}
     <CurveField points={curve} onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))} oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))} />
   {:else if own && row.type === 'shadow'}
-    <ShadowField written={row.written} css={row.css} onprobe={(text) => bench.probe(edit(text))} oncommit={(text) => bench.commit(edit(text))} />
+    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
   {:else if own && row.type === 'gradient'}
-    <GradientField written={row.written} css={row.css} onprobe={(text) => bench.probe(edit(text))} oncommit={(text) => bench.commit(edit(text))} />
+    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
   {:else if own && row.type === 'typography'}
     {#each split(row.written, '/') as part, i (i)}
       {@const member = Object.keys(PARTS)[i] ?? ''}
@@ -123,19 +99,9 @@
   {/if}
 
   {#if canDerive}
-    <button class="button self-start" aria-expanded={deriving} onclick={openDerivation}>Derive it from another token</button>
-    {#if deriving && chosen}
-      <form class="flex flex-col gap-2 border border-line bg-raised p-2" aria-label="Derivation" onsubmit={derive}>
-        <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each fitting as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
-        <label class="flex flex-col gap-0.5"><span class="caption">Of</span><input class="field value" required placeholder={'{color.sea.60}'} bind:value={source} /></label>
-        {#each chosen.parameters.slice(1) as parameter (parameter)}
-          <label class="flex flex-col gap-0.5"><span class="caption">{parameter}</span><input class="field value" required bind:value={() => values[parameter] ?? '', (v) => (values[parameter] = v)} oninput={() => bench.probe(edit(derivation))} /></label>
-        {/each}
-        <p class="value break-all text-muted">{derivation}</p>
-        <button class="button button-strong self-start" type="submit">Derive</button>
-        {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
-      </form>
-    {/if}
+    <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{isDerived(row.written) ? 'Change the derivation' : 'Derive it from another token'}</button>
+    {#if deriving}{#key row.path}<DerivationForm {bench} written={row.written} color={row.type === 'color'} onprobe={(text) => bench.probe(edit(text))}
+      oncommit={async (text) => { const wrong = await commit(edit(text)); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
   {/if}
 
   <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={move} />

@@ -31,6 +31,8 @@ export class Bench {
   /** What the tray shows: the saved instruments, with a probe's changes laid over. */
   shown = $state.raw<Instruments | null>(null);
   state = $state<'saved' | 'probing' | 'saving' | 'failed'>('saved');
+  /** What the token of the edit that is tried comes to, as CSS. */
+  tried = $state('');
   /** Sentence of the last refused edit, for the field that caused it. */
   refused = $state('');
   clash = $state.raw<Clash | null>(null);
@@ -204,6 +206,7 @@ export class Bench {
   #lay(probe: Schemas['Probe']) {
     const saved = this.saved!.instruments;
     this.#dirty = true;
+    this.tried = probe.result;
     const live = this.#over(saved.live, probe.live);
     // Pages first: they are what the eye is on. The tray follows a moment later.
     for (const page of this.#pages.keys()) {
@@ -343,6 +346,7 @@ export class Bench {
     this.#next = null;
     this.saved = bench;
     this.shown = bench.instruments;
+    this.tried = '';
     this.#dirty = false;
     for (const bay of this.bays) bay.note = '';
     this.#fitContexts();

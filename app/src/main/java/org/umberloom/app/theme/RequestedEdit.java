@@ -18,6 +18,7 @@ import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Structure;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.Group;
@@ -56,6 +57,8 @@ final class RequestedEdit {
             case "rename-paths" -> Bulk.renamePaths(theme, text(), required(request.to(), "to"));
             case "replace-values" -> Bulk.replaceValues(theme, text(), required(request.to(), "to"));
             case "add-set" -> new Structure.AddSet(text().trim(), new ThemeDocument.TokenSet("", Group.EMPTY), -1, firstModifier());
+            case "add-surface" -> addSurface();
+            case "remove-surface" -> removeSurface();
             case "add-modifier" -> addModifier();
             case "add-context" -> new Structure.AddContext(required(request.to(), "to"), text().trim(), Group.EMPTY, -1);
             case "copy-place" -> copyPlace();
@@ -68,6 +71,36 @@ final class RequestedEdit {
             case "reorder" -> new Structure.Reorder(order());
             default -> inPlace();
         };
+    }
+
+    /** A further surface with every role of another, in every set and context that gives that one a role. */
+    private Edit addSurface() {
+        String name = text().trim();
+        TokenPath to = surface(name);
+        TokenPath from = path();
+        List<Edit> edits = new ArrayList<>();
+        for (Place place : theme.places()) {
+            if (theme.at(place).find(to).isPresent())
+                throw new IllegalArgumentException("There already is a surface “" + name + "”. Choose another name.");
+            theme.at(place).find(from).ifPresent(node -> edits.add(new Edit.Put(place, to, node, -1)));
+        }
+        if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + from + "” whose roles could be taken over.");
+        return new Edit.Batch("new surface " + name, edits);
+    }
+
+    private Edit removeSurface() {
+        TokenPath at = path();
+        if (at.equals(surface(Surfaces.PAGE)))
+            throw new IllegalArgumentException("The surface “page” stays: every page stands on it.");
+        List<Edit> edits = new ArrayList<>();
+        for (Place place : theme.places())
+            if (theme.at(place).find(at).isPresent()) edits.add(new Edit.Remove(place, at));
+        if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + at + "” in this theme.");
+        return new Edit.Batch("remove " + at, edits);
+    }
+
+    private static TokenPath surface(String name) {
+        return TokenPath.of(Surfaces.GROUP).child(name);
     }
 
     private Edit inPlace() {

@@ -1,16 +1,20 @@
 package org.umberloom.app.theme;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TypographyValue;
 
 /** The library and the bench. */
 @Service
@@ -94,7 +98,17 @@ public class ThemeService {
         Computed base = computed(draft, looking);
         ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
         Combos combos = Combos.of(probed, looking.working(), looking.combinations(), graphs.probing(draft, probed));
-        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(combos, base.combos, base.instruments));
+        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(combos, base.combos, base.instruments),
+                result(combos, request));
+    }
+
+    /** What the token that an edit names comes to: in the scheme whose context it is written into, if it is one. */
+    private static String result(Combos combos, EditRequest request) {
+        if (request.path() == null || !request.op().equals("value")) return "";
+        return combos.byScheme().values().stream()
+                .filter(resolution -> resolution.find(request.path()).filter(token -> token.winner().toString().equals(request.place())).isPresent())
+                .findFirst().or(() -> Optional.of(combos.standard())).flatMap(resolution -> resolution.find(request.path()))
+                .map(Resolved::value).filter(value -> !(value instanceof TypographyValue)).map(CustomProperties::text).orElse("");
     }
 
     private ThemeViews.Bench bench(Draft draft, Looking looking) {

@@ -123,11 +123,15 @@ public final class ThemeViews {
                         StructureView structure, Instruments instruments) {
     }
 
-    /** What a probe changes: only properties and instruments that differ from the revision the probe started from. */
+    /**
+     * What a probe changes: only properties and instruments that differ from the revision the probe started from.
+     *
+     * @param result what the token that the edit names comes to, as CSS text; empty when that has no single form
+     */
     public record Probe(Map<String, Map<String, Map<String, String>>> live, List<ColorView.HueView> hues,
                         List<ColorView.SurfaceView> surfaces, List<TypeView> type, List<SpaceView> space,
-                        List<FindingView> findings) {
-        static Probe between(Instruments before, Instruments after) {
+                        List<FindingView> findings, String result) {
+        static Probe between(Instruments before, Instruments after, String result) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
             after.live.forEach((key, blocks) -> {
                 Map<String, Map<String, String>> changed = new CustomProperties(blocks).changedFrom(
@@ -137,7 +141,7 @@ public final class ThemeViews {
             return new Probe(live, changed(before.color.hues(), after.color.hues()),
                     changed(before.color.surfaces(), after.color.surfaces()),
                     before.type.equals(after.type) ? List.of() : List.of(after.type),
-                    before.space.equals(after.space) ? List.of() : List.of(after.space), after.findings);
+                    before.space.equals(after.space) ? List.of() : List.of(after.space), after.findings, result);
         }
 
         private static <T> List<T> changed(List<T> before, List<T> after) {

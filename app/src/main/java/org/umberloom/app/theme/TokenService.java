@@ -2,13 +2,12 @@ package org.umberloom.app.theme;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.check.Tidiness;
-import org.umberloom.core.color.Color;
-import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -16,7 +15,6 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
-import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.theme.Trace;
@@ -61,17 +59,20 @@ class TokenService {
     }
 
     /**
-     * @param oklch    lightness 0 to 1, chroma and hue in degrees of a color; empty for anything else
      * @param contexts every place of the theme that holds the token, also in other combinations
      */
-    record TokenView(String path, String type, String description, String deprecated, List<Double> oklch, List<HopView> hops,
+    record TokenView(String path, String type, String description, String deprecated, List<HopView> hops,
                      List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts) {
     }
 
     record PlaceView(String place, String written) {
     }
 
-    record OperationView(String id, List<String> parameters, boolean color) {
+    /** An argument; {@code kind} is color, number, amount or hue, and the range counts for a number. */
+    record ParameterView(String name, String kind, double min, double max) {
+    }
+
+    record OperationView(String id, List<ParameterView> parameters, boolean color) {
     }
 
     private final DraftService drafts;
@@ -127,18 +128,8 @@ class TokenService {
                 .map(Token::meta).filter(m -> m.description().isPresent() || m.deprecated().isPresent()).findFirst().orElse(Meta.NONE);
         return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
                 meta.deprecated().filter(said -> !said.equals(false)).map(said -> said.equals(true) ? "deprecated" : said.toString()).orElse(""),
-                oklch(graph.resolution().find(path).map(Resolved::value)), hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
+                hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
                 roles(at, dependents), places(draft.theme(), at));
-    }
-
-    private static List<Double> oklch(Optional<TokenValue> value) {
-        if (!(value.orElse(null) instanceof ColorValue color)) return List.of();
-        Color oklch = color.color().to(ColorSpace.OKLCH);
-        return List.of(rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000), Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100));
-    }
-
-    private static double rounded(double value, double per) {
-        return Math.rint(value * per) / per;
     }
 
     /** The roles that show the token on a page: itself, or what comes from it. */
@@ -171,7 +162,9 @@ class TokenService {
     }
 
     List<OperationView> operations() {
-        return List.of(Operation.values()).stream().map(operation ->
-                new OperationView(operation.id(), operation.parameterNames(), operation.makesColor())).toList();
+        return List.of(Operation.values()).stream().map(operation -> new OperationView(operation.id(),
+                operation.parameters().stream().map(parameter -> new ParameterView(parameter.name(),
+                        parameter.kind().name().toLowerCase(Locale.ROOT), parameter.min(), parameter.max())).toList(),
+                operation.makesColor())).toList();
     }
 }

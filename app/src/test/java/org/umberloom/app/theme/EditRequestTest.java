@@ -48,7 +48,7 @@ class EditRequestTest {
     void aProbeHoldsOnlyWhatChanged() {
         ThemeDocument changed = request("value", "set:base", "color.brand.seed", null, "#884400").toEdit(THEME, STANDARD).applyTo(THEME)
                 .theme();
-        ThemeViews.Probe probe = ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed));
+        ThemeViews.Probe probe = ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed), "");
         assertThat(probe.hues()).extracting(hue -> hue.name()).containsExactly("brand");
         assertThat(probe.type()).isEmpty();
         assertThat(probe.space()).isEmpty();

@@ -113,7 +113,6 @@ class TokensAndHistoryTest {
             assertThat(view.dependentCount()).isGreaterThan(14);
             assertThat(view.roles()).contains("surface.deep.ground").allMatch(role -> role.matches("(surface|type|gap|width|shape|shadow|motion)\\..*"));
             assertThat(view.contexts()).extracting(TokenService.PlaceView::place).contains("set:base", "context:look/freight");
-            assertThat(view.oklch()).hasSize(3);
             assertThat(tokens.token(1, "", "shadow.high").hops()).extracting(TokenService.HopView::path)
                     .startsWith("shadow.high", "shade.soft", "color.ink.115").contains("shadow.low");
         }

@@ -27,10 +27,10 @@ public enum Operation {
     CLAMP("clamp", amount(Derivation.OF), amount("min"), amount("max"));
 
     /** What an argument may be: a color, a plain number, a number or dimension, or the group of a hue. */
-    enum Kind { COLOR, NUMBER, AMOUNT, HUE }
+    public enum Kind { COLOR, NUMBER, AMOUNT, HUE }
 
     /** An argument with its kind and, for a literal number, its range. */
-    record Parameter(String name, Kind kind, double min, double max) {
+    public record Parameter(String name, Kind kind, double min, double max) {
         void check(String operation, TokenValue argument) {
             if (argument instanceof Alias || argument instanceof PropertyReference && kind != Kind.HUE) return;
             boolean fits = switch (kind) {
@@ -110,7 +110,8 @@ public enum Operation {
         return id;
     }
 
-    List<Parameter> parameters() {
+    /** The arguments in order, the source first. */
+    public List<Parameter> parameters() {
         return parameters;
     }
 
