@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/edits": {
         parameters: {
             query?: never;
@@ -228,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/preview/{theme}/{state}/{combo}/{site}/ground/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ground"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/look.css": {
         parameters: {
             query?: never;
@@ -303,6 +335,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/pictures/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["content"];
+        put?: never;
+        post?: never;
+        delete: operations["remove"];
         options?: never;
         head?: never;
         patch?: never;
@@ -460,6 +508,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["roles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["patterns"];
         put?: never;
         post?: never;
         delete?: never;
@@ -640,6 +704,21 @@ export interface components {
             label: string;
             edit: string;
         };
+        GroundView: {
+            place: string;
+            kind: string;
+            source: string;
+            position: string;
+            repeat: string;
+            size: string;
+            blend: string;
+            /** Format: double */
+            angle: number;
+            role: string;
+            scrim: boolean;
+            missing: boolean;
+            veils: components["schemas"]["VeilView"][];
+        };
         HueView: {
             name: string;
             path: string;
@@ -794,7 +873,9 @@ export interface components {
         };
         SurfaceView: {
             name: string;
+            place: string;
             roles: components["schemas"]["RoleView"][];
+            grounds: components["schemas"]["GroundView"][];
         };
         TypeScaleView: {
             path: string;
@@ -829,6 +910,13 @@ export interface components {
             place: string;
             written: string;
         };
+        VeilView: {
+            scheme: string;
+            /** Format: double */
+            alpha: number;
+            /** Format: double */
+            readable: number;
+        };
         RestoreRequest: {
             /** Format: int32 */
             number: number;
@@ -855,6 +943,19 @@ export interface components {
             ramp?: components["schemas"]["RampRequest"];
             typeScale?: components["schemas"]["TypeScaleRequest"];
             spaceScale?: components["schemas"]["SpaceScaleRequest"];
+            ground?: components["schemas"]["GroundRequest"];
+        };
+        GroundRequest: {
+            kind?: string;
+            source?: string;
+            position?: string;
+            repeat?: string;
+            size?: string;
+            blend?: string;
+            /** Format: double */
+            angle?: number;
+            role?: string;
+            scrim?: boolean;
         };
         RampRequest: {
             stops?: number[];
@@ -907,6 +1008,12 @@ export interface components {
             space: components["schemas"]["SpaceView"][];
             findings: components["schemas"]["FindingView"][];
             result: string;
+        };
+        PictureView: {
+            name: string;
+            license: string;
+            /** Format: int64 */
+            bytes: number;
         };
         SignInRequest: {
             email: string;
@@ -1075,6 +1182,12 @@ export interface components {
             id: string;
             words: string;
             matrix: number[];
+        };
+        PatternView: {
+            id: string;
+            words: string;
+            image: string;
+            size: string;
         };
         OperationView: {
             id: string;
@@ -1332,6 +1445,59 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PictureView"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: {
+                license?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PictureView"];
+                };
+            };
+        };
+    };
     edit: {
         parameters: {
             query?: never;
@@ -1568,6 +1734,29 @@ export interface operations {
             };
         };
     };
+    ground: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                theme: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     look: {
         parameters: {
             query?: never;
@@ -1681,6 +1870,50 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["TokenView"];
                 };
+            };
+        };
+    };
+    content: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -1909,6 +2142,26 @@ export interface operations {
                             [key: string]: string;
                         };
                     };
+                };
+            };
+        };
+    };
+    patterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PatternView"][];
                 };
             };
         };

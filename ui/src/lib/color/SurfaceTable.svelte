@@ -2,6 +2,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import { DropdownMenu, Popover } from 'bits-ui';
   import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
+  import GroundPanel from './GroundPanel.svelte';
   import ReadableShades from './ReadableShades.svelte';
   import ShadePicker from './ShadePicker.svelte';
 
@@ -18,7 +19,8 @@
 
   const VIEWS = [
     { id: 'roles', name: 'Roles' },
-    { id: 'readable', name: 'Readable shades' }
+    { id: 'readable', name: 'Readable shades' },
+    { id: 'ground', name: 'Ground' }
   ] as const;
 
   let chosen = $state('page');
@@ -96,8 +98,8 @@
     {/each}
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-  <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="{view === 'roles' ? 'Roles' : 'Shades'} of the surface {surface?.name}">
-    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else}
+  <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="{VIEWS.find((v) => v.id === view)?.name} of the surface {surface?.name}">
+    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else if view === 'ground' && surface}<GroundPanel {bench} {surface} />{:else}
     <table class="w-full border-collapse">
       <thead class="sticky top-0 z-10 bg-ground">
         <tr>

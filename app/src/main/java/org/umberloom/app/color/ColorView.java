@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.umberloom.app.theme.Combos;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
@@ -13,6 +15,8 @@ import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.Depth;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.ground.Ground;
+import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
@@ -67,7 +71,25 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     public record RoleView(String role, String path, List<CellView> cells) {
     }
 
-    public record SurfaceView(String name, List<RoleView> roles) {
+    /**
+     * The veil over a ground in one scheme.
+     *
+     * @param alpha    that text needs, 0 to 1
+     * @param readable share of the ground on which all text is readable without it
+     */
+    public record VeilView(String scheme, double alpha, double readable) {
+    }
+
+    /** What lies on a surface's color; see {@link org.umberloom.core.ground.Ground}. */
+    public record GroundView(String place, String kind, String source, String position, String repeat, String size, String blend,
+                             double angle, String role, boolean scrim, boolean missing, List<VeilView> veils) {
+    }
+
+    /**
+     * @param grounds empty for a surface of plain color, else its ground
+     * @param place   where a ground is written
+     */
+    public record SurfaceView(String name, String place, List<RoleView> roles, List<GroundView> grounds) {
     }
 
     public static ColorView of(Combos combos) {
@@ -149,9 +171,31 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
         cells.forEach((surface, roles) -> {
             List<RoleView> views = new ArrayList<>();
             roles.forEach((role, list) -> views.add(new RoleView(role, Surfaces.path(surface, role), list)));
-            surfaces.add(new SurfaceView(surface, views));
+            surfaces.add(new SurfaceView(surface, groundPlace(combos, surface), views, grounds(combos, surface)));
         });
         return surfaces;
+    }
+
+    /** Where the surface's ground is written, or would be: where its group first stands. */
+    private static String groundPlace(Combos combos, String surface) {
+        TokenPath path = TokenPath.of(Surfaces.GROUP).child(surface);
+        Optional<Grounds.Placed> placed = Optional.ofNullable(combos.grounds(combos.standard()).get(surface));
+        return placed.map(Grounds.Placed::place).or(() -> combos.applying().stream()
+                .filter(place -> combos.theme().at(place).group(path).isPresent()).findFirst()).map(Place::toString).orElse("");
+    }
+
+    private static List<GroundView> grounds(Combos combos, String surface) {
+        Grounds.Placed placed = combos.grounds(combos.standard()).get(surface);
+        if (placed == null) return List.of();
+        List<VeilView> veils = new ArrayList<>();
+        combos.byScheme().forEach((scheme, resolution) -> {
+            Grounds.Placed here = combos.grounds(resolution).get(surface);
+            if (here != null) veils.add(new VeilView(scheme, here.alpha(), here.readable()));
+        });
+        Ground ground = placed.ground();
+        return List.of(new GroundView(placed.place().toString(), ground.kind().name().toLowerCase(Locale.ROOT), ground.source(),
+                ground.position(), ground.repeat(), ground.size(), ground.blend().css(), ground.angle(), ground.role(), ground.scrim(),
+                placed.missing(), veils));
     }
 
     private static Map<String, Pair.Measured> weakestPairs(Resolution resolution) {

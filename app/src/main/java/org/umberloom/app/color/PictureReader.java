@@ -23,7 +23,7 @@ import org.umberloom.core.color.CssColor;
  * out. Of a vector picture the colors it names count, each once for each use.
  */
 @Component
-class PictureReader {
+public class PictureReader {
     /** As many pixels as a large camera makes; more is refused unread. */
     private static final long MOST_PIXELS = 64_000_000;
     /** What is looked at; enough for shares to a tenth of a percent. */
@@ -41,10 +41,8 @@ class PictureReader {
      *
      * @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile
      */
-    int[] pixels(byte[] content) {
-        String start = new String(content, 0, Math.min(content.length, 512), StandardCharsets.UTF_8).toLowerCase(Locale.ROOT);
-        if (start.contains("<svg") || start.stripLeading().startsWith("<?xml") || start.stripLeading().startsWith("<!doctype svg"))
-            return vector(content);
+    public int[] pixels(byte[] content) {
+        if (isVector(content)) return vector(content);
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext())
@@ -60,6 +58,25 @@ class PictureReader {
             if (e instanceof IllegalArgumentException refused && refused.getMessage() != null && refused.getMessage().endsWith(KEPT)) throw refused;
             throw new IllegalArgumentException("The picture is damaged and cannot be read." + KEPT + " Save it again, or choose another.", e);
         }
+    }
+
+    /** Which of the kinds that can be read it is, by its first bytes; {@link #pixels} says whether it really can be. */
+    public String mediaType(byte[] content) {
+        if (isVector(content)) return "image/svg+xml";
+        if (starts(content, 0, 0xff, 0xd8)) return "image/jpeg";
+        if (starts(content, 0, 'R', 'I', 'F', 'F') && starts(content, 8, 'W', 'E', 'B', 'P')) return "image/webp";
+        return "image/png";
+    }
+
+    private static boolean starts(byte[] content, int at, int... bytes) {
+        if (content.length < at + bytes.length) return false;
+        for (int i = 0; i < bytes.length; i++) if ((content[at + i] & 0xff) != bytes[i]) return false;
+        return true;
+    }
+
+    private static boolean isVector(byte[] content) {
+        String start = new String(content, 0, Math.min(content.length, 512), StandardCharsets.UTF_8).toLowerCase(Locale.ROOT);
+        return start.contains("<svg") || start.stripLeading().startsWith("<?xml") || start.stripLeading().startsWith("<!doctype svg");
     }
 
     private static int[] raster(ImageReader reader) throws IOException {

@@ -13,6 +13,8 @@ import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
+import org.umberloom.app.ground.GroundPicture;
+import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Picture;
 import org.umberloom.app.site.Site;
@@ -21,6 +23,7 @@ import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
@@ -29,19 +32,22 @@ class KitFiles {
     private static final String STYLESHEET = "theme.css";
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
+    private static final String GROUND = "ground/";
 
     private final SiteService sites;
     private final FontFaces fonts;
     private final FontCatalog catalog;
+    private final GroundPictures grounds;
 
-    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog) {
+    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog, GroundPictures grounds) {
+        this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
         this.catalog = catalog;
     }
 
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
-    Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
+    Map<String, byte[]> of(long id, ThemeDocument theme, List<Site> shown) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> pages = new LinkedHashMap<>();
         Set<String> elements = new LinkedHashSet<>();
@@ -52,13 +58,19 @@ class KitFiles {
         List<FontCatalog.Family> families = fonts.familiesOf(theme);
         List<String> pageNames = pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(elements, surfaces);
+        List<GroundPicture> pictures = Grounds.pictures(theme).stream().flatMap(name -> grounds.find(id, name).stream()).toList();
         Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
         files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
                 pageNames, families.stream().map(family ->
-                        new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList()).write()));
-        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS))));
+                        new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList(),
+                pictures.stream().map(picture -> new KitManifest.Picture(GROUND + picture.name(), picture.license())).toList()).write()));
+        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(id))));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
+        for (GroundPicture picture : pictures) {
+            files.put(GROUND + picture.name(), picture.content());
+            licenses.append(GROUND).append(picture.name()).append(": ").append(picture.license()).append("\n");
+        }
         for (FontCatalog.Family family : families) {
             files.put(FONTS + family.file(), catalog.read(family.file()));
             files.put(FONTS + family.licenseFile(), catalog.read(family.licenseFile()));

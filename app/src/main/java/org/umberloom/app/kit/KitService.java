@@ -10,9 +10,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.function.Supplier;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
@@ -42,8 +45,10 @@ class KitService {
     private final DraftService drafts;
     private final SiteService sites;
     private final KitFiles kits;
+    private final GroundPictures grounds;
 
-    KitService(DraftService drafts, SiteService sites, KitFiles kits) {
+    KitService(DraftService drafts, SiteService sites, KitFiles kits, GroundPictures grounds) {
+        this.grounds = grounds;
         this.drafts = drafts;
         this.sites = sites;
         this.kits = kits;
@@ -52,7 +57,7 @@ class KitService {
     /** @param site slug of the site whose pages travel along; empty for none */
     KitView contents(long theme, String site) {
         Draft draft = drafts.newest(theme);
-        Map<String, byte[]> files = kits.of(draft.theme(), shown(site));
+        Map<String, byte[]> files = kits.of(theme, draft.theme(), shown(site));
         List<String> readable = KitFiles.readable(files);
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
@@ -63,14 +68,14 @@ class KitService {
 
     /** The text of one file. */
     String text(long theme, String site, String name) {
-        Map<String, byte[]> files = kits.of(drafts.newest(theme).theme(), shown(site));
+        Map<String, byte[]> files = kits.of(theme, drafts.newest(theme).theme(), shown(site));
         if (!KitFiles.readable(files).contains(name))
             throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
         return new String(files.get(name), StandardCharsets.UTF_8);
     }
 
     byte[] archive(long theme, String site) {
-        return KitArchive.write(kits.of(drafts.newest(theme).theme(), shown(site)));
+        return KitArchive.write(kits.of(theme, drafts.newest(theme).theme(), shown(site)));
     }
 
     String fileName(long theme) {
@@ -80,16 +85,36 @@ class KitService {
     }
 
     /** Reads a kit archive, a resolver document or a token file, and keeps it as a new theme. */
-    Imported take(String fileName, byte[] content, Account by) {
-        ThemeJson.Reading reading = theme(fileName, content);
-        return new Imported(drafts.create(reading.theme(), "imported from " + fileName, by), reading.notes());
+    @Transactional
+    public Imported take(String fileName, byte[] content, Account by) {
+        Map<String, byte[]> files = files(content);
+        ThemeJson.Reading reading = theme(fileName, content, files);
+        long id = drafts.create(reading.theme(), "imported from " + fileName, by);
+        List<String> notes = new ArrayList<>(reading.notes());
+        for (KitManifest.Picture picture : KitManifest.pictures(files)) {
+            try {
+                grounds.add(id, picture.file(), picture.license(), files.get(picture.file()));
+            } catch (IllegalArgumentException refused) {
+                notes.add("The picture “" + picture.file() + "” was left out: " + refused.getMessage());
+            }
+        }
+        return new Imported(id, notes);
+    }
+
+    /** The files of an archive; none when it is no archive. */
+    private static Map<String, byte[]> files(byte[] content) {
+        boolean archive = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1];
+        return archive ? refusing(() -> KitArchive.read(content)) : Map.of();
+    }
+
+    private static ThemeJson.Reading theme(String fileName, byte[] content, Map<String, byte[]> files) {
+        return refusing(() -> files.isEmpty() ? document(fileName, content) : KitManifest.reading(files));
     }
 
     /** Every refusal ends with what became of the file. */
-    private static ThemeJson.Reading theme(String fileName, byte[] content) {
+    private static <T> T refusing(Supplier<T> read) {
         try {
-            boolean archive = content.length >= 2 && content[0] == ZIP_START[0] && content[1] == ZIP_START[1];
-            return archive ? KitManifest.reading(KitArchive.read(content)) : document(fileName, content);
+            return read.get();
         } catch (FormatException e) {
             if (e.getMessage().contains(KEPT)) throw e;
             throw new FormatException(e.getMessage() + " " + KEPT, e);

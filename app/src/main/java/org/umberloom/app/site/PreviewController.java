@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.asset.FontFaces;
+import org.umberloom.app.ground.GroundPicture;
+import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.css.Stylesheet;
@@ -29,8 +31,10 @@ class PreviewController {
     private final SiteService sites;
     private final DraftService drafts;
     private final FontFaces fonts;
+    private final GroundPictures grounds;
 
-    PreviewController(SiteService sites, DraftService drafts, FontFaces fonts) {
+    PreviewController(SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds) {
+        this.grounds = grounds;
         this.sites = sites;
         this.drafts = drafts;
         this.fonts = fonts;
@@ -49,8 +53,14 @@ class PreviewController {
     ResponseEntity<String> stylesheet(@PathVariable long theme, @PathVariable String state) {
         Draft newest = drafts.newest(theme);
         int revision = state.equals(DRAFT) ? newest.revision() : Integer.parseInt(state);
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision)
-                .body(Stylesheet.compile(drafts.stateAt(theme, revision), Usage.ALL, fonts.all()));
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision + "-" + grounds.version())
+                .body(Stylesheet.compile(drafts.stateAt(theme, revision), Usage.ALL, fonts.all(), grounds.of(theme)));
+    }
+
+    @GetMapping("/ground/{name}")
+    ResponseEntity<byte[]> ground(@PathVariable long theme, @PathVariable String name) {
+        GroundPicture picture = grounds.get(theme, name);
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache()).body(picture.content());
     }
 
     @GetMapping("/pictures/{name}")

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
@@ -18,21 +20,22 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param working  the one that the instruments show
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
+ * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
-                     Map<String, Resolution> live) {
+                     Map<String, Resolution> live, Map<Combination, Map<String, Grounds.Placed>> grounds, Pictures pictures) {
     private static final int MOST_LIVE = 8;
 
     /** Everything at its default, each scheme in a bay. */
     public static Combos of(ThemeDocument theme) {
-        return of(theme, theme.defaults(), List.of(), combination -> ThemeGraph.of(theme, combination));
+        return of(theme, theme.defaults(), List.of(), Pictures.NONE, combination -> ThemeGraph.of(theme, combination));
     }
 
     /**
      * @param bays   combinations of the bays; every scheme of the working one where none is given
      * @param graphs the graph of a combination, from wherever it is at hand
      */
-    public static Combos of(ThemeDocument theme, Combination wanted, Collection<Combination> bays,
+    public static Combos of(ThemeDocument theme, Combination wanted, Collection<Combination> bays, Pictures pictures,
                             Function<Combination, ThemeGraph> graphs) {
         Map<Combination, Resolution> known = new LinkedHashMap<>();
         Function<Combination, Resolution> resolve = combination ->
@@ -47,7 +50,14 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         for (Combination bay : bays)
             if (live.size() < MOST_LIVE) live.put(bay.key(), resolve.apply(bay.completedFor(theme)));
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
-        return new Combos(theme, working, byScheme, live);
+        Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
+        if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
+        return new Combos(theme, working, byScheme, live, grounds, pictures);
+    }
+
+    /** The grounds of the surfaces in one of the combinations, by surface. */
+    public Map<String, Grounds.Placed> grounds(Resolution resolution) {
+        return grounds.getOrDefault(resolution.combination(), Map.of());
     }
 
     /** The working combination itself. */

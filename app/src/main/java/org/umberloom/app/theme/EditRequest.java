@@ -3,8 +3,11 @@ package org.umberloom.app.theme;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.umberloom.core.color.Blend;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.ground.Ground;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
@@ -22,7 +25,8 @@ import org.umberloom.core.token.TokenPath;
  */
 record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotBlank String op, String place, String path,
                    String member, String text, String to, String type, Boolean deprecated, List<String> order,
-                   List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale) {
+                   List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale,
+                   GroundRequest ground) {
 
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none
@@ -34,6 +38,15 @@ record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotB
             Optional<Recipe.Tint> tint = tintFrom == null || tintFrom.isEmpty() ? Optional.empty()
                     : Optional.of(new Recipe.Tint(TokenPath.of(tintFrom), 0, tintChroma == null ? 0 : tintChroma));
             return new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint);
+        }
+    }
+
+    /** What lies on a surface's color, as {@link Ground} describes it. */
+    record GroundRequest(String kind, String source, String position, String repeat, String size, String blend, double angle,
+                         String role, boolean scrim) {
+        Ground ground() {
+            return new Ground(Ground.Kind.valueOf(kind.toUpperCase(Locale.ROOT)), source, position, repeat, size, Blend.byCss(blend), angle,
+                    role, scrim);
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.format.EditJson;
+import org.umberloom.core.ground.Ground;
 import org.umberloom.core.propose.ContrastProposal;
 import org.umberloom.core.propose.SchemeProposal;
 import org.umberloom.core.space.SpaceScale;
@@ -110,6 +111,9 @@ final class RequestedEdit {
             case "value" -> new Edit.SetValue(place, at, checked(ValueText.parse(typeOf(at), text()), typeOf(at)));
             case "member" -> new Edit.SetValue(place, at, withMember(place, at));
             case "new" -> create(place, at);
+            case "ground" -> new Edit.SetMeta(place, at, Ground.with(theme.at(place).group(at).orElseThrow(() ->
+                    new IllegalArgumentException("There is no surface “" + at + "” in " + place + ".")).meta(),
+                    Optional.ofNullable(request.ground()).map(EditRequest.GroundRequest::ground)));
             case "meta" -> new Edit.SetMeta(place, at, meta(place, at));
             case "ramp" -> new Edit.SetRecipe(place, at, required(request.ramp(), "ramp").recipe());
             case "typeScale" -> new Edit.SetRecipe(place, at, new Recipe.TypeSteps(scale(required(request.typeScale(), "typeScale"))));

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.css.CustomProperties;
@@ -22,6 +23,7 @@ public class ThemeService {
     private final ThemeMapper themes;
     private final DraftService drafts;
     private final ThemeGraphs graphs;
+    private final GroundPictures pictures;
     private final AtomicReference<Computed> lastComputed = new AtomicReference<>();
 
     /** What a bench looks at: its working combination and those of its bays, as keys. */
@@ -39,10 +41,11 @@ public class ThemeService {
         }
     }
 
-    private record Computed(long id, int revision, Looking looking, Combos combos, ThemeViews.Instruments instruments) {
+    private record Computed(long id, int revision, int pictures, Looking looking, Combos combos, ThemeViews.Instruments instruments) {
     }
 
-    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs) {
+    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, GroundPictures pictures) {
+        this.pictures = pictures;
         this.themes = themes;
         this.drafts = drafts;
         this.graphs = graphs;
@@ -97,7 +100,7 @@ public class ThemeService {
         Looking looking = Looking.at(request);
         Computed base = computed(draft, looking);
         ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
-        Combos combos = Combos.of(probed, looking.working(), looking.combinations(), graphs.probing(draft, probed));
+        Combos combos = Combos.of(probed, looking.working(), looking.combinations(), pictures.of(id), graphs.probing(draft, probed));
         return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(combos, base.combos, base.instruments),
                 result(combos, request));
     }
@@ -121,13 +124,13 @@ public class ThemeService {
     /** Instruments depend on the revision and what is looked at, and a probe asks for the same many times a second. */
     private Computed computed(Draft draft, Looking looking) {
         Computed last = lastComputed.get();
-        boolean sameView = last != null && last.id == draft.id() && last.looking.equals(looking);
+        boolean sameView = last != null && last.id == draft.id() && last.looking.equals(looking) && last.pictures == pictures.version();
         if (sameView && last.revision == draft.revision()) return last;
         Combos combos = Combos.of(draft.theme(), looking.working(), looking.combinations(),
-                combination -> graphs.of(draft, combination));
+                pictures.of(draft.id()), combination -> graphs.of(draft, combination));
         ThemeViews.Instruments instruments = sameView ? ThemeViews.Instruments.of(combos, last.combos, last.instruments)
                 : ThemeViews.Instruments.of(combos);
-        Computed fresh = new Computed(draft.id(), draft.revision(), looking, combos, instruments);
+        Computed fresh = new Computed(draft.id(), draft.revision(), pictures.version(), looking, combos, instruments);
         lastComputed.set(fresh);
         return fresh;
     }

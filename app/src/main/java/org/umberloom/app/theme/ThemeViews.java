@@ -13,7 +13,9 @@ import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.format.EditJson;
+import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
 
@@ -60,23 +62,24 @@ public final class ThemeViews {
 
         private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.live().forEach((key, resolution) -> live.put(key, CustomProperties.live(resolution).blocks()));
+            combos.live().forEach((key, resolution) -> live.put(key, CustomProperties.live(resolution, combos.grounds(resolution)).blocks()));
             return live;
         }
 
         private static List<FindingView> findings(Combos combos) {
             Set<Finding> all = new LinkedHashSet<>();
-            combos.byScheme().values().forEach(resolution -> {
-                all.addAll(resolution.findings());
-                all.addAll(Contrasts.findings(resolution));
-            });
+            combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
             combos.live().values().forEach(resolution -> {
-                if (combos.byScheme().containsValue(resolution)) return;
-                all.addAll(resolution.findings());
-                all.addAll(Contrasts.findings(resolution));
+                if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
             });
             return all.stream().map(FindingView::of).toList();
         }
+    }
+
+    private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
+        all.addAll(resolution.findings());
+        all.addAll(Contrasts.findings(resolution));
+        if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.pictures()));
     }
 
     /** A context with how many tokens it holds itself. */

@@ -41,6 +41,8 @@ public final class BaseLayer {
             "h3", "h4", "h5", "h6", "p", "ul", "ol", "li", "dl", "dt", "dd", "a", "small", "strong", "em", "code", "pre",
             "hr", "blockquote", "cite", "img", "figure", "figcaption", "table", "caption", "th", "td", "button", "label",
             "input", "select", "textarea", "fieldset", "legend");
+    /** What the rule needs that shows grounds: a theme that has one. */
+    static final String GROUND = "[ground]";
     private static final List<String> STATES = List.of("good", "warning", "bad");
     private static final List<String> WIDE_BANDS = List.of("header", "footer", "nav");
     private static final List<String> TEXT_BLOCKS = List.of("p", "ul", "ol", "li", "blockquote");
@@ -120,6 +122,7 @@ public final class BaseLayer {
         base(rules, "", "body", "margin: 0; min-height: 100vh; background: [surface.ground]; color: [surface.text]; "
                 + type("body") + "; -webkit-font-smoothing: antialiased; overflow-wrap: break-word");
         base(rules, "[data-surface]", "[data-surface]", "background: [surface.ground]; color: [surface.text]");
+        base(rules, GROUND, "body, [data-surface]", GroundProperties.declarations());
         base(rules, "main", "main", "display: grid; " + COLUMNS + "; align-content: start; padding-block: [gap.section]");
         base(rules, "main", "main > *", "grid-column: content");
         base(rules, "[data-width]", "main > [data-width=\"wide\"]", "grid-column: wide");

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
@@ -39,9 +40,20 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         return new Writer(resolution).write(roles, surfaces);
     }
 
-    /** All properties that the whole base layer needs, for a live page. */
-    public static CustomProperties live(Resolution resolution) {
-        return of(resolution, Stylesheet.roles(Usage.ALL), Stylesheet.furtherSurfaces(resolution, Usage.ALL));
+    /** All properties that the whole base layer needs, for a live page; a ground that is taken away is written as none. */
+    public static CustomProperties live(Resolution resolution, Map<String, Grounds.Placed> grounds) {
+        return of(resolution, Stylesheet.roles(Usage.ALL), Stylesheet.furtherSurfaces(resolution, Usage.ALL)).standingOn(grounds, resolution);
+    }
+
+    /** The same with the ground of every surface. */
+    CustomProperties standingOn(Map<String, Grounds.Placed> grounds, Resolution resolution) {
+        Map<String, Map<String, String>> standing = new LinkedHashMap<>();
+        blocks.forEach((block, properties) -> {
+            Map<String, String> all = new LinkedHashMap<>(properties);
+            all.putAll(GroundProperties.of(Optional.ofNullable(grounds.get(block.equals(ROOT) ? Surfaces.PAGE : block)), resolution));
+            standing.put(block, all);
+        });
+        return new CustomProperties(standing);
     }
 
     /** What differs from another combination or revision, block by block. */

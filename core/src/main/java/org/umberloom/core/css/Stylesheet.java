@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
@@ -29,11 +31,17 @@ public final class Stylesheet {
     private Stylesheet() {
     }
 
-    /** The whole stylesheet for pages of that usage. */
+    /** The whole stylesheet for pages of that usage, of a theme whose grounds show no pictures. */
     public static String compile(ThemeDocument theme, Usage usage, List<FontFace> fonts) {
+        return compile(theme, usage, fonts, Pictures.NONE);
+    }
+
+    /** The whole stylesheet for pages of that usage; pictures lie in the folder {@code ground} beside it. */
+    public static String compile(ThemeDocument theme, Usage pages, List<FontFace> fonts, Pictures pictures) {
+        Usage usage = Grounds.any(theme) ? pages.with(BaseLayer.GROUND) : pages;
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
-        css.append(tokensLayer(theme, roles(usage), usage));
+        css.append(tokensLayer(theme, roles(usage), usage, pictures));
         css.append(layer("base", rules(BaseLayer.Layer.BASE, usage)));
         css.append(layer("parts", rules(BaseLayer.Layer.PARTS, usage)));
         if (roles(usage).stream().anyMatch(role -> role.startsWith("motion."))) css.append(STILL);
@@ -44,7 +52,7 @@ public final class Stylesheet {
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();
         for (FontFace font : fonts) css.append(fontFace(font));
-        return css.append(tokensLayer(theme, roles, Usage.ALL)).toString();
+        return css.append(tokensLayer(theme, roles, Usage.ALL, Pictures.NONE)).toString();
     }
 
     /** Every role that the rules for this usage read. */
@@ -63,14 +71,14 @@ public final class Stylesheet {
                 .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
     }
 
-    private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage) {
+    private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures) {
         StringBuilder css = new StringBuilder();
         if (theme.modifiers().containsKey(Modifier.SCHEME)) {
             css.append(":root { color-scheme: light dark; }\n");
             css.append("[data-scheme=\"light\"] { color-scheme: light; }\n");
             css.append("[data-scheme=\"dark\"] { color-scheme: dark; }\n");
         }
-        return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage)).toString());
+        return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage, pictures)).toString());
     }
 
     /** The attribute of the root element that chooses a modifier's context: {@code data-look}. */

@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
@@ -36,17 +38,21 @@ final class TokenBlocks {
     private final List<Written> written = new ArrayList<>();
     private final ThemeDocument theme;
     private final Collection<String> roles;
+    private final Pictures pictures;
     private final boolean pairs;
+    private final boolean grounds;
 
-    private TokenBlocks(ThemeDocument theme, Collection<String> roles) {
+    private TokenBlocks(ThemeDocument theme, Collection<String> roles, Pictures pictures) {
         this.theme = theme;
         this.roles = roles;
+        this.pictures = pictures;
+        grounds = Grounds.any(theme);
         Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
         pairs = scheme != null && scheme.contexts().keySet().containsAll(Set.of(Modifier.LIGHT, Modifier.DARK));
     }
 
-    static String of(ThemeDocument theme, Collection<String> roles, Usage usage) {
-        return new TokenBlocks(theme, roles).write(usage);
+    static String of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures) {
+        return new TokenBlocks(theme, roles, pictures).write(usage);
     }
 
     private String write(Usage usage) {
@@ -115,7 +121,9 @@ final class TokenBlocks {
     }
 
     private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
-        return copy(CustomProperties.of(Resolution.of(theme, combination), roles, surfaces).blocks());
+        Resolution resolution = Resolution.of(theme, combination);
+        CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
+        return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties).blocks());
     }
 
     /** Writes what the cascade so far would get wrong. */

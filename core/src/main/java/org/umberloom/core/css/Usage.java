@@ -1,5 +1,6 @@
 package org.umberloom.core.css;
 
+import java.util.HashSet;
 import java.util.Set;
 
 /**
@@ -14,6 +15,14 @@ public record Usage(boolean everything, Set<String> elements, Set<String> surfac
 
     public static Usage of(Set<String> elements, Set<String> surfaces) {
         return new Usage(false, Set.copyOf(elements), Set.copyOf(surfaces));
+    }
+
+    /** The same with one more element or attribute. */
+    Usage with(String element) {
+        if (has(element)) return this;
+        Set<String> more = new HashSet<>(elements);
+        more.add(element);
+        return new Usage(everything, Set.copyOf(more), surfaces);
     }
 
     boolean has(String element) {

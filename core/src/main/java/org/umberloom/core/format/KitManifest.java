@@ -15,14 +15,19 @@ import org.umberloom.core.theme.ThemeDocument;
  * @param stylesheet name of the compiled stylesheet
  * @param pages names of the pages
  * @param fonts one entry for each font family
+ * @param pictures one entry for each picture that a surface stands on
  */
-public record KitManifest(String name, String theme, String stylesheet, List<String> pages, List<Font> fonts) {
+public record KitManifest(String name, String theme, String stylesheet, List<String> pages, List<Font> fonts, List<Picture> pictures) {
     public static final String FILE = "kit.json";
     private static final String FORMAT = "org.umberloom.kit";
     private static final double VERSION = 1;
 
     /** A font family in the kit: its file and the license it travels under. */
     public record Font(String family, String file, String license) {
+    }
+
+    /** A picture in the kit: its file and the license it travels under. */
+    public record Picture(String file, String license) {
     }
 
     public String write() {
@@ -40,6 +45,12 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
             entry.put("license", font.license());
             return entry;
         }).toList());
+        if (!pictures.isEmpty()) data.put("pictures", pictures.stream().map(picture -> {
+            Map<String, Object> entry = new LinkedHashMap<>();
+            entry.put("file", picture.file());
+            entry.put("license", picture.license());
+            return entry;
+        }).toList());
         return Json.write(data);
     }
 
@@ -53,6 +64,16 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
         String theme = files.containsKey(FILE) ? named(files) : only(files);
         String folder = theme.substring(0, theme.lastIndexOf('/') + 1);
         return ThemeJson.reading(theme, text(files, theme), file -> text(files, normal(folder + file)));
+    }
+
+    /** The pictures that a kit's manifest names and that are in it; none where it has no manifest. */
+    public static List<Picture> pictures(Map<String, byte[]> files) {
+        if (!files.containsKey(FILE) || !(Json.readObject(FILE, text(files, FILE)).get("pictures") instanceof List<?> list)) return List.of();
+        List<Picture> pictures = new ArrayList<>();
+        for (Object entry : list)
+            if (entry instanceof Map<?, ?> map && map.get("file") instanceof String file && files.containsKey(file))
+                pictures.add(new Picture(file, String.valueOf(map.get("license"))));
+        return pictures;
     }
 
     private static String named(Map<String, byte[]> files) {

@@ -2,15 +2,18 @@ package org.umberloom.core.theme;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.offset;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.color.RampShape;
@@ -140,5 +143,53 @@ class EditTest {
                 new Edit.Batch("two", List.of(new Edit.SetName("B"),
                         new Edit.SetValue(BASE, TokenPath.of("width.text"), DimensionValue.rem(30 + random.nextInt(10))))));
         return choices.get(random.nextInt(choices.size()));
+    }
+
+    @Nested
+    class ANeutralThatLeansTowardAnotherHue {
+        private static final TokenPath BRAND = TokenPath.of("color.brand");
+        private static final TokenPath INK = TokenPath.of("color.ink");
+        private final ThemeDocument leaning = new Edit.SetRecipe(BASE, INK, new Recipe.HueRamp(List.of(20.0, 60.0, 100.0), RampShape.DEFAULT,
+                Optional.of(new Recipe.Tint(BRAND, 0, 0.02)))).applyTo(Samples.starter()).theme();
+
+        private static double hue(ThemeDocument theme, String path) {
+            return ((ColorValue) theme.at(BASE).token(TokenPath.of(path)).orElseThrow().value()).color().to(ColorSpace.OKLCH).c3();
+        }
+
+        private Edit seed(String color) {
+            return new Edit.SetValue(BASE, BRAND.child("seed"), new ColorValue(CssColor.parse(color)));
+        }
+
+        @Test
+        void takesThatHueAndKeepsItsOwnSeed() {
+            assertThat(hue(leaning, "color.ink.60")).isCloseTo(hue(leaning, "color.brand.seed"), offset(4.0));
+            assertThat(leaning.at(BASE).token(INK.child("seed"))).isEqualTo(Samples.starter().at(BASE).token(INK.child("seed")));
+        }
+
+        @Test
+        void followsTheOtherSeedAndUndoesExactly() {
+            Edit.Applied applied = seed("#205a9c").applyTo(leaning);
+            assertThat(hue(applied.theme(), "color.ink.60")).isCloseTo(hue(applied.theme(), "color.brand.seed"), offset(4.0));
+            assertThat(applied.inverse().applyTo(applied.theme()).theme()).isEqualTo(leaning);
+        }
+
+        @Test
+        void followsTheOtherHueToItsNewName() {
+            ThemeDocument moved = new Edit.Move(BRAND, TokenPath.of("color.main")).applyTo(leaning).theme();
+            Recipe.HueRamp ramp = (Recipe.HueRamp) Recipes.of(moved.at(BASE).group(INK).orElseThrow()).orElseThrow();
+            assertThat(ramp.tint().orElseThrow().from()).isEqualTo(TokenPath.of("color.main"));
+            assertThat(new Edit.Move(BRAND, TokenPath.of("color.main")).applyTo(leaning).inverse().applyTo(moved).theme()).isEqualTo(leaning);
+        }
+
+        @Test
+        void countsAsADependentOfTheOtherSeed() {
+            assertThat(ThemeGraph.of(leaning, leaning.defaults()).dependents(BRAND.child("seed"))).contains(INK.child("60"));
+        }
+
+        @Test
+        void comesBackFromItsData() {
+            Recipe recipe = Recipes.of(leaning.at(BASE).group(INK).orElseThrow()).orElseThrow();
+            assertThat(RecipeData.read(RecipeData.write(recipe))).isEqualTo(recipe);
+        }
     }
 }

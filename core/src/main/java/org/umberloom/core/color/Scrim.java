@@ -1,0 +1,93 @@
+package org.umberloom.core.color;
+
+import java.util.List;
+
+/**
+ * The veil between a picture and the text on it: how much of a color must lie over a ground so that text is readable on
+ * nearly all of it.
+ *
+ * <p>A pixel counts as readable only on the veil's own side of the text, lighter or darker, so that more veil never makes
+ * less of the ground readable, and the smallest veil is found by bisection. Composited as a browser does: gamma-encoded
+ * sRGB, rounded to 8 bits.
+ */
+public final class Scrim {
+    /** Share of the ground's area on which text must be readable. */
+    public static final double ENOUGH = 0.99;
+    private static final double STEP = 1.0 / 1024;
+    private static final double[] LUMINANCE = luminances();
+
+    private final int[][] ground;
+    private final double[] shares;
+    private final int[] veil;
+    private final double darkest;
+    private final double lightest;
+
+    /** Text of a color and the ratio it must reach. */
+    public record Text(Color color, double needed) {
+    }
+
+    /**
+     * @param tones of the picture, which is blended with the veil's color below it
+     * @param veil  an opaque color, on which every text reaches its ratio; others do not count
+     */
+    public Scrim(Tones tones, Blend blend, Color veil, List<Text> texts) {
+        Color rgb = veil.withAlpha(1).toSrgb8();
+        this.veil = new int[] {level(rgb.c1()), level(rgb.c2()), level(rgb.c3())};
+        ground = new int[tones.size()][3];
+        shares = new double[tones.size()];
+        for (int i = 0; i < shares.length; i++) {
+            shares[i] = tones.share(i);
+            for (int c = 0; c < 3; c++) ground[i][c] = tones.over(i, c, this.veil[c], blend);
+        }
+        double least = 0;
+        double most = 1;
+        double own = Contrast.luminance(rgb);
+        for (Text text : texts) {
+            if (Contrast.ratio(text.color, rgb) < text.needed) continue;
+            double y = Contrast.luminance(Contrast.over(text.color, rgb));
+            if (y > own) most = Math.min(most, (y + 0.05) / text.needed - 0.05);
+            else least = Math.max(least, (y + 0.05) * text.needed - 0.05);
+        }
+        darkest = least;
+        lightest = most;
+    }
+
+    /** Share of the area, 0 to 1, on which every text reaches its ratio under so much veil (0 to 1). */
+    public double readable(double alpha) {
+        double share = 0;
+        for (int i = 0; i < shares.length; i++) {
+            double y = 0;
+            for (int c = 0; c < 3; c++) {
+                int level = (int) Math.round(ground[i][c] * (1 - alpha) + veil[c] * alpha);
+                y += LUMINANCE[c * 256 + level];
+            }
+            if (y >= darkest - 1e-12 && y <= lightest + 1e-12) share += shares[i];
+        }
+        return share;
+    }
+
+    /** The smallest alpha, to a thousandth, under which the text is readable on {@link #ENOUGH} of the area. */
+    public double alpha() {
+        if (readable(0) >= ENOUGH) return 0;
+        double low = 0;
+        double high = 1;
+        while (high - low > STEP) {
+            double middle = (low + high) / 2;
+            if (readable(middle) >= ENOUGH) high = middle;
+            else low = middle;
+        }
+        return Math.min(1, Math.ceil(high * 1000) / 1000);
+    }
+
+    private static double[] luminances() {
+        double[] weights = {0.2126, 0.7152, 0.0722};
+        double[] table = new double[3 * 256];
+        for (int c = 0; c < 3; c++)
+            for (int level = 0; level < 256; level++) table[c * 256 + level] = weights[c] * Srgb.decode(level / 255.0);
+        return table;
+    }
+
+    private static int level(double component) {
+        return (int) Math.round(component * 255);
+    }
+}

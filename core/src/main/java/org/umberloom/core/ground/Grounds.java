@@ -1,0 +1,210 @@
+package org.umberloom.core.ground;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.Pair;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.color.Contrast;
+import org.umberloom.core.color.Scrim;
+import org.umberloom.core.color.Tones;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.GradientValue;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Node;
+import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.TokenPath;
+
+/** The grounds of a theme's surfaces in one combination, each with the veil that the text on it needs. */
+public final class Grounds {
+    private static final String GROUND = "ground";
+    private static final int GRADIENT_SAMPLES = 256;
+
+    /**
+     * A surface's ground.
+     *
+     * @param place    where it is written
+     * @param alpha    the veil that text needs, 0 to 1; 1 when the picture is missing, so that nothing unreadable is shown
+     * @param readable share of the area on which all text is readable without a veil
+     */
+    public record Placed(String surface, Place place, Ground ground, Color color, double alpha, double readable, boolean missing) {
+        /** The veil that is laid. */
+        public double laid() {
+            return ground.scrim() && !missing ? alpha : 0;
+        }
+    }
+
+    private Grounds() {
+    }
+
+    /** Whether any set or context gives a surface a ground. */
+    public static boolean any(ThemeDocument theme) {
+        for (Place place : theme.places()) if (theme.at(place).group(TokenPath.of(Surfaces.GROUP)).filter(Grounds::anyIn).isPresent()) return true;
+        return false;
+    }
+
+    /** File names of all pictures that some combination shows, in document order. */
+    public static Set<String> pictures(ThemeDocument theme) {
+        Set<String> names = new LinkedHashSet<>();
+        for (Place place : theme.places())
+            theme.at(place).group(TokenPath.of(Surfaces.GROUP)).ifPresent(surfaces -> surfaces.children().values().forEach(node -> {
+                if (node instanceof Group surface)
+                    readable(surface).filter(ground -> ground.kind() == Ground.Kind.PICTURE).ifPresent(ground -> names.add(ground.source()));
+            }));
+        return names;
+    }
+
+    private static boolean anyIn(Group surfaces) {
+        return surfaces.children().values().stream().anyMatch(node -> node instanceof Group surface && readable(surface).isPresent());
+    }
+
+    /** By surface; the last set or context in the resolution order that gives a surface a ground wins. */
+    public static Map<String, Placed> of(ThemeDocument theme, Resolution resolution, Pictures pictures) {
+        Map<String, Placed> placed = new LinkedHashMap<>();
+        written(theme, resolution.combination()).forEach((surface, entry) -> resolution
+                .value(Surfaces.path(surface, GROUND), ColorValue.class)
+                .ifPresent(color -> placed.put(surface, place(surface, entry.getKey(), entry.getValue(), color.color(), resolution, pictures))));
+        return placed;
+    }
+
+    private static Map<String, Map.Entry<Place, Ground>> written(ThemeDocument theme, Combination combination) {
+        Map<String, Map.Entry<Place, Ground>> written = new LinkedHashMap<>();
+        for (ThemeDocument.OrderEntry entry : theme.order()) {
+            Place place = entry.modifier() ? Place.context(entry.name(), context(theme, entry.name(), combination)) : Place.set(entry.name());
+            Optional<Group> surfaces = theme.at(place).group(TokenPath.of(Surfaces.GROUP));
+            if (surfaces.isEmpty()) continue;
+            for (Map.Entry<String, Node> child : surfaces.get().children().entrySet())
+                if (child.getValue() instanceof Group surface)
+                    readable(surface).ifPresent(ground -> written.put(child.getKey(), Map.entry(place, ground)));
+        }
+        return written;
+    }
+
+    private static String context(ThemeDocument theme, String modifier, Combination combination) {
+        String chosen = combination.contexts().get(modifier);
+        return chosen != null && theme.modifiers().get(modifier).contexts().containsKey(chosen) ? chosen
+                : theme.modifiers().get(modifier).defaultContext();
+    }
+
+    /** A ground that cannot be read is as good as none; {@link #findings} says so. */
+    private static Optional<Ground> readable(Group surface) {
+        try {
+            return Ground.of(surface);
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    private static Placed place(String surface, Place place, Ground ground, Color color, Resolution resolution, Pictures pictures) {
+        Optional<Tones> tones = tones(surface, ground, color, resolution, pictures);
+        if (tones.isEmpty()) return new Placed(surface, place, ground, color, 1, 1, true);
+        Scrim scrim = new Scrim(tones.get(), ground.blend(), color, texts(surface, resolution));
+        return new Placed(surface, place, ground, color, scrim.alpha(), Math.floor(scrim.readable(0) * 1000) / 1000, false);
+    }
+
+    private static Optional<Tones> tones(String surface, Ground ground, Color color, Resolution resolution, Pictures pictures) {
+        return switch (ground.kind()) {
+            case PICTURE -> pictures.tones(ground.source());
+            case GRADIENT -> resolution.value(ground.source(), GradientValue.class).map(Grounds::samples);
+            case PATTERN -> resolution.value(Surfaces.path(surface, ground.role()), ColorValue.class)
+                    .map(ink -> Tones.of(color, Contrast.over(ink.color(), color)));
+        };
+    }
+
+    /** Colors along a gradient as browsers draw it: straight lines between the stops in gamma-encoded sRGB. */
+    private static Tones samples(GradientValue gradient) {
+        Color[] samples = new Color[GRADIENT_SAMPLES];
+        for (int i = 0; i < samples.length; i++) samples[i] = at(gradient, (double) i / (samples.length - 1));
+        return Tones.of(samples);
+    }
+
+    private static Color at(GradientValue gradient, double position) {
+        List<GradientValue.Stop> stops = gradient.stops();
+        int next = 0;
+        while (next < stops.size() && position(stops.get(next)) < position) next++;
+        if (next == 0) return color(stops.get(0));
+        if (next == stops.size()) return color(stops.get(next - 1));
+        double from = position(stops.get(next - 1));
+        double span = position(stops.get(next)) - from;
+        return org.umberloom.core.color.Adjust.mixInSrgb(color(stops.get(next - 1)), color(stops.get(next)), span <= 0 ? 1 : (position - from) / span);
+    }
+
+    private static double position(GradientValue.Stop stop) {
+        return ((NumberValue) stop.position()).number();
+    }
+
+    private static Color color(GradientValue.Stop stop) {
+        return ((ColorValue) stop.color()).color();
+    }
+
+    /** Every role that must be seen on the surface's ground. */
+    private static List<Scrim.Text> texts(String surface, Resolution resolution) {
+        List<Scrim.Text> texts = new ArrayList<>();
+        for (Pair pair : Contrasts.declared())
+            if (pair.ground().equals(GROUND) && pair.needed() >= Contrast.TEXT)
+                resolution.value(Surfaces.path(surface, pair.role()), ColorValue.class)
+                        .ifPresent(color -> texts.add(new Scrim.Text(color.color(), pair.needed())));
+        return texts;
+    }
+
+    /** What is wrong with the grounds in a combination: unreadable data, a missing picture, text without its veil. */
+    public static List<Finding> findings(ThemeDocument theme, Resolution resolution, Pictures pictures) {
+        List<Finding> findings = new ArrayList<>();
+        for (Placed placed : of(theme, resolution, pictures).values()) {
+            TokenPath path = TokenPath.of(Surfaces.GROUP).child(placed.surface());
+            Ground ground = placed.ground();
+            if (placed.missing()) {
+                findings.add(new Finding("ground", Finding.Weight.MUST, path.dotted(), "The ground of the surface " + placed.surface()
+                        + " is " + words(ground) + ", which is not there; the ground’s color is shown.",
+                        "Choose another ground, or bring it back.", List.of(new Finding.Fix("Use the plain color", edit(theme, placed, Optional.empty())))));
+            } else if (!ground.scrim() && placed.alpha() > 0) {
+                findings.add(new Finding("scrim", Finding.Weight.MUST, path.dotted(), String.format(Locale.ROOT,
+                        "Text on %s of the surface %s (%s) is readable on only %.0f %% of it; 99 %% is needed.", words(ground), placed.surface(),
+                        String.join(", ", resolution.combination().contexts().values()), Math.floor(placed.readable() * 100)),
+                        String.format(Locale.ROOT, "Lay the scrim: %.0f %% of the ground’s color makes it readable.", Math.ceil(placed.alpha() * 100)),
+                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(new Ground(ground.kind(), ground.source(),
+                                ground.position(), ground.repeat(), ground.size(), ground.blend(), ground.angle(), ground.role(), true)))))));
+            }
+        }
+        for (Place place : theme.places())
+            theme.at(place).group(TokenPath.of(Surfaces.GROUP)).ifPresent(surfaces -> surfaces.children().forEach((name, node) -> {
+                if (!(node instanceof Group surface)) return;
+                try {
+                    Ground.of(surface);
+                } catch (IllegalArgumentException unreadable) {
+                    findings.add(new Finding("ground", Finding.Weight.MUST, Surfaces.GROUP + "." + name,
+                            "The ground of the surface " + name + " cannot be read: " + unreadable.getMessage(), "Choose the ground again."));
+                }
+            }));
+        return findings;
+    }
+
+    /** The edit that gives a surface's group another ground where it is written now. */
+    private static Edit edit(ThemeDocument theme, Placed placed, Optional<Ground> ground) {
+        TokenPath path = TokenPath.of(Surfaces.GROUP).child(placed.surface());
+        Meta meta = theme.at(placed.place()).group(path).orElseThrow().meta();
+        return new Edit.SetMeta(placed.place(), path, Ground.with(meta, ground));
+    }
+
+    private static String words(Ground ground) {
+        return switch (ground.kind()) {
+            case PICTURE -> "the picture “" + ground.source() + "”";
+            case GRADIENT -> "the gradient {" + ground.source() + "}";
+            case PATTERN -> "the pattern “" + ground.source() + "”";
+        };
+    }
+}

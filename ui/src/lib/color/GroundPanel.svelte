@@ -1,0 +1,194 @@
+<script lang="ts">
+  import { toast } from 'svelte-sonner';
+  import { api, ask, problemOf, upload, type Schemas } from '$lib/api/client';
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import Track from '$lib/ui/Track.svelte';
+
+  /** What lies on a surface's color, and the scrim that keeps text on it readable. */
+  let { bench, surface }: { bench: Bench; surface: Schemas['SurfaceView'] } = $props();
+
+  type GroundRequest = Schemas['GroundRequest'];
+
+  const KINDS = [
+    { id: '', name: 'Plain color' },
+    { id: 'picture', name: 'Picture' },
+    { id: 'gradient', name: 'Gradient' },
+    { id: 'pattern', name: 'Pattern' }
+  ];
+  const POSITIONS = ['left', 'center', 'right'].flatMap((x) => ['top', 'center', 'bottom'].map((y) => `${x} ${y}`));
+  const BLENDS = ['normal', 'multiply', 'screen', 'overlay', 'soft-light'];
+  const SIZES = ['cover', 'contain', 'auto', '120px', '240px', '480px'];
+  const REPEATS = ['no-repeat', 'repeat', 'repeat-x', 'repeat-y', 'round', 'space'];
+
+  let pictures = $state.raw<Schemas['PictureView'][]>([]);
+  let patterns = $state.raw<Schemas['PatternView'][]>([]);
+  let gradients = $state.raw<{ path: string; css: string }[]>([]);
+  let wanted = $state('');
+  let busy = $state(false);
+
+  const ground = $derived(surface.grounds[0]);
+  const kind = $derived(wanted || (ground?.kind ?? ''));
+  const path = $derived(`surface.${surface.name}`);
+  const color = (scheme: string, role: string) => surface.roles.find((r) => r.role === role)?.cells.find((c) => c.scheme === scheme)?.hex ?? 'transparent';
+  const roles = $derived(surface.roles.map((r) => r.role));
+
+  const now = $derived<GroundRequest>({
+    kind: ground?.kind ?? 'pattern',
+    source: ground?.source ?? 'twill',
+    position: ground?.position ?? 'center center',
+    repeat: ground?.repeat ?? 'no-repeat',
+    size: ground?.size ?? 'cover',
+    blend: ground?.blend ?? 'normal',
+    angle: ground?.angle ?? 180,
+    role: ground?.role ?? 'border',
+    scrim: ground?.scrim ?? true
+  });
+
+  $effect(() => {
+    void Promise.all([
+      ask(() => api.GET('/api/themes/{id}/pictures', { params: { path: { id: bench.id } } })),
+      ask(() => api.GET('/api/patterns')),
+      ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.key(bench.working) } } }))
+    ]).then(([kept, drawn, tokens]) => {
+      pictures = kept;
+      patterns = drawn;
+      gradients = tokens.tokens.filter((t) => t.type === 'gradient').map((t) => ({ path: t.path, css: t.css }));
+    });
+  });
+
+  $effect(() => {
+    void surface.name;
+    wanted = '';
+  });
+
+  const edit = (change: Partial<GroundRequest> | null) => ({ op: 'ground', place: surface.place, path, ground: change ? { ...now, ...change } : undefined });
+  const set = (change: Partial<GroundRequest>) => bench.commit(edit(change));
+  const attempt = (change: Partial<GroundRequest>) => bench.probe(edit(change));
+
+  async function choose(next: string) {
+    wanted = next;
+    if (next === '') {
+      if (ground) await bench.commit(edit(null));
+      wanted = '';
+    }
+  }
+
+  async function take(change: Partial<GroundRequest>) {
+    if (await set(change)) wanted = '';
+  }
+
+  async function add(file: File | undefined) {
+    if (!file) return;
+    busy = true;
+    try {
+      const response = await upload(`/api/themes/${bench.id}/pictures`, file);
+      const body: unknown = await response.json().catch(() => ({}));
+      if (!response.ok) throw problemOf(response.status, body);
+      const kept = body as Schemas['PictureView'];
+      pictures = [...pictures.filter((p) => p.name !== kept.name), kept].sort((a, b) => a.name.localeCompare(b.name));
+      await take({ kind: 'picture', source: kept.name });
+    } catch (e) {
+      toast.error('The picture was not kept', { description: e instanceof Error ? e.message : String(e) });
+    }
+    busy = false;
+  }
+
+  async function remove(name: string) {
+    await ask(() => api.DELETE('/api/themes/{id}/pictures/{name}', { params: { path: { id: bench.id, name } } }));
+    pictures = pictures.filter((p) => p.name !== name);
+    await bench.look();
+  }
+
+  /** The ground as it will lie, in one scheme. */
+  function image(scheme: string): string {
+    const veil = ground?.veils.find((v) => v.scheme === scheme);
+    const alpha = ground?.scrim && !ground.missing ? (veil?.alpha ?? 0) : 0;
+    const paint = `color-mix(in srgb, ${color(scheme, 'ground')} ${alpha * 100}%, transparent)`;
+    const below =
+      !ground || ground.missing ? 'none'
+      : ground.kind === 'picture' ? `url("/api/themes/${bench.id}/pictures/${ground.source}")`
+      : ground.kind === 'gradient' ? `linear-gradient(${ground.angle}deg, ${gradients.find((g) => g.path === ground.source)?.css ?? 'transparent, transparent'})`
+      : (patterns.find((p) => p.id === ground.source)?.image ?? 'none').replaceAll('currentColor', color(scheme, ground.role));
+    return `linear-gradient(${paint}, ${paint}), ${below}`;
+  }
+  const size = $derived(
+    !ground || ground.kind === 'gradient' ? 'auto' : ground.kind === 'pattern' ? (patterns.find((p) => p.id === ground.source)?.size ?? 'auto') : ground.size.endsWith('px') ? `${ground.size} auto` : ground.size
+  );
+  const percent = (share: number) => `${Math.floor(share * 100)} %`;
+</script>
+
+<div class="flex flex-col gap-3 p-3">
+  <div class="flex gap-1" role="group" aria-label="Kind of ground">
+    {#each KINDS as k (k.id)}
+      <button class="button {kind === k.id ? 'bg-chosen! font-semibold' : ''}" aria-pressed={kind === k.id} onclick={() => choose(k.id)}>{k.name}</button>
+    {/each}
+  </div>
+
+  {#if kind === 'picture'}
+    <div class="flex flex-wrap gap-2" role="group" aria-label="Pictures of this theme">
+      {#each pictures as picture (picture.name)}
+        <div class="w-24">
+          <button class="block h-14 w-full border-2 {ground?.kind === 'picture' && ground.source === picture.name ? 'border-ink' : 'border-line hover:border-ink'}" aria-label="Stand on {picture.name}" aria-pressed={ground?.source === picture.name}
+            onclick={() => take({ kind: 'picture', source: picture.name })}><img class="size-full object-cover" src="/api/themes/{bench.id}/pictures/{picture.name}" alt="" /></button>
+          <p class="caption flex"><span class="grow truncate" title="{picture.name}, {Math.round(picture.bytes / 1024)} KB">{picture.name}</span>
+            <button class="hover:text-ink" aria-label="Take {picture.name} away from the theme; this cannot be undone" title="Take it away; this cannot be undone" onclick={() => remove(picture.name)}>×</button></p>
+        </div>
+      {/each}
+      <label class="grid h-14 w-24 cursor-pointer place-items-center border border-dashed border-line text-center text-xs hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-accent"
+        ondragover={(e) => e.preventDefault()} ondrop={(e) => { e.preventDefault(); void add(e.dataTransfer?.files[0]); }}>
+        {busy ? 'Looking …' : 'Add or drop a picture'}<input class="sr-only" type="file" accept="image/png,image/jpeg,image/webp,image/svg+xml" disabled={busy} onchange={(e) => { void add(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
+    </div>
+  {:else if kind === 'pattern'}
+    <div class="grid grid-cols-6 gap-1" role="group" aria-label="Patterns">
+      {#each patterns as pattern (pattern.id)}
+        <button class="h-12 border-2 {ground?.kind === 'pattern' && ground.source === pattern.id ? 'border-ink' : 'border-line hover:border-ink'}" aria-label={pattern.words} title={pattern.words} aria-pressed={ground?.source === pattern.id}
+          style:background-color={color('light', 'ground')} style:color={color('light', now.role ?? 'border')} style:background-image={pattern.image} style:background-size={pattern.size}
+          onpointerenter={() => attempt({ kind: 'pattern', source: pattern.id })} onpointerleave={() => bench.revert()} onclick={() => take({ kind: 'pattern', source: pattern.id })}></button>
+      {/each}
+    </div>
+  {:else if kind === 'gradient'}
+    {#if gradients.length === 0}<p class="text-muted">This theme has no gradient yet. Add one under Tokens, with the type gradient.</p>{/if}
+    <div class="grid grid-cols-3 gap-1" role="group" aria-label="Gradients of this theme">
+      {#each gradients as gradient (gradient.path)}
+        <button class="border-2 {ground?.kind === 'gradient' && ground.source === gradient.path ? 'border-ink' : 'border-line hover:border-ink'}" aria-pressed={ground?.source === gradient.path}
+          onpointerenter={() => attempt({ kind: 'gradient', source: gradient.path })} onpointerleave={() => bench.revert()} onclick={() => take({ kind: 'gradient', source: gradient.path })}>
+          <span class="block h-8" style:background="linear-gradient(to right, {gradient.css})"></span><span class="value block truncate px-1 text-left">{gradient.path}</span></button>
+      {/each}
+    </div>
+  {/if}
+
+  {#if ground}
+    {#if ground.kind === 'picture'}
+      <div class="flex flex-wrap items-end gap-2">
+        <div><p class="caption">Position</p>
+          <div class="grid grid-flow-col grid-rows-3 gap-px border border-line bg-line" role="group" aria-label="Position">
+            {#each POSITIONS as position (position)}<button class="size-4 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
+          </div></div>
+        <label class="flex flex-col gap-0.5"><span class="caption">Size</span><select class="field" value={ground.size} onchange={(e) => set({ size: e.currentTarget.value })}>
+          {#if !SIZES.includes(ground.size)}<option>{ground.size}</option>{/if}{#each SIZES as s (s)}<option>{s}</option>{/each}</select></label>
+        <label class="flex flex-col gap-0.5"><span class="caption">Repeat</span><select class="field" value={ground.repeat} onchange={(e) => set({ repeat: e.currentTarget.value })}>{#each REPEATS as r (r)}<option>{r}</option>{/each}</select></label>
+        <label class="flex flex-col gap-0.5"><span class="caption">Blend</span><select class="field" value={ground.blend} onchange={(e) => set({ blend: e.currentTarget.value })}>{#each BLENDS as b (b)}<option>{b}</option>{/each}</select></label>
+      </div>
+    {:else if ground.kind === 'gradient'}
+      <Track label="Angle" value={ground.angle} min={0} max={359} step={1} text="{Math.round(ground.angle)}°" onprobe={(angle) => attempt({ angle })} oncommit={(angle) => set({ angle })} />
+    {:else}
+      <label class="flex items-center gap-2"><span class="text-muted">Drawn in the color of</span><select class="field" value={ground.role} onchange={(e) => set({ role: e.currentTarget.value })}>{#each roles as role (role)}<option>{role}</option>{/each}</select></label>
+    {/if}
+    <label class="flex items-center gap-2"><input type="checkbox" checked={ground.scrim} onchange={() => set({ scrim: !ground.scrim })} /> Scrim in the ground’s color, as much as the text needs</label>
+    <div class="grid grid-cols-2 gap-2">
+      {#each ground.veils as veil (veil.scheme)}
+        <figure class="m-0">
+          <div class="flex h-24 flex-col justify-center gap-0.5 border border-line px-3" style:background-color={color(veil.scheme, 'ground')} style:background-image={image(veil.scheme)}
+            style:background-size="auto, {size}" style:background-position="0 0, {ground.position}" style:background-repeat="no-repeat, {ground.kind === 'picture' ? ground.repeat : 'repeat'}" style:background-blend-mode="normal, {ground.blend}">
+            <span class="text-base font-semibold" style:color={color(veil.scheme, 'heading')}>Heading</span>
+            <span style:color={color(veil.scheme, 'text')}>Text, and <span class="underline" style:color={color(veil.scheme, 'link')}>a link</span></span>
+            <span class="text-xs" style:color={color(veil.scheme, 'muted')}>A muted line</span>
+          </div>
+          <figcaption class="caption">{veil.scheme}: {#if ground.missing}the source is missing{:else if veil.alpha === 0}readable without a scrim{:else if ground.scrim}scrim of {Math.round(veil.alpha * 1000) / 10} %; without it {percent(veil.readable)} would be readable{:else}<span class="font-semibold text-must">readable on {percent(veil.readable)} only; a scrim of {Math.round(veil.alpha * 1000) / 10} % is needed</span>{/if}</figcaption>
+        </figure>
+      {/each}
+    </div>
+  {:else if kind === ''}
+    <p class="caption">Sections on this surface show its ground color. A picture, a gradient or a drawn pattern can lie on it; a scrim in the same color then keeps the text readable in every scheme.</p>
+  {/if}
+</div>
