@@ -100,6 +100,14 @@ final class RequestedEdit {
         return new Edit.Batch("remove " + at, edits);
     }
 
+    private Edit ground(Place place, TokenPath at) {
+        Group surface = theme.at(place).group(at).orElseThrow(() ->
+                new IllegalArgumentException("There is no surface “" + at + "” in " + place + "."));
+        Optional<Ground> ground = Optional.ofNullable(request.ground()).map(EditRequest.GroundRequest::ground);
+        String label = ground.map(lying -> at + " on " + lying.source()).orElse(at + " in plain color");
+        return new Edit.Batch(label, List.of(new Edit.SetMeta(place, at, Ground.with(surface.meta(), ground))));
+    }
+
     private static TokenPath surface(String name) {
         return TokenPath.of(Surfaces.GROUP).child(name);
     }
@@ -111,9 +119,7 @@ final class RequestedEdit {
             case "value" -> new Edit.SetValue(place, at, checked(ValueText.parse(typeOf(at), text()), typeOf(at)));
             case "member" -> new Edit.SetValue(place, at, withMember(place, at));
             case "new" -> create(place, at);
-            case "ground" -> new Edit.SetMeta(place, at, Ground.with(theme.at(place).group(at).orElseThrow(() ->
-                    new IllegalArgumentException("There is no surface “" + at + "” in " + place + ".")).meta(),
-                    Optional.ofNullable(request.ground()).map(EditRequest.GroundRequest::ground)));
+            case "ground" -> ground(place, at);
             case "meta" -> new Edit.SetMeta(place, at, meta(place, at));
             case "ramp" -> new Edit.SetRecipe(place, at, required(request.ramp(), "ramp").recipe());
             case "typeScale" -> new Edit.SetRecipe(place, at, new Recipe.TypeSteps(scale(required(request.typeScale(), "typeScale"))));

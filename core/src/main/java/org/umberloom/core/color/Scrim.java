@@ -8,12 +8,12 @@ import java.util.List;
  *
  * <p>A pixel counts as readable only on the veil's own side of the text, lighter or darker, so that more veil never makes
  * less of the ground readable, and the smallest veil is found by bisection. Composited as a browser does: gamma-encoded
- * sRGB, rounded to 8 bits.
+ * sRGB, in 8 bits. Browsers dither a veil, so a pixel may come out up to one level off; the worse one counts.
  */
 public final class Scrim {
     /** Share of the ground's area on which text must be readable. */
     public static final double ENOUGH = 0.99;
-    private static final double STEP = 1.0 / 1024;
+    private static final int STEPS = 1000;
     private static final double[] LUMINANCE = luminances();
 
     private final int[][] ground;
@@ -55,28 +55,33 @@ public final class Scrim {
     /** Share of the area, 0 to 1, on which every text reaches its ratio under so much veil (0 to 1). */
     public double readable(double alpha) {
         double share = 0;
-        for (int i = 0; i < shares.length; i++) {
-            double y = 0;
-            for (int c = 0; c < 3; c++) {
-                int level = (int) Math.round(ground[i][c] * (1 - alpha) + veil[c] * alpha);
-                y += LUMINANCE[c * 256 + level];
-            }
-            if (y >= darkest - 1e-12 && y <= lightest + 1e-12) share += shares[i];
-        }
+        for (int i = 0; i < shares.length; i++)
+            if ((lightest >= 1 || luminance(i, alpha, 1) <= lightest) && (darkest <= 0 || luminance(i, alpha, -1) >= darkest)) share += shares[i];
         return share;
+    }
+
+    /** Of a tone under the veil, each channel as far to the given side as dithering can take it. */
+    private double luminance(int tone, double alpha, int side) {
+        double y = 0;
+        for (int c = 0; c < 3; c++) {
+            double exact = ground[tone][c] * (1 - alpha) + veil[c] * alpha;
+            int level = side > 0 ? (int) exact + 1 : (int) Math.ceil(exact) - 1;
+            y += LUMINANCE[c * 256 + Math.max(0, Math.min(255, level))];
+        }
+        return y;
     }
 
     /** The smallest alpha, to a thousandth, under which the text is readable on {@link #ENOUGH} of the area. */
     public double alpha() {
         if (readable(0) >= ENOUGH) return 0;
-        double low = 0;
-        double high = 1;
-        while (high - low > STEP) {
-            double middle = (low + high) / 2;
-            if (readable(middle) >= ENOUGH) high = middle;
+        int low = 0;
+        int high = STEPS;
+        while (high - low > 1) {
+            int middle = (low + high) / 2;
+            if (readable((double) middle / STEPS) >= ENOUGH) high = middle;
             else low = middle;
         }
-        return Math.min(1, Math.ceil(high * 1000) / 1000);
+        return (double) high / STEPS;
     }
 
     private static double[] luminances() {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
+import org.umberloom.core.color.Adjust;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Scrim;
@@ -32,6 +33,7 @@ import org.umberloom.core.token.TokenPath;
 /** The grounds of a theme's surfaces in one combination, each with the veil that the text on it needs. */
 public final class Grounds {
     private static final String GROUND = "ground";
+    private static final Set<String> TEXTS = Set.of("text", "heading", "muted", "link", "link-hover", "link-visited");
     private static final int GRADIENT_SAMPLES = 256;
 
     /**
@@ -140,7 +142,7 @@ public final class Grounds {
         if (next == stops.size()) return color(stops.get(next - 1));
         double from = position(stops.get(next - 1));
         double span = position(stops.get(next)) - from;
-        return org.umberloom.core.color.Adjust.mixInSrgb(color(stops.get(next - 1)), color(stops.get(next)), span <= 0 ? 1 : (position - from) / span);
+        return Adjust.mixInSrgb(color(stops.get(next - 1)), color(stops.get(next)), span <= 0 ? 1 : (position - from) / span);
     }
 
     private static double position(GradientValue.Stop stop) {
@@ -151,11 +153,14 @@ public final class Grounds {
         return ((ColorValue) stop.color()).color();
     }
 
-    /** Every role that must be seen on the surface's ground. */
+    /**
+     * The roles of running text. States are left out: they are rare on pictures, and being chosen close to what a plain ground
+     * allows they would leave nothing of the picture to see.
+     */
     private static List<Scrim.Text> texts(String surface, Resolution resolution) {
         List<Scrim.Text> texts = new ArrayList<>();
         for (Pair pair : Contrasts.declared())
-            if (pair.ground().equals(GROUND) && pair.needed() >= Contrast.TEXT)
+            if (pair.ground().equals(GROUND) && TEXTS.contains(pair.role()))
                 resolution.value(Surfaces.path(surface, pair.role()), ColorValue.class)
                         .ifPresent(color -> texts.add(new Scrim.Text(color.color(), pair.needed())));
         return texts;
