@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pairs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/kit": {
         parameters: {
             query?: never;
@@ -1113,6 +1129,33 @@ export interface components {
             dependentCount: number;
             roles: string[];
             contexts: components["schemas"]["PlaceView"][];
+        };
+        PairCell: {
+            front: string;
+            ground: string;
+            /** Format: double */
+            ratio: number;
+            level: string;
+            large: boolean;
+        };
+        PairView: {
+            surface: string;
+            foreground: string;
+            ground: string;
+            kind: string;
+            types: string[];
+            state: string;
+            /** Format: int32 */
+            count: number;
+            pages: string[];
+            words: string;
+            cells: components["schemas"]["PairCell"][];
+        };
+        PairsView: {
+            combos: string[];
+            pairs: components["schemas"]["PairView"][];
+            /** Format: int32 */
+            failing: number;
         };
         FileView: {
             name: string;
@@ -1914,6 +1957,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    pairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PairsView"];
+                };
             };
         };
     };

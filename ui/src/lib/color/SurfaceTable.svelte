@@ -3,6 +3,7 @@
   import { DropdownMenu, Popover } from 'bits-ui';
   import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
   import GroundPanel from './GroundPanel.svelte';
+  import PagePairs from './PagePairs.svelte';
   import ReadableShades from './ReadableShades.svelte';
   import ShadePicker from './ShadePicker.svelte';
 
@@ -20,7 +21,8 @@
   const VIEWS = [
     { id: 'roles', name: 'Roles' },
     { id: 'readable', name: 'Readable shades' },
-    { id: 'ground', name: 'Ground' }
+    { id: 'ground', name: 'Ground' },
+    { id: 'pages', name: 'On the pages' }
   ] as const;
 
   let chosen = $state('page');
@@ -99,7 +101,7 @@
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
   <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="{VIEWS.find((v) => v.id === view)?.name} of the surface {surface?.name}">
-    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else if view === 'ground' && surface}<GroundPanel {bench} {surface} />{:else}
+    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else if view === 'ground' && surface}<GroundPanel {bench} {surface} />{:else if view === 'pages' && surface}<PagePairs {bench} surface={surface.name} />{:else}
     <table class="w-full border-collapse">
       <thead class="sticky top-0 z-10 bg-ground">
         <tr>

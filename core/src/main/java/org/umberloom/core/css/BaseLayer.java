@@ -210,6 +210,7 @@ public final class BaseLayer {
             parts(rules, "[data-state]", selector, "color: [surface." + state + "]");
             parts(rules, "[data-part=notice]", "[data-part=\"notice\"]" + selector,
                     "color: [surface.on-" + state + "]; background: [surface." + state + "]");
+            parts(rules, "[data-part=notice]", "[data-part=\"notice\"]" + selector + " :focus-visible", "outline-color: [surface.on-" + state + "]");
         }
         parts(rules, "[data-part=notice]", "[data-part=\"notice\"]", type("label") + "; padding: [gap.inset] [gap.flow]; "
                 + "border: [shape.line] solid transparent; border-radius: [shape.radius]; max-inline-size: none");
