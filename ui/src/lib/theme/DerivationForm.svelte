@@ -3,6 +3,7 @@
   import { api, ask, type Schemas } from '$lib/api/client';
   import ColorField from '$lib/color/field/ColorField.svelte';
   import { offered } from '$lib/color/offered';
+  import NumberField from '$lib/ui/NumberField.svelte';
   import Track from '$lib/ui/Track.svelte';
   import type { Bench } from './bench.svelte';
   import { split } from './valueText';
@@ -100,6 +101,7 @@
     {:else if p.kind === 'number' && p.max - p.min <= 720}
       <Track label={UNITS[operation] ?? p.name} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={values[i] || standard(p)}
         onprobe={(v) => set(i, String(+v.toFixed(3)))} oncommit={(v) => set(i, String(+v.toFixed(3)))} />
+      <NumberField label="{p.name} as a number" short="exactly" value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : 1} places={3} size="w-16" onprobe={(v) => set(i, String(v))} oncommit={(v) => set(i, String(v))} />
     {:else}
       <label class="flex flex-col gap-0.5"><span class="caption">{i === 0 ? 'Of' : p.name}</span><input class="field value" required placeholder={'{space.8}'} value={values[i] || (i === 0 ? '' : standard(p))} oninput={(e) => set(i, e.currentTarget.value)} /></label>
     {/if}
@@ -111,7 +113,7 @@
       <span class="checker h-7 grow border border-line"><span class="block size-full" style:background={bench.tried || 'transparent'}></span></span>
     </div>
   {/if}
-  <p class="value break-all text-muted">{text}{#if bench.tried} <span class="text-ink">= {bench.tried}</span>{/if}</p>
+  <p class="value break-all text-muted">{text}{#if bench.tried}<span class="text-ink">{` = ${bench.tried}`}</span>{/if}</p>
   <div class="flex gap-2">
     <button class="button button-strong" type="submit" disabled={!ready}>Derive</button>
     {#if path(values[0])}<button class="button button-quiet min-w-0" type="button" onclick={() => bench.open({ path: path(values[0]), contexts: bench.working, roles: [] }, true)}><span class="truncate">Trace of {path(values[0])}</span></button>{/if}

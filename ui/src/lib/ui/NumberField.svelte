@@ -66,7 +66,11 @@
   }
 
   function key(event: KeyboardEvent) {
-    if (event.key === 'Enter') take();
+    if (event.key === 'Enter') {
+      // In a form, too, the number is taken before anything is sent.
+      event.preventDefault();
+      take();
+    }
     if (event.key === 'Escape') typed = null;
     const by = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
     if (by === 0) return;

@@ -29,7 +29,7 @@ class ColorWorkTest {
         button("New theme").click();
         page.getByLabel("Name").fill("Dyed");
         page.getByText("Herringbone").click();
-        page.getByLabel("Seed color").fill("#3b5f8a");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
         button("Create theme").click();
         bay(0).locator("h1").waitFor();
     }

@@ -50,7 +50,7 @@ class MainPathTest {
         button("New theme").click();
         page.getByLabel("Name").fill(name);
         page.getByText("Herringbone").click();
-        page.getByLabel("Seed color").fill("#3b5f8a");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
         button("Create theme").click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name)).waitFor();
         firstBay().locator("h1").waitFor();

@@ -54,16 +54,61 @@ class DepthAndRampTest {
     @Test
     void stopsSixtyApartPassForTextAfterRoundingInEveryHue() {
         Random random = new Random(SEED);
-        for (int i = 0; i < 1_500; i++) {
+        for (int i = 0; i < 10_000; i++) {
+            Color seed = randomColor(random);
+            RampShape shape = i % 2 == 0 ? RampShape.DEFAULT : new RampShape(random.nextInt(361) - 180, random.nextInt(361) - 180,
+                    random.nextDouble() * 2, random.nextDouble() * 2);
+            List<Ramp.Shade> shades = Ramp.grow(seed, Ramp.DEFAULT_STOPS, shape);
+            double[] luminance = shades.stream().mapToDouble(shade -> Contrast.luminance(shade.color())).toArray();
+            for (int light = 0; light < luminance.length; light++)
+                for (int dark = light + 1; dark < luminance.length; dark++)
+                    if (shades.get(dark).stop() - shades.get(light).stop() >= 60
+                            && (luminance[light] + 0.05) / (luminance[dark] + 0.05) < Contrast.TEXT)
+                        throw new AssertionError("stops " + shades.get(light) + " and " + shades.get(dark) + " of " + seed.hex() + " in " + shape);
+        }
+    }
+
+    @Test
+    void luminanceAndDepthRunAlongARampWithoutTurning() {
+        Random random = new Random(SEED);
+        for (int i = 0; i < 500; i++) {
             Color seed = randomColor(random);
             List<Ramp.Shade> shades = Ramp.grow(seed, Ramp.DEFAULT_STOPS, RampShape.DEFAULT);
-            for (Ramp.Shade light : shades)
-                for (Ramp.Shade dark : shades)
-                    if (dark.stop() - light.stop() >= 60)
-                        assertThat(Contrast.ratio(light.color(), dark.color()))
-                                .as("stops %s and %s of %s", light.stop(), dark.stop(), seed.hex())
-                                .isGreaterThanOrEqualTo(Contrast.TEXT);
+            for (int at = 1; at < shades.size(); at++)
+                assertThat(Contrast.luminance(shades.get(at).color())).as("stop %s of %s", shades.get(at).stop(), seed.hex())
+                        .isLessThan(Contrast.luminance(shades.get(at - 1).color()));
         }
+    }
+
+    @Test
+    void curvesPassThroughTheSeedAndNoShadeLeavesTheEdgeOfTheGamut() {
+        Random random = new Random(SEED);
+        for (int i = 0; i < 200; i++) {
+            Color seed = randomColor(random);
+            Color oklch = seed.to(ColorSpace.OKLCH);
+            List<Ramp.Point> curves = Ramp.curves(seed, RampShape.DEFAULT);
+            assertThat(curves).hasSize(25);
+            double depth = Depth.of(seed).value();
+            double most = curves.stream().mapToDouble(Ramp.Point::chroma).max().orElseThrow();
+            assertThat(most).as("%s", seed.hex()).isLessThanOrEqualTo(oklch.c2() + 1e-9);
+            Ramp.Point near = curves.stream().min(java.util.Comparator.comparingDouble(p -> Math.abs(p.depth() - depth))).orElseThrow();
+            assertThat(near.chroma()).as("%s", seed.hex()).isCloseTo(oklch.c2(), within(0.2 * oklch.c2() + 1e-9));
+            for (Ramp.Point point : curves) {
+                Color shade = Ramp.atDepth(new Depth(point.depth()), point.chroma(), point.hue());
+                // One 8-bit level moves the chroma of a dark color by up to 0.02.
+                assertThat(shade.to(ColorSpace.OKLCH).c2()).as("depth %s of %s", point.depth(), seed.hex()).isLessThan(point.edge() + 0.02);
+            }
+        }
+    }
+
+    /** CSS Color 4: the primary red of sRGB is oklch(62.796% 0.25768 29.234), at the very edge; P3 reaches further. */
+    @Test
+    void theEdgeOfAGamutIsWhereItsPrimariesAre() {
+        assertThat(GamutMapping.mostChroma(ColorSpace.SRGB, 0.62796, 29.234)).isCloseTo(0.25768, within(0.0005));
+        Color p3Red = Color.of(ColorSpace.DISPLAY_P3, 1, 0, 0).to(ColorSpace.OKLCH);
+        assertThat(GamutMapping.mostChroma(ColorSpace.DISPLAY_P3, p3Red.c1(), p3Red.c3())).isCloseTo(p3Red.c2(), within(0.0005));
+        assertThat(GamutMapping.holds(ColorSpace.DISPLAY_P3, p3Red)).isTrue();
+        assertThat(p3Red.inSrgbGamut()).isFalse();
     }
 
     @Test
