@@ -1055,6 +1055,8 @@ export interface components {
             /** Format: double */
             depth: number;
             /** Format: double */
+            hue: number;
+            /** Format: double */
             share: number;
         };
         Imported: {

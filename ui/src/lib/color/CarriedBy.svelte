@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { carries, inkOn, ratioOf, specimen } from './depth';
 
   /** A color as text on every surface in every scheme, with its ratio; what it cannot be says so. */
   let { bench, hex, depth }: { bench: Bench; hex: string; depth: number } = $props();
@@ -10,10 +11,6 @@
       cells: surface.roles.find((role) => role.role === 'ground')?.cells ?? []
     }))
   );
-
-  /** Contrast is the difference of two depths. */
-  const ratio = (ground: number) => Math.floor(21 ** (Math.abs(ground - depth) / 120) * 10 + 1e-6) / 10;
-  const level = (r: number) => (r >= 7 ? 'text, strictest level' : r >= 4.5 ? 'text' : r >= 3 ? 'large text and shapes' : 'nothing that must be seen');
 </script>
 
 {#if grounds.length}
@@ -28,10 +25,10 @@
           {#each grounds as ground (ground.name)}
             {@const cell = ground.cells.find((c) => c.scheme === scheme)}
             <td class="p-0">
-              {#if cell}{@const r = ratio(cell.depth)}
-                <span class="flex h-8 flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {r} to 1, {level(r)}">
-                  <span class="text-sm leading-4 font-semibold {r < 3 ? 'line-through decoration-2' : ''}" aria-hidden="true">{r >= 4.5 ? 'Aa' : r >= 3 ? 'A' : 'a'}</span>
-                  <span class="value text-[0.625rem]!" style:color={cell.depth > 57 ? '#fff' : '#000'}>{r}<span class="sr-only"> to 1: {level(r)}</span></span>
+              {#if cell}{@const shown = specimen(depth, cell.depth)}
+                <span class="flex h-8 flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {ratioOf(depth, cell.depth)} to 1, {carries(depth, cell.depth)}">
+                  <span class="text-sm leading-4 font-semibold" aria-hidden="true">{shown}</span>
+                  <span class="value text-[0.625rem]!" style:color={inkOn(cell.depth)}>{ratioOf(depth, cell.depth)}<span class="sr-only"> to 1: {carries(depth, cell.depth)}</span></span>
                 </span>
               {/if}
             </td>

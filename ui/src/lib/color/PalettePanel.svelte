@@ -14,6 +14,8 @@
   let name = $state('');
   let refused = $state('');
   let busy = $state(false);
+  /** Whether the proposals are turns of the seed's hue, which a wheel shows. */
+  let turned = $state(false);
 
   const place = $derived(hue?.place ?? 'set:base');
   const edit = (swatch: Swatch): EditRequest => ({ op: 'value', place, path: hue?.seed.path ?? '', text: swatch.written });
@@ -21,6 +23,7 @@
   async function find(search: () => Promise<Proposal[]>) {
     refused = '';
     chosen = null;
+    turned = false;
     busy = true;
     try {
       proposals = await search();
@@ -31,7 +34,13 @@
   }
 
   const paste = () => find(async () => [await ask(() => api.POST('/api/palette/text', { body: { text } }))]);
-  const harmonies = () => find(() => ask(() => api.GET('/api/palette/harmonies', { params: { query: { seed: hue?.seed.written ?? '' } } })));
+  async function harmonies() {
+    await find(() => ask(() => api.GET('/api/palette/harmonies', { params: { query: { seed: hue?.seed.written ?? '' } } })));
+    turned = refused === '';
+  }
+
+  const RADIUS = 17;
+  const spoke = (degrees: number) => ({ x: 22 + RADIUS * Math.cos((degrees * Math.PI) / 180), y: 22 - RADIUS * Math.sin((degrees * Math.PI) / 180) });
 
   const made = () => find(() => ask(() => api.GET('/api/palette/starters')));
 
@@ -87,6 +96,16 @@
         <p class="caption flex items-center gap-2"><span class="grow">{proposal.name}</span>
           {#if hue && proposal.swatches.length > 1}<button class="hover:underline" onclick={() => bench.compare(proposal.swatches.map((s) => ({ edit: edit(s), note: s.hex })))}>one in each bay</button>{/if}</p>
         <div class="flex flex-wrap gap-1">
+          {#if turned && hue}
+            <svg width="44" height="44" class="mr-2 shrink-0" role="img" aria-label="{proposal.name}: hues at {proposal.swatches.map((s) => `${Math.round(s.hue)}°`).join(', ')}, the seed at {Math.round(hue.seed.hue)}°">
+              <circle cx="22" cy="22" r={RADIUS} fill="none" stroke="var(--surface-border)" />
+              {#each [{ hue: hue.seed.hue, hex: hue.seed.hex }, ...proposal.swatches] as dot, i (i)}
+                {@const at = spoke(dot.hue)}
+                <path d="M22 22L{at.x} {at.y}" stroke="var(--surface-line)" />
+                <circle cx={at.x} cy={at.y} r={i === 0 ? 5 : 4} fill={dot.hex} stroke="var(--surface-text)" stroke-width={i === 0 ? 1.5 : 0} />
+              {/each}
+            </svg>
+          {/if}
           {#each proposal.swatches as swatch (swatch.name + swatch.written)}
             <button class="flex flex-col items-start border {chosen === swatch ? 'border-2 border-ink' : 'border-line'} hover:border-ink" aria-pressed={chosen === swatch}
               aria-label="{swatch.name} {swatch.hex}, depth {swatch.depth}{swatch.share ? `, ${Math.round(swatch.share * 100)} percent` : ''}"

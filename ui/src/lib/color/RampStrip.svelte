@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import { inkOn } from './depth';
 
   /**
    * A hue's shades, each in its place on the depth ruler, with the seed marked where it lies. The strip is one control:
@@ -90,8 +91,8 @@
       title="{shade.path}  {shade.hex}"
       aria-hidden="true"
     >
-      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={shade.depth > 57 ? '#ffffff' : '#000000'}>{width > 3.9 ? shade.name : ''}</span>
-      {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={shade.depth > 57 ? '#ffffff' : '#000000'}></span>{/if}
+      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={inkOn(shade.depth)}>{width > 3.9 ? shade.name : ''}</span>
+      {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={inkOn(shade.depth)}></span>{/if}
       {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
     </span>
   {/each}

@@ -34,6 +34,9 @@
   const surfaces = $derived(bench.shown?.color.surfaces ?? []);
   const surface = $derived(surfaces.find((s) => s.name === chosen) ?? surfaces[0]);
   const short = (written: string) => written.replace(/^\{color\.(.+)\}$/, '$1');
+  /** The edit that makes a failing cell pass, with what it does. */
+  const mending = (path: string, scheme: string) =>
+    (bench.shown?.findings ?? []).find((f) => f.code === 'contrast' && f.path === path && f.message.includes(scheme))?.fixes[0];
   const failing = (name: string) =>
     surfaces.find((s) => s.name === name)?.roles.some((role) => role.cells.some((cell) => !cell.passes)) ?? false;
 
@@ -119,13 +122,16 @@
               <td class="p-0.5">
                 <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}">
                   <span class="size-5 shrink-0 border border-line" style:background={cell.hex}></span>
-                  <span class="value w-20 truncate">{short(cell.written)}</span>
+                  <span class="value w-18 truncate">{short(cell.written)}</span>
+                  <span class="caption w-6 text-right" title="depth">{cell.depth.toFixed(0)}</span>
                   {#if cell.ratio > 0}
-                    <span class="value w-11 text-right {cell.passes ? '' : 'font-bold text-must'}" title={cell.passes ? `on ${cell.against}; needs ${cell.needed}` : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}>{cell.ratio.toFixed(1)}{#if !cell.passes}<span aria-hidden="true"> ✕</span><span class="sr-only"> to 1, fails</span>{/if}</span>
-                  {:else}
-                    <span class="caption w-11 text-right" title="depth">{cell.depth.toFixed(0)}</span>
-                  {/if}
+                    <span class="value w-9 text-right {cell.passes ? '' : 'font-bold text-must'}" title={cell.passes ? `on ${cell.against}; needs ${cell.needed}` : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}>{cell.ratio.toFixed(1)}{#if !cell.passes}<span aria-hidden="true"> ✕</span><span class="sr-only"> to 1, fails</span>{/if}</span>
+                  {:else}<span class="w-9"></span>{/if}
                 </ShadePicker>
+                {#if !cell.passes}
+                  {@const mend = mending(role.path, cell.scheme)}
+                  {#if mend}<button class="button h-5 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit({ op: 'exact', text: mend.edit })}>{mend.label}</button>{/if}
+                {/if}
               </td>
             {/each}
           </tr>

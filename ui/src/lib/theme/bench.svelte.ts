@@ -18,6 +18,8 @@ export type Clash = { edit: EditRequest; message: string; path: string; yours: s
 
 /** While a pointer moves, the tray follows the pages so many times a second at the most. */
 const TRAY_MS = 120;
+/** The table of surfaces and the findings, the largest parts, follow when the pointer has rested for so long. */
+const REST_MS = 160;
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 
@@ -202,6 +204,7 @@ export class Bench {
   #dirty = false;
   #next: Instruments | null = null;
   #tray: ReturnType<typeof setTimeout> | undefined;
+  #rest: ReturnType<typeof setTimeout> | undefined;
 
   #lay(probe: Schemas['Probe']) {
     const saved = this.saved!.instruments;
@@ -226,8 +229,12 @@ export class Bench {
     };
     this.#tray ??= setTimeout(() => {
       this.#tray = undefined;
-      if (this.#next) this.shown = this.#next;
+      if (this.#next && this.shown) this.shown = { ...this.#next, color: { ...this.#next.color, surfaces: this.shown.color.surfaces }, findings: this.shown.findings };
     }, TRAY_MS);
+    clearTimeout(this.#rest);
+    this.#rest = setTimeout(() => {
+      if (this.#next) this.shown = this.#next;
+    }, REST_MS);
   }
 
   /** A probe's changes laid over what is stored. */
@@ -342,6 +349,7 @@ export class Bench {
 
   #show(bench: Schemas['Bench']) {
     clearTimeout(this.#tray);
+    clearTimeout(this.#rest);
     this.#tray = undefined;
     this.#next = null;
     this.saved = bench;

@@ -29,6 +29,7 @@ public final class Main {
         report.append("Measured on ").append(LocalDate.now()).append(": ").append(machine()).append("\n\n");
         report.append("## Application\n\n| what | median | 95th percentile | samples |\n| --- | --- | --- | --- |\n");
         double[] starts = new double[STARTS];
+        List<Double> pictures = List.of();
         for (int i = 0; i < STARTS; i++) {
             try (Application application = Application.start(jar, home.resolve("demo"))) {
                 starts[i] = application.secondsToStart();
@@ -40,11 +41,13 @@ public final class Main {
                 row(report, "token explorer, 10,000 tokens: time between frames while it scrolls (ms)", scroll.frames());
                 report.append(String.format(Locale.ROOT, "| token explorer: frames later than 1.5 of the display's interval (%%) | %.1f | | %d |%n",
                         scroll.lateShare() * 100, scroll.frames().size()));
+                pictures = PictureTime.measure(application.address());
                 row(report, "the server's share of a probe: edit, resolve, compare (ms)", live.server());
                 report.append(String.format(Locale.ROOT, "| live heap after the run, of at most 512 MiB (MiB) | %.0f | | 1 |%n",
                         application.liveHeap()));
             }
         }
+        row(report, "main colors of a picture of 12 megapixels, request to answer; goal 1 (s)", pictures);
         row(report, "start to first answer, database running (s)", java.util.Arrays.stream(starts).boxed().toList());
         report.append("\nPointer to paint holds the probe, and then the browser's own work: restyling and painting the four pages and the "
                 + "bench. On a machine without a graphics processor, as where Chromium runs headless, that work is most of it.\n");
@@ -63,8 +66,16 @@ public final class Main {
         report.append("\n`resolve`: one combination. `compile`: both schemes and the whole base layer. `read`: the stored document. "
                 + "`seed`: an edit that grows a ramp of 14 shades again.\n");
         graphs(report);
+        colors(report, home);
         Files.writeString(home.resolve("docs/benchmarks.md"), report);
         System.out.println(report);
+    }
+
+    private static void colors(StringBuilder report, Path home) throws RunnerException, IOException, InterruptedException {
+        report.append("\n## Color\n\nThe same colors, one after the other in one run; the libraries in Node.\n\n").append(ColorSpeed.table(home));
+        for (RunResult result : run(DragBenchmark.class))
+            report.append(String.format(Locale.ROOT, "%nA drag of all five seeds at once, to 5 ramps, 5 surfaces and their pairs in light, dark and more contrast: "
+                    + "%.2f ms on average; the live path leaves the server 5 ms.%n", result.getPrimaryResult().getScore() / 1_000));
     }
 
     private static Collection<RunResult> run(Class<?> benchmark) throws RunnerException {

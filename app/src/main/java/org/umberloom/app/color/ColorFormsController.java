@@ -11,6 +11,7 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.Depth;
+import org.umberloom.core.color.Gamut;
 import org.umberloom.core.color.GamutMapping;
 
 /** One color in every form, with the edges of what screens show of its hue. */
@@ -46,14 +47,14 @@ class ColorFormsController {
         List<Form> forms = new ArrayList<>(List.of(new Form("hex", color.hex()), new Form("rgb", rgb(color.toSrgb8()))));
         for (ColorSpace space : FORMS) forms.add(new Form(space.id(), CssColor.write(color.to(space))));
         return new Forms(CssColor.write(color), color.hex(), rounded(oklch.c1()), rounded(oklch.c2()), rounded(angle), color.alpha(),
-                Math.rint(Depth.of(color).value() * 10) / 10, color.inSrgbGamut(), GamutMapping.holds(ColorSpace.DISPLAY_P3, color), forms, edges(angle));
+                Math.rint(Depth.of(color).value() * 10) / 10, color.inSrgbGamut(), Gamut.DISPLAY_P3.holds(color), forms, edges(angle));
     }
 
     private static List<Edge> edges(double hue) {
         return IntStream.rangeClosed(0, EDGE_STEPS).mapToObj(step -> {
             double lightness = (double) step / EDGE_STEPS;
-            return new Edge(lightness, rounded(GamutMapping.mostChroma(ColorSpace.SRGB, lightness, hue)),
-                    rounded(GamutMapping.mostChroma(ColorSpace.DISPLAY_P3, lightness, hue)));
+            return new Edge(lightness, rounded(GamutMapping.mostChroma(Gamut.SRGB, lightness, hue)),
+                    rounded(GamutMapping.mostChroma(Gamut.DISPLAY_P3, lightness, hue)));
         }).toList();
     }
 

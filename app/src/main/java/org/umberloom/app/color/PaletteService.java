@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.Deficiency;
 import org.umberloom.core.color.Depth;
@@ -20,9 +21,10 @@ class PaletteService {
     /**
      * A color to take.
      *
+     * @param hue   in OKLCH, degrees; 0 for a gray
      * @param share of a picture's area, 0 to 1; 0 where it is from no picture
      */
-    record Swatch(String name, String written, String hex, double depth, double share) {
+    record Swatch(String name, String written, String hex, double depth, double hue, double share) {
     }
 
     /** Swatches that belong together, and what was passed over. */
@@ -72,6 +74,8 @@ class PaletteService {
     }
 
     private static Swatch swatch(String name, Color color, double share) {
-        return new Swatch(name, CssColor.write(color), color.hex(), Math.rint(Depth.of(color).value() * 10) / 10, share);
+        double hue = color.to(ColorSpace.OKLCH).c3();
+        return new Swatch(name, CssColor.write(color), color.hex(), Math.rint(Depth.of(color).value() * 10) / 10,
+                Double.isNaN(hue) ? 0 : Math.rint(hue * 10) / 10, share);
     }
 }

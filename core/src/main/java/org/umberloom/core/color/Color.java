@@ -55,7 +55,7 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
 
     /** Whether every sRGB component lies in 0 to 1, with a tolerance far below one 8-bit level. */
     public boolean inSrgbGamut() {
-        return GamutMapping.isInside(inSpace(ColorSpace.SRGB));
+        return Gamut.SRGB.holds(this);
     }
 
     /** Brought into sRGB by {@link GamutMapping} and rounded to the 256 levels a stylesheet's hex form can hold. */

@@ -14,11 +14,11 @@ public final class Contrast {
 
     /** Relative luminance Y, 0 to 1, of the opaque color. Source: WCAG 2.2, "relative luminance". */
     public static double luminance(Color color) {
-        return luminanceOfSrgb(GamutMapping.toSrgb(color));
+        return luminanceOfLinear(Srgb.decode(GamutMapping.toSrgb(color)));
     }
 
-    static double luminanceOfSrgb(double[] rgb) {
-        return 0.2126 * Srgb.decode(rgb[0]) + 0.7152 * Srgb.decode(rgb[1]) + 0.0722 * Srgb.decode(rgb[2]);
+    static double luminanceOfLinear(double[] linear) {
+        return 0.2126 * linear[0] + 0.7152 * linear[1] + 0.0722 * linear[2];
     }
 
     /** Ratio 1 to 21 of a foreground on a ground; a translucent foreground is composited first. */

@@ -17,10 +17,18 @@ final class DisplayP3 {
     }
 
     static double[] toXyz(double[] encoded) {
-        return Matrix.multiply(TO_XYZ, Srgb.decode(encoded));
+        return linearToXyz(Srgb.decode(encoded));
+    }
+
+    static double[] linearToXyz(double[] linear) {
+        return Matrix.multiply(TO_XYZ, linear);
+    }
+
+    static double[] linearFromXyz(double[] xyz) {
+        return Matrix.multiply(FROM_XYZ, xyz);
     }
 
     static double[] fromXyz(double[] xyz) {
-        return Srgb.encode(Matrix.multiply(FROM_XYZ, xyz));
+        return Srgb.encode(linearFromXyz(xyz));
     }
 }

@@ -13,6 +13,8 @@ public final class Ramp {
     private static final int CURVE_STEPS = 24;
     /** OKLCH chroma outside sRGB at every lightness and hue. */
     private static final double MORE_THAN_ANY = 0.4;
+    private static final double EDGE_TOLERANCE = 0.0005;
+    private static final int LIGHTNESS_STEPS = 14;
 
     private Ramp() {
     }
@@ -57,31 +59,56 @@ public final class Ramp {
         return IntStream.rangeClosed(0, CURVE_STEPS).mapToObj(step -> {
             double depth = step * Depth.BLACK / CURVE_STEPS;
             double at = shape.hueAt(depth, hue, seedDepth);
-            double[] most = solve(depth, MORE_THAN_ANY, at);
-            return new Point(depth, shape.chromaAt(depth, lch[1], seedDepth), at,
-                    Color.of(ColorSpace.SRGB, most[0], most[1], most[2]).inSpace(ColorSpace.OKLCH)[1]);
+            return new Point(depth, shape.chromaAt(depth, lch[1], seedDepth), at, edge(depth, at));
         }).toList();
+    }
+
+    /** The most chroma that sRGB holds at a depth and hue: of a color that is in the gamut and has the depth itself. */
+    private static double edge(double depth, double hue) {
+        double wanted = 1.05 / Math.pow(21, depth / Depth.BLACK) - 0.05;
+        double inside = 0;
+        double outside = MORE_THAN_ANY;
+        while (outside - inside > EDGE_TOLERANCE) {
+            double chroma = (inside + outside) / 2;
+            if (Gamut.holdsLinear(withLuminance(wanted, chroma, hue))) inside = chroma;
+            else outside = chroma;
+        }
+        return inside;
+    }
+
+    /** Linear sRGB components, in gamut or not, of the OKLCH color with that chroma and hue whose luminance is Y. */
+    private static double[] withLuminance(double y, double chroma, double hue) {
+        double low = 0;
+        double high = 1;
+        double[] xyz = {0, 0, 0};
+        for (int step = 0; step < LIGHTNESS_STEPS; step++) {
+            double lightness = (low + high) / 2;
+            xyz = Oklch.toXyz(new double[] {lightness, chroma, hue});
+            if (xyz[1] < y) low = lightness;
+            else high = lightness;
+        }
+        return LinearSrgb.fromXyz(xyz);
     }
 
     /** The 8-bit sRGB color of that depth, with OKLCH chroma and hue (degrees) as near as the gamut allows. */
     public static Color atDepth(Depth depth, double chroma, double hue) {
-        double[] rgb = solve(depth.value(), chroma, hue);
+        double[] rgb = Srgb.encode(solve(depth.value(), chroma, hue));
         return Color.of(ColorSpace.SRGB, rgb[0], rgb[1], rgb[2]).toSrgb8();
     }
 
-    /** False position on lightness (Illinois variant): depth falls as lightness rises. */
+    /** Linear sRGB, by false position on lightness (Illinois variant): depth falls as lightness rises. */
     private static double[] solve(double target, double chroma, double hue) {
         double low = 0;
         double high = 1;
         double lowError = Depth.BLACK - target;
         double highError = -target;
-        double[] rgb = mapped(target > Depth.BLACK / 2 ? low : high, chroma, hue);
-        if (lowError <= DEPTH_TOLERANCE || -highError <= DEPTH_TOLERANCE) return rgb;
+        double[] linear = mapped(target > Depth.BLACK / 2 ? low : high, chroma, hue);
+        if (lowError <= DEPTH_TOLERANCE || -highError <= DEPTH_TOLERANCE) return linear;
         int side = 0;
         for (int step = 0; step < MOST_STEPS; step++) {
             double lightness = (low * highError - high * lowError) / (highError - lowError);
-            rgb = mapped(lightness, chroma, hue);
-            double error = Depth.ofLuminance(Contrast.luminanceOfSrgb(rgb)).value() - target;
+            linear = mapped(lightness, chroma, hue);
+            double error = Depth.ofLuminance(Contrast.luminanceOfLinear(linear)).value() - target;
             if (Math.abs(error) < DEPTH_TOLERANCE || high - low < 1e-7) break;
             if (error > 0) {
                 low = lightness;
@@ -95,10 +122,10 @@ public final class Ramp {
                 side = -1;
             }
         }
-        return rgb;
+        return linear;
     }
 
     private static double[] mapped(double lightness, double chroma, double hue) {
-        return GamutMapping.ofOklch(new double[] {lightness, chroma, hue});
+        return GamutMapping.ofOklch(new double[] {lightness, chroma, hue}, Gamut.SRGB);
     }
 }

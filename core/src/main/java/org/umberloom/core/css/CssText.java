@@ -3,11 +3,12 @@ package org.umberloom.core.css;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.umberloom.core.color.Color;
-import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.Gamut;
 import org.umberloom.core.color.GamutMapping;
 import org.umberloom.core.token.BorderValue;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.CompositeValue;
 import org.umberloom.core.token.CubicBezierValue;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.DurationValue;
@@ -41,6 +42,8 @@ final class CssText {
      * @throws IllegalArgumentException for a value that has no single CSS form
      */
     static String of(TokenValue value) {
+        if (value instanceof ColorValue color && color.color().inSrgbGamut() || !(value instanceof ColorValue) && !(value instanceof CompositeValue))
+            return of(value, false);
         return TwoGamuts.of(of(value, false), of(value, true));
     }
 
@@ -71,7 +74,7 @@ final class CssText {
 
     /** Source: CSS Color 4, section 10.3; what lies outside Display P3 too is mapped into it (section 13). */
     private static String displayP3(Color color) {
-        return CssColor.write(GamutMapping.into(ColorSpace.DISPLAY_P3, color));
+        return CssColor.write(GamutMapping.into(Gamut.DISPLAY_P3, color));
     }
 
     private static String percent(TokenValue position) {

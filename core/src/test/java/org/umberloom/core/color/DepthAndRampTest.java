@@ -95,8 +95,8 @@ class DepthAndRampTest {
             assertThat(near.chroma()).as("%s", seed.hex()).isCloseTo(oklch.c2(), within(0.2 * oklch.c2() + 1e-9));
             for (Ramp.Point point : curves) {
                 Color shade = Ramp.atDepth(new Depth(point.depth()), point.chroma(), point.hue());
-                // One 8-bit level moves the chroma of a dark color by up to 0.02.
-                assertThat(shade.to(ColorSpace.OKLCH).c2()).as("depth %s of %s", point.depth(), seed.hex()).isLessThan(point.edge() + 0.02);
+                // Mapping clips up to one just noticeable difference (0.02) beyond, and one 8-bit level moves a dark color.
+                assertThat(shade.to(ColorSpace.OKLCH).c2()).as("depth %s of %s", point.depth(), seed.hex()).isLessThan(point.edge() + 0.03);
             }
         }
     }
@@ -104,10 +104,10 @@ class DepthAndRampTest {
     /** CSS Color 4: the primary red of sRGB is oklch(62.796% 0.25768 29.234), at the very edge; P3 reaches further. */
     @Test
     void theEdgeOfAGamutIsWhereItsPrimariesAre() {
-        assertThat(GamutMapping.mostChroma(ColorSpace.SRGB, 0.62796, 29.234)).isCloseTo(0.25768, within(0.0005));
+        assertThat(GamutMapping.mostChroma(Gamut.SRGB, 0.62796, 29.234)).isCloseTo(0.25768, within(0.0005));
         Color p3Red = Color.of(ColorSpace.DISPLAY_P3, 1, 0, 0).to(ColorSpace.OKLCH);
-        assertThat(GamutMapping.mostChroma(ColorSpace.DISPLAY_P3, p3Red.c1(), p3Red.c3())).isCloseTo(p3Red.c2(), within(0.0005));
-        assertThat(GamutMapping.holds(ColorSpace.DISPLAY_P3, p3Red)).isTrue();
+        assertThat(GamutMapping.mostChroma(Gamut.DISPLAY_P3, p3Red.c1(), p3Red.c3())).isCloseTo(p3Red.c2(), within(0.0005));
+        assertThat(Gamut.DISPLAY_P3.holds(p3Red)).isTrue();
         assertThat(p3Red.inSrgbGamut()).isFalse();
     }
 
