@@ -69,7 +69,7 @@
         <Popover.Root bind:open={adding}>
           <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
+            <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
               <form class="flex flex-col gap-3" onsubmit={add}>
                 <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
                 <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
@@ -82,7 +82,7 @@
         <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
           <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6}>
+            <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
               <PalettePanel {bench} {hue} ontaken={(path) => { chosenPath = path; finding = false; }} />
             </Popover.Content>
           </Popover.Portal>

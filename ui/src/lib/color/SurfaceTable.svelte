@@ -56,7 +56,7 @@
   });
 </script>
 
-<section class="flex w-[27.5rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
+<section class="flex w-[29rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
   <div class="flex items-center border-b border-border px-3 py-1.5">
     <div class="flex gap-1" role="tablist" aria-label="Surface">
     {#each surfaces as s (s.name)}
@@ -121,7 +121,7 @@
             {#each role.cells as cell (cell.scheme)}
               <td class="p-0.5">
                 <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}">
-                  <span class="size-5 shrink-0 border border-line" style:background={cell.hex}></span>
+                  <span class="size-4 shrink-0 border border-line" style:background={cell.hex}></span>
                   <span class="value w-18 truncate">{short(cell.written)}</span>
                   <span class="caption w-6 text-right" title="depth">{cell.depth.toFixed(0)}</span>
                   {#if cell.ratio > 0}
