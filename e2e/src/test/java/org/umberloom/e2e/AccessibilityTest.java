@@ -35,6 +35,26 @@ class AccessibilityTest {
         page.getByText("one in each bay").first().waitFor();
         check(page, "find colors");
         page.keyboard().press("Escape");
+        button(page, "Pick Seed of").click();
+        page.getByText("Copy it as").waitFor();
+        check(page, "the color field");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Shades of lantern")).press("Enter");
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Shade color.lantern.2")).waitFor();
+        check(page, "a shade");
+        button(page, "Back to the seed").click();
+        for (String view : List.of("Readable shades", "Ground", "On the pages")) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(view).setExact(true)).click();
+            if (view.equals("On the pages")) page.getByText("all at least AA").waitFor();
+            if (view.equals("Ground")) button(page, "Pattern").click();
+            check(page, "surface, " + view);
+        }
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Roles").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("muted in light")).click();
+        button(page, "Derive it").click();
+        page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Derivation")).waitFor();
+        check(page, "a derivation");
+        page.keyboard().press("Escape");
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
         check(page, "bench with a trace");

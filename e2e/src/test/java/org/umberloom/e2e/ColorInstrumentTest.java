@@ -3,15 +3,22 @@ package org.umberloom.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
 import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
@@ -19,6 +26,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.umberloom.core.format.KitArchive;
 
 /** The Color tab as an instrument: ramps edited in place, the color field, derivations, surfaces and what they stand on. */
 class ColorInstrumentTest {
@@ -242,12 +250,30 @@ class ColorInstrumentTest {
             page.waitForCondition(() -> hero("backgroundImage").contains("ground/evening-sky.png"));
             assertThat(hero("backgroundImage")).startsWith("linear-gradient(rgba(");
             assertThat(page.getByText(Pattern.compile("^light: scrim of \\d+(\\.\\d)? %"))).isVisible();
+            travelsInTheKit("evening-sky.png");
             page.getByLabel("Scrim in the ground’s color").uncheck();
             assertThat(page.getByText(Pattern.compile("^light: readable on 0 % only"))).isVisible();
             page.waitForCondition(() -> hero("backgroundImage").startsWith("url("));
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("finding"))).click();
             button("Lay the scrim").first().click();
             page.waitForCondition(() -> hero("backgroundImage").startsWith("linear-gradient(rgba("));
+        }
+
+        /** The picture lies in the kit, and a theme made from the kit stands on it again. */
+        private void travelsInTheKit(String picture) throws Exception {
+            String theme = page.url().replaceAll("\\D+$", "").replaceAll("^.*/", "");
+            byte[] kit = page.request().get(loom.address() + "/api/themes/" + theme + "/kit.zip?site=crossings").body();
+            Map<String, byte[]> files = KitArchive.read(kit);
+            assertThat(files).containsKey("ground/" + picture);
+            assertThat(new String(files.get("theme.css"), StandardCharsets.UTF_8)).contains("url(\"ground/" + picture + "\")");
+            String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
+            JsonObject imported = JsonParser.parseString(page.request().post(loom.address() + "/api/kits", RequestOptions.create()
+                    .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file", new FilePayload("a.kit.zip", "application/zip", kit)))).text())
+                    .getAsJsonObject();
+            assertThat(imported.getAsJsonArray("notes")).isEmpty();
+            String again = "/api/themes/" + imported.get("id").getAsString();
+            assertThat(page.request().get(loom.address() + again + "/pictures/" + picture).body()).isEqualTo(files.get("ground/" + picture));
+            assertThat(page.request().get(loom.address() + again).text()).contains("\"source\":\"" + picture + "\"").contains("\"missing\":false");
         }
 
         @Test

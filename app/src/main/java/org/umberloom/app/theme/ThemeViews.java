@@ -16,6 +16,7 @@ import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
 
@@ -154,13 +155,14 @@ public final class ThemeViews {
         }
     }
 
-    /** A theme's plaid: the colors of its warp and of its weft, as hex. */
+    /** A theme's plaid: the colors of its warp and of its weft, as hex. Hues that only tell states say nothing of a brand. */
     public record Weave(List<String> warp, List<String> weft) {
         private static final int MOST_THREADS = 6;
 
         static Weave of(ThemeDocument theme) {
             ColorView color = ColorView.of(Combos.of(theme));
-            List<String> warp = color.hues().stream().map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
+            List<String> warp = color.hues().stream().filter(hue -> !Starter.STATES.contains(hue.name()) || color.hues().size() <= 2)
+                    .map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
             List<String> weft = color.surfaces().stream().flatMap(surface -> surface.roles().stream())
                     .filter(role -> role.role().equals("ground") || role.role().equals("accent"))
                     .map(role -> role.cells().get(0).hex()).limit(MOST_THREADS).toList();
