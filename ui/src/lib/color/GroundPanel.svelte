@@ -131,7 +131,7 @@
           <button class="block h-14 w-full border-2 {ground?.kind === 'picture' && ground.source === picture.name ? 'border-ink' : 'border-line hover:border-ink'}" aria-label="Stand on {picture.name}" aria-pressed={ground?.source === picture.name}
             onclick={() => take({ kind: 'picture', source: picture.name })}><img class="size-full object-cover" src="/api/themes/{bench.id}/pictures/{picture.name}" alt="" /></button>
           <p class="caption flex"><span class="grow truncate" title="{picture.name}, {Math.round(picture.bytes / 1024)} KB">{picture.name}</span>
-            <button class="hover:text-ink" aria-label="Take {picture.name} away from the theme; this cannot be undone" title="Take it away; this cannot be undone" onclick={() => remove(picture.name)}>×</button></p>
+            <button class="grid size-6 shrink-0 place-items-center hover:text-ink" aria-label="Take {picture.name} away from the theme; this cannot be undone" title="Take it away; this cannot be undone" onclick={() => remove(picture.name)}>×</button></p>
         </div>
       {/each}
       <label class="grid h-14 w-24 cursor-pointer place-items-center border border-dashed border-line text-center text-xs hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-accent"
@@ -162,7 +162,7 @@
       <div class="flex flex-wrap items-end gap-2">
         <div><p class="caption">Position</p>
           <div class="grid grid-flow-col grid-rows-3 gap-px border border-line bg-line" role="group" aria-label="Position">
-            {#each POSITIONS as position (position)}<button class="size-4 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
+            {#each POSITIONS as position (position)}<button class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
           </div></div>
         <label class="flex flex-col gap-0.5"><span class="caption">Size</span><select class="field" value={ground.size} onchange={(e) => set({ size: e.currentTarget.value })}>
           {#if !SIZES.includes(ground.size)}<option>{ground.size}</option>{/if}{#each SIZES as s (s)}<option>{s}</option>{/each}</select></label>

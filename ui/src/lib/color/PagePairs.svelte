@@ -69,10 +69,10 @@
               {@const cell = pair.cells[column[0] ?? 0]}
               <td class="p-px">
                 {#if cell}
-                  <button class="grid h-5.5 w-6.5 place-items-center text-[0.6875rem] leading-none font-semibold {cell.level === 'fails' ? 'outline-2 -outline-offset-2 outline-must' : ''}" style:background={cell.ground} style:color={cell.front}
+                  <button class="grid h-6 w-6.5 place-items-center text-[0.625rem] leading-none font-semibold {cell.level === 'fails' ? 'outline-2 -outline-offset-2 outline-must' : ''}" style:background={cell.ground} style:color={cell.front}
                     aria-label="{role(pair.foreground)} on {role(pair.ground)} in {named(column)}: {cell.ratio} to 1, {kind(pair, cell)}, {level(cell)}"
                     onpointerenter={() => (pointed = `${cell.ratio} to 1, ${kind(pair, cell)}: ${level(cell)}.`)} onpointerleave={() => (pointed = '')} onclick={() => open(pair, column)}>
-                    {pair.kind === 'shape' ? '■' : cell.level === 'aaa' ? 'AA+' : cell.level === 'aa' ? 'AA' : '✕'}</button>
+                    {pair.kind === 'shape' ? '■' : cell.level === 'aaa' ? 'AAA' : cell.level === 'aa' ? 'AA' : '✕'}</button>
                 {/if}
               </td>
             {/each}
@@ -80,6 +80,6 @@
         {/each}
       </tbody>
     </table>
-    <p class="caption">AA+ reaches AAA. ■ is a shape that must be seen. Picking one shows why its color is what it is.</p>
+    <p class="caption">AAA is the strictest level. ■ is a shape that must be seen. Picking one shows why its color is what it is.</p>
   {/if}
 </div>

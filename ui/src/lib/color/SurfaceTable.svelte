@@ -130,7 +130,7 @@
                 </ShadePicker>
                 {#if !cell.passes}
                   {@const mend = mending(role.path, cell.scheme)}
-                  {#if mend}<button class="button h-5 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit({ op: 'exact', text: mend.edit })}>{mend.label}</button>{/if}
+                  {#if mend}<button class="button h-6 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit({ op: 'exact', text: mend.edit })}>{mend.label}</button>{/if}
                 {/if}
               </td>
             {/each}

@@ -123,15 +123,16 @@
             {#if Dropper}<button class="button self-start" onclick={drop}><Pipette size={14} aria-hidden="true" /> From the screen</button>{/if}
             {#if recent.colors.length}
               <section aria-label="Chosen lately"><p class="caption mb-1">Chosen lately</p>
-                <div class="flex flex-wrap gap-1">{#each recent.colors as text (text)}<button class="size-5 border border-line hover:border-ink" style:background={text} aria-label={text} title={text} onpointerenter={() => onprobe?.(text)} onpointerleave={() => onrevert?.()} onclick={() => take(text)}></button>{/each}</div></section>
+                <div class="flex flex-wrap gap-1">{#each recent.colors as text (text)}<button class="size-6 border border-line hover:border-ink" style:background={text} aria-label={text} title={text} onpointerenter={() => onprobe?.(text)} onpointerleave={() => onrevert?.()} onclick={() => take(text)}></button>{/each}</div></section>
             {/if}
             {#if offered.length}
               <section aria-label="Colors of the theme"><p class="caption mb-1">Colors of the theme</p>
-                <div class="flex flex-wrap gap-0.5">{#each offered as o (o.path)}{@const text = references ? `{${o.path}}` : o.hex}<button class="size-4 border border-transparent hover:border-ink" style:background={o.hex} aria-label={o.path} title={o.path} onpointerenter={() => onprobe?.(text)} onpointerleave={() => onrevert?.()} onclick={() => take(text)}></button>{/each}</div></section>
+                <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+                <div class="flex max-h-36 flex-wrap overflow-y-auto" tabindex="0" role="group" aria-label="Seeds and shades">{#each offered as o (o.path)}{@const text = references ? `{${o.path}}` : o.hex}<button class="size-6 border border-transparent hover:border-ink" style:background={o.hex} aria-label={o.path} title={o.path} onpointerenter={() => onprobe?.(text)} onpointerleave={() => onrevert?.()} onclick={() => take(text)}></button>{/each}</div></section>
             {/if}
             <section aria-label="Copy it as"><p class="caption mb-1">Copy it as</p>
               {#each forms.forms as form (form.name)}
-                <button class="group flex w-full items-center gap-2 px-1 text-left hover:bg-hover" aria-label="Copy as {form.name}: {form.text}" onclick={() => copy(form)}>
+                <button class="group flex h-6 w-full items-center gap-2 px-1 text-left hover:bg-hover" aria-label="Copy as {form.name}: {form.text}" onclick={() => copy(form)}>
                   <span class="value min-w-0 grow truncate">{form.text}</span>
                   {#if copied === form.name}<span class="caption" role="status">copied</span>{:else}<Copy size={12} class="text-muted" aria-hidden="true" />{/if}
                 </button>
