@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.app.theme.Combos;
-import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
@@ -20,7 +19,6 @@ import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
-import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -157,11 +155,11 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     private static List<SurfaceView> surfaces(Combos combos) {
         Map<String, Map<String, List<CellView>>> cells = new LinkedHashMap<>();
         combos.byScheme().forEach((scheme, resolution) -> {
-            Map<String, Pair.Measured> weakest = weakestPairs(resolution);
+            Map<String, Pair.Measured> weakest = weakestPairs(combos.pairs(resolution));
             for (Resolved token : resolution.tokens().values()) {
+                if (!(token.value() instanceof ColorValue value) || !token.path().dotted().startsWith(Surfaces.GROUP + ".")) continue;
                 List<String> segments = token.path().segments();
-                if (segments.size() != 3 || !segments.get(0).equals(Surfaces.GROUP)) continue;
-                if (!(token.value() instanceof ColorValue value)) continue;
+                if (segments.size() != 3) continue;
                 cells.computeIfAbsent(segments.get(1), key -> new LinkedHashMap<>())
                         .computeIfAbsent(segments.get(2), key -> new ArrayList<>())
                         .add(cell(combos, scheme, token, value.color(), weakest.get(token.path().dotted())));
@@ -198,9 +196,9 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
                 placed.missing(), veils));
     }
 
-    private static Map<String, Pair.Measured> weakestPairs(Resolution resolution) {
+    private static Map<String, Pair.Measured> weakestPairs(List<Pair.Measured> pairs) {
         Map<String, Pair.Measured> weakest = new LinkedHashMap<>();
-        for (Pair.Measured pair : Contrasts.measure(resolution))
+        for (Pair.Measured pair : pairs)
             weakest.merge(Surfaces.path(pair.pair().surface(), pair.pair().role()), pair, (one, other) ->
                     one.ratio() / one.pair().needed() <= other.ratio() / other.pair().needed() ? one : other);
         return weakest;

@@ -1,10 +1,13 @@
 package org.umberloom.app.theme;
 
 import java.util.Collection;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.Pair;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
@@ -20,10 +23,12 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param working  the one that the instruments show
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
+ * @param pairs    the declared pairs of each of them, measured once, by the very resolution
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
-                     Map<String, Resolution> live, Map<Combination, Map<String, Grounds.Placed>> grounds, Pictures pictures) {
+                     Map<String, Resolution> live, Map<Resolution, List<Pair.Measured>> pairs,
+                     Map<Combination, Map<String, Grounds.Placed>> grounds, Pictures pictures) {
     private static final int MOST_LIVE = 8;
 
     /** Everything at its default, each scheme in a bay. */
@@ -52,7 +57,14 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
         if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        return new Combos(theme, working, byScheme, live, grounds, pictures);
+        Map<Resolution, List<Pair.Measured>> pairs = new IdentityHashMap<>();
+        for (Resolution resolution : known.values()) pairs.put(resolution, Contrasts.measure(resolution));
+        return new Combos(theme, working, byScheme, live, pairs, grounds, pictures);
+    }
+
+    /** The declared pairs of one of the combinations. */
+    public List<Pair.Measured> pairs(Resolution resolution) {
+        return pairs.get(resolution);
     }
 
     /** The grounds of the surfaces in one of the combinations, by surface. */

@@ -79,7 +79,7 @@ public final class ThemeViews {
 
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
-        all.addAll(Contrasts.findings(resolution));
+        all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
         if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.pictures()));
     }
 

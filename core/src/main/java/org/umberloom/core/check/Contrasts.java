@@ -71,9 +71,14 @@ public final class Contrasts {
 
     /** One finding for each pair that fails. */
     public static List<Finding> findings(Resolution resolution) {
+        return findings(resolution, measure(resolution));
+    }
+
+    /** The same for pairs that are measured already. */
+    public static List<Finding> findings(Resolution resolution, List<Pair.Measured> measured) {
         String where = resolution.combination().contexts().isEmpty() ? ""
                 : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
-        return measure(resolution).stream().filter(pair -> !pair.passes()).map(pair -> new Finding(
+        return measured.stream().filter(pair -> !pair.passes()).map(pair -> new Finding(
                 "contrast", Finding.Weight.MUST,
                 Surfaces.path(pair.pair().surface(), pair.pair().role()),
                 String.format(Locale.ROOT, "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
