@@ -960,6 +960,7 @@ export interface components {
             typeScale?: components["schemas"]["TypeScaleRequest"];
             spaceScale?: components["schemas"]["SpaceScaleRequest"];
             ground?: components["schemas"]["GroundRequest"];
+            lean?: boolean;
         };
         GroundRequest: {
             kind?: string;

@@ -4,7 +4,7 @@ import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
 
-export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays'>;
+export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
 export type Instruments = Schemas['Instruments'];
 export type RoleKind = 'color' | 'type' | 'space' | 'width';
 export type Tab = 'color' | 'type' | 'space' | 'widths' | 'sets' | 'tokens' | 'history';
@@ -18,7 +18,7 @@ export type Clash = { edit: EditRequest; message: string; path: string; yours: s
 
 /** While a pointer moves, the tray follows the pages so many times a second at the most. */
 const TRAY_MS = 120;
-/** The table of surfaces and the findings, the largest parts, follow when the pointer has rested for so long. */
+/** The table of surfaces and the findings, the largest parts, are asked for when the pointer has rested for so long. */
 const REST_MS = 160;
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
@@ -186,13 +186,8 @@ export class Bench {
       const turn = this.#turn;
       this.#waiting = null;
       try {
-        const probe = await ask(() =>
-          api.POST('/api/themes/{id}/probe', {
-            params: { path: { id: this.id } },
-            body: { ...edit, ...this.#looking(), base: this.saved!.revision }
-          })
-        );
-        if (turn === this.#turn) this.#lay(probe);
+        const probe = await this.#ask(edit, true);
+        if (turn === this.#turn) this.#lay(probe, edit);
       } catch {
         // A value on the way to a valid one; the commit will say what is wrong.
       }
@@ -201,40 +196,61 @@ export class Bench {
     if (this.state === 'probing' && !this.#waiting) this.state = this.#dirty ? 'probing' : 'saved';
   }
 
+  #ask(edit: EditRequest, lean: boolean) {
+    return ask(() =>
+      api.POST('/api/themes/{id}/probe', {
+        params: { path: { id: this.id } },
+        body: { ...edit, ...this.#looking(), base: this.saved!.revision, lean }
+      })
+    );
+  }
+
+  /** After the pointer has rested: everything that the edit it rests on would change. */
+  async #settle(edit: EditRequest) {
+    const turn = this.#turn;
+    const probe = await this.#ask(edit, false).catch(() => null);
+    if (!probe || turn !== this.#turn || this.#waiting || !this.saved) return;
+    clearTimeout(this.#tray);
+    this.#tray = undefined;
+    const surfaces = this.saved.instruments.color.surfaces.map((s) => probe.surfaces.find((other) => other.name === s.name) ?? s);
+    this.shown = this.#laid(probe, surfaces, probe.findings);
+  }
+
+  /** The stored instruments with a probe's changes laid over. */
+  #laid(probe: Schemas['Probe'], surfaces: Schemas['SurfaceView'][], findings: Schemas['FindingView'][]): Instruments {
+    const saved = this.saved!.instruments;
+    const hues = saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue);
+    return {
+      live: this.#over(saved.live, probe.live),
+      color: { hues, surfaces },
+      type: probe.type[0] ?? saved.type,
+      space: probe.space[0] ?? saved.space,
+      findings
+    };
+  }
+
   #dirty = false;
   #next: Instruments | null = null;
   #tray: ReturnType<typeof setTimeout> | undefined;
   #rest: ReturnType<typeof setTimeout> | undefined;
 
-  #lay(probe: Schemas['Probe']) {
-    const saved = this.saved!.instruments;
+  #lay(probe: Schemas['Probe'], edit: EditRequest) {
     this.#dirty = true;
     this.tried = probe.result;
-    const live = this.#over(saved.live, probe.live);
+    const next = this.#laid(probe, this.shown!.color.surfaces, this.shown!.findings);
     // Pages first: they are what the eye is on. The tray follows a moment later.
     for (const page of this.#pages.keys()) {
       page.hold(true);
-      page.setAll(live);
+      page.setAll(next.live);
     }
     performance.mark('pages-changed');
-    this.#next = {
-      live,
-      color: {
-        hues: saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue),
-        surfaces: saved.color.surfaces.map((s) => probe.surfaces.find((other) => other.name === s.name) ?? s)
-      },
-      type: probe.type[0] ?? saved.type,
-      space: probe.space[0] ?? saved.space,
-      findings: probe.findings
-    };
+    this.#next = next;
     this.#tray ??= setTimeout(() => {
       this.#tray = undefined;
-      if (this.#next && this.shown) this.shown = { ...this.#next, color: { ...this.#next.color, surfaces: this.shown.color.surfaces }, findings: this.shown.findings };
+      if (this.#next) this.shown = this.#next;
     }, TRAY_MS);
     clearTimeout(this.#rest);
-    this.#rest = setTimeout(() => {
-      if (this.#next) this.shown = this.#next;
-    }, REST_MS);
+    this.#rest = setTimeout(() => void this.#settle(edit), REST_MS);
   }
 
   /** A probe's changes laid over what is stored. */
@@ -255,12 +271,7 @@ export class Bench {
     for (const [page, bay] of this.#pages) {
       const choice = edits[this.bays.indexOf(bay)];
       if (!choice || !this.saved) continue;
-      const probe = await ask(() =>
-        api.POST('/api/themes/{id}/probe', {
-          params: { path: { id: this.id } },
-          body: { ...this.#aimed(choice.edit), ...this.#looking(), base: this.saved!.revision }
-        })
-      );
+      const probe = await this.#ask(this.#aimed(choice.edit), true);
       if (turn !== this.#turn) return;
       this.#dirty = true;
       this.state = 'probing';

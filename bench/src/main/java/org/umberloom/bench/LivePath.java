@@ -74,7 +74,7 @@ final class LivePath {
                         const start = performance.now();
                         const response = await fetch(`/api/themes/${id}/probe`, { method: 'POST',
                           headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-                          body: JSON.stringify({ base: 0, op: 'value', place: 'set:base', path: 'color.brand.seed',
+                          body: JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
                             text: `oklch(0.5 0.1 ${i % 360})` }) });
                         await response.text();
                         times.push([performance.now() - start + 0.0001,

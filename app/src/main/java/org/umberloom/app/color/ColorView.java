@@ -96,6 +96,15 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
 
     /** The same for a theme that was edited; hues whose group is still the same are taken over as they are. */
     public static ColorView of(Combos combos, ThemeDocument before, ColorView known) {
+        return new ColorView(hues(combos, before, known), surfaces(combos));
+    }
+
+    /** The same with the surfaces as they were known. */
+    public static ColorView lean(Combos combos, ThemeDocument before, ColorView known) {
+        return new ColorView(hues(combos, before, known), known.surfaces);
+    }
+
+    private static List<HueView> hues(Combos combos, ThemeDocument before, ColorView known) {
         Map<Group, HueView> unchanged = new IdentityHashMap<>();
         Map<String, HueView> byPlace = new LinkedHashMap<>();
         known.hues.forEach(hue -> byPlace.put(hue.place + " " + hue.path, hue));
@@ -104,7 +113,7 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
                 HueView hue = byPlace.get(place + " " + path);
                 if (hue != null) unchanged.put(group, hue);
             });
-        return new ColorView(hues(combos.theme(), combos.applying(), unchanged), surfaces(combos));
+        return hues(combos.theme(), combos.applying(), unchanged);
     }
 
     /** A context of the working combination that grows a hue itself shows in place of the set's. */

@@ -1,6 +1,7 @@
 package org.umberloom.app.theme;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,7 +24,7 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param working  the one that the instruments show
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
- * @param pairs    the declared pairs of each of them, measured once, by the very resolution
+ * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
@@ -57,14 +58,12 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
         if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        Map<Resolution, List<Pair.Measured>> pairs = new IdentityHashMap<>();
-        for (Resolution resolution : known.values()) pairs.put(resolution, Contrasts.measure(resolution));
-        return new Combos(theme, working, byScheme, live, pairs, grounds, pictures);
+        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()), grounds, pictures);
     }
 
     /** The declared pairs of one of the combinations. */
     public List<Pair.Measured> pairs(Resolution resolution) {
-        return pairs.get(resolution);
+        return pairs.computeIfAbsent(resolution, Contrasts::measure);
     }
 
     /** The grounds of the surfaces in one of the combinations, by surface. */

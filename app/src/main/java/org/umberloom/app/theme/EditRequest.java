@@ -22,11 +22,12 @@ import org.umberloom.core.token.TokenPath;
  * @param bays  the combinations that the bays show
  * @param place where it is written, such as {@code set:base}
  * @param path  the token or group
+ * @param lean  of a probe: whether surfaces and findings are left out, as they are while a pointer moves
  */
 record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotBlank String op, String place, String path,
                    String member, String text, String to, String type, Boolean deprecated, List<String> order,
                    List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale,
-                   GroundRequest ground) {
+                   GroundRequest ground, Boolean lean) {
 
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none

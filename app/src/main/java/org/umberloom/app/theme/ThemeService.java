@@ -101,8 +101,10 @@ public class ThemeService {
         Computed base = computed(draft, looking);
         ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
         Combos combos = Combos.of(probed, looking.working(), looking.combinations(), pictures.of(id), graphs.probing(draft, probed));
-        return ThemeViews.Probe.between(base.instruments, ThemeViews.Instruments.of(combos, base.combos, base.instruments),
-                result(combos, request));
+        ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())
+                ? ThemeViews.Instruments.lean(combos, base.combos, base.instruments)
+                : ThemeViews.Instruments.of(combos, base.combos, base.instruments);
+        return ThemeViews.Probe.between(base.instruments, probedInstruments, result(combos, request));
     }
 
     /** What the token that an edit names comes to: in the scheme whose context it is written into, if it is one. */

@@ -61,6 +61,13 @@ public final class ThemeViews {
                     onlyColors ? known.space : SpaceView.of(combos), findings(combos));
         }
 
+        /** What follows a pointer: pages, hues, type and space; surfaces and findings stay as they were known. */
+        static Instruments lean(Combos combos, Combos before, Instruments known) {
+            boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
+            return new Instruments(live(combos), ColorView.lean(combos, before.theme(), known.color),
+                    onlyColors ? known.type : TypeView.of(combos), onlyColors ? known.space : SpaceView.of(combos), known.findings);
+        }
+
         private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
             combos.live().forEach((key, resolution) -> live.put(key, CustomProperties.live(resolution, combos.grounds(resolution)).blocks()));
