@@ -26,32 +26,14 @@ export class LivePage {
     this.#overlay = new Sheet();
     this.#light = new Sheet();
     this.#still = new Sheet();
+    this.#still.replaceSync('*, ::before, ::after { transition: none !important; }');
     this.#still.disabled = true;
     document.adoptedStyleSheets = [this.#overlay, this.#light, this.#still];
   }
 
-  /** @param still whether transitions rest, and what is out of sight too, as they do while a pointer changes values */
+  /** @param still whether transitions rest, as they do while a pointer changes values */
   hold(still: boolean) {
-    if (this.#still.disabled !== still) return;
-    if (still) this.#still.replaceSync('*, ::before, ::after { transition: none !important; }' + this.#outOfSight());
-    this.#still.disabled = !still;
-  }
-
-  /** Parts of the page beyond the bay's edges keep their room and are styled again only when they come into sight. */
-  #outOfSight(): string {
-    const rules: string[] = [];
-    const height = this.document.documentElement.clientHeight;
-    for (const parent of ['body', 'body > main']) {
-      const children = this.document.querySelector(parent)?.children ?? [];
-      Array.from(children).forEach((child, i) => {
-        const box = child.getBoundingClientRect();
-        if (child.localName === 'main' || (box.bottom > 0 && box.top < height)) return;
-        const style = getComputedStyle(child);
-        const inner = box.height - [style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth].reduce((sum, px) => sum + parseFloat(px), 0);
-        rules.push(`${parent} > :nth-child(${i + 1}) { content-visibility: auto; contain-intrinsic-height: auto ${inner}px; }`);
-      });
-    }
-    return rules.join(' ');
+    if (this.#still.disabled === still) this.#still.disabled = !still;
   }
 
   setAll(live: Record<string, Blocks>) {
