@@ -77,7 +77,13 @@
   {:else if own && WORDS[row.type]}
     {@const words = split(row.written, ' ')}
     {#each WORDS[row.type] ?? [] as name, i (name)}
-      <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => commit(edit(words.map((word, j) => (j === i ? bracketed(text) : word)).join(' ')))} />
+      {@const changed = (text: string) => edit(words.map((word, j) => (j === i ? bracketed(text) : word)).join(' '))}
+      {#if name === 'Color'}
+        <ColorField label={name} value={words[i] ?? ''} hex={split(row.css, ' ')[i] ?? 'transparent'} width="w-full" offered={offered(bench)} references
+          onprobe={(text) => bench.probe(changed(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(changed(text))} />
+      {:else}
+        <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => commit(changed(text))} />
+      {/if}
     {/each}
   {:else if own && row.type === 'strokeStyle'}
     <label class="flex flex-col gap-0.5"><span class="caption">How the line is drawn</span>
