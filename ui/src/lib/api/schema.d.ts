@@ -1157,8 +1157,6 @@ export interface components {
         PairsView: {
             combos: string[];
             pairs: components["schemas"]["PairView"][];
-            /** Format: int32 */
-            failing: number;
         };
         FileView: {
             name: string;

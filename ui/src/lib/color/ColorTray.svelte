@@ -8,6 +8,7 @@
   import ColorField from './field/ColorField.svelte';
   import { offered } from './offered';
   import PalettePanel from './PalettePanel.svelte';
+  import { reshaped } from './ramp';
   import RampCurves from './RampCurves.svelte';
   import RampStrip from './RampStrip.svelte';
   import SeedPanel from './SeedPanel.svelte';
@@ -44,12 +45,6 @@
     chosenShade = name;
     if (bench.pick) bench.unpick();
   }
-
-  const stops = (h: Schemas['HueView'], list: number[]) =>
-    bench.commit({
-      op: 'ramp', place: h.place, path: h.path,
-      ramp: { stops: list, hueLight: h.hueLight, hueDark: h.hueDark, chromaLight: h.chromaLight, chromaDark: h.chromaDark, tintFrom: h.tintFrom, tintChroma: h.tintChroma }
-    });
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
@@ -100,7 +95,7 @@
           <span class="min-w-0 grow truncate">{h.name}</span>
           <span class="caption" title="depth of the seed">{h.seed.depth.toFixed(0)}</span>
         </button>
-        <RampStrip hue={h} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(list) => stops(h, list)} />
+        <RampStrip hue={h} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(stops) => bench.commit(reshaped(h, { stops }))} />
         {#if h === hue && curves}
           <div class="caption flex flex-col items-end pr-1 text-right" aria-hidden="true">
             <span class="mt-1 flex items-center gap-1">chroma <span class="h-0.5 w-4 bg-ink"></span></span>

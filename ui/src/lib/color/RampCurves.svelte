@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { reshaped } from './ramp';
 
   /**
    * How a ramp leaves its seed, on the depth ruler: chroma under the edge of what sRGB holds, the lightness that was
@@ -8,8 +9,7 @@
    */
   let { bench, hue }: { bench: Bench; hue: Schemas['HueView'] } = $props();
 
-  type Shape = { hueLight: number; hueDark: number; chromaLight: number; chromaDark: number };
-  type End = keyof Shape;
+  type End = 'hueLight' | 'hueDark' | 'chromaLight' | 'chromaDark';
 
   const WHOLE = 120;
   const CHROMA = 76;
@@ -18,7 +18,6 @@
 
   let held = $state<{ end: End; from: number; y: number; value: number } | null>(null);
 
-  const shape = $derived<Shape>({ hueLight: hue.hueLight, hueDark: hue.hueDark, chromaLight: hue.chromaLight, chromaDark: hue.chromaDark });
   const start = $derived(hue.tintFrom ? hue.tintChroma : hue.seed.chroma);
   /** Room for the edge, and for what is asked for beyond it. */
   const most = $derived(Math.max(0.06, ...hue.curves.map((p) => Math.max(p.edge, p.chroma))) * 1.08);
@@ -41,16 +40,11 @@
     { end: 'hueDark', name: 'Hue drift at the dark end', left: false, hue: true }
   ];
 
-  const edit = (end: End, value: number) => ({
-    op: 'ramp',
-    place: hue.place,
-    path: hue.path,
-    ramp: { stops: hue.stops, ...shape, [end]: value, tintFrom: hue.tintFrom, tintChroma: hue.tintChroma }
-  });
+  const edit = (end: End, value: number) => reshaped(hue, { [end]: value });
   const fit = (end: End, value: number) =>
     end.startsWith('hue') ? Math.round(Math.max(-180, Math.min(180, value))) : Math.round(Math.max(0, Math.min(2, value)) * 100) / 100;
   const words = (end: End, value: number) => (end.startsWith('hue') ? `${value > 0 ? '+' : ''}${Math.round(value)}°` : `${Math.round(value * 100)} %`);
-  const value = (end: End) => (held?.end === end ? held.value : shape[end]);
+  const value = (end: End) => (held?.end === end ? held.value : hue[end]);
   const top = (end: End) => (end.startsWith('hue') ? hueY(value(end)) : Math.max(0, Math.min(CHROMA, chromaY(start * value(end)))));
 
   function drag(event: PointerEvent) {
@@ -72,7 +66,7 @@
     const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
-    void bench.commit(edit(end, fit(end, shape[end] + by * (end.startsWith('hue') ? 1 : 0.05) * (event.shiftKey ? 10 : 1))));
+    void bench.commit(edit(end, fit(end, hue[end] + by * (end.startsWith('hue') ? 1 : 0.05) * (event.shiftKey ? 10 : 1))));
   }
 </script>
 
@@ -89,7 +83,7 @@
     aria-valuetext={words(end.end, value(end.end))}
     onpointerdown={(e) => {
       e.currentTarget.setPointerCapture(e.pointerId);
-      held = { end: end.end, from: shape[end.end], y: e.clientY, value: shape[end.end] };
+      held = { end: end.end, from: hue[end.end], y: e.clientY, value: hue[end.end] };
     }}
     onpointermove={drag}
     onpointerup={release}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import { inkOn } from './depth';
+  import { halfway, stopOf } from './ramp';
 
   /**
    * A hue's shades, each in its place on the depth ruler, with the seed marked where it lies. The strip is one control:
@@ -54,10 +55,8 @@
   function key(event: KeyboardEvent) {
     if (event.key === 'Enter') onchoose(current?.name ?? '');
     if (chosen && current && (event.key === 'Insert' || event.key === 'Delete')) {
-      const stop = Number(current.name.replace('-', '.'));
-      const next = hue.stops.find((s) => s > stop) ?? WHOLE;
-      if (event.key === 'Delete') onstops(hue.stops.filter((s) => s !== stop));
-      else onstops([...hue.stops, Math.round((stop + next) / 2)].sort((a, b) => a - b));
+      const stop = stopOf(current.name);
+      onstops(event.key === 'Delete' ? hue.stops.filter((s) => s !== stop) : [...hue.stops, halfway(hue, stop)]);
     }
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;

@@ -5,6 +5,7 @@
   import CarriedBy from './CarriedBy.svelte';
   import ColorField from './field/ColorField.svelte';
   import { offered } from './offered';
+  import { reshaped } from './ramp';
 
   /** A hue's seed, by text and in OKLCH, what it can be text on, and the other hue that its shades may lean toward. */
   let { bench, hue }: { bench: Bench; hue: Schemas['HueView'] } = $props();
@@ -19,15 +20,7 @@
   const chroma = $derived(`linear-gradient(to right in oklab, ${oklch(seed.lightness, 0, seed.hue)}, ${oklch(seed.lightness, 0.33, seed.hue)})`);
   const hues = $derived(`linear-gradient(to right, ${Array.from({ length: 13 }, (_, i) => oklch(seed.lightness, Math.max(seed.chroma, 0.05), i * 30)).join(', ')})`);
 
-  const tint = (from: string, chroma: number) => ({
-    op: 'ramp',
-    place: hue.place,
-    path: hue.path,
-    ramp: {
-      stops: hue.stops, hueLight: hue.hueLight, hueDark: hue.hueDark, chromaLight: hue.chromaLight, chromaDark: hue.chromaDark,
-      tintFrom: from, tintChroma: chroma
-    }
-  });
+  const tint = (tintFrom: string, tintChroma: number) => reshaped(hue, { tintFrom, tintChroma });
   /** A hint that reads as neutral. */
   const HINT = 0.012;
 

@@ -6,6 +6,7 @@
   import CarriedBy from './CarriedBy.svelte';
   import ColorField from './field/ColorField.svelte';
   import { offered } from './offered';
+  import { halfway, reshaped, stopOf } from './ramp';
 
   /** One shade of a ramp: what it can carry, whether it follows the ramp, and its stop. */
   let {
@@ -15,23 +16,13 @@
     onchoose
   }: { bench: Bench; hue: Schemas['HueView']; shade: Schemas['ShadeView']; onchoose: (name: string) => void } = $props();
 
-  const stop = $derived(Number(shade.name.replace('-', '.')));
+  const stop = $derived(stopOf(shade.name));
   const grown = $derived(hue.stops.includes(stop));
-  const neighbor = $derived(hue.stops.find((s) => s > stop) ?? 120);
+  const between = $derived(halfway(hue, stop));
   const users = $derived(
     (bench.shown?.color.surfaces ?? []).reduce((sum, s) => sum + s.roles.filter((r) => r.cells.some((c) => c.written.includes(`{${shade.path}}`))).length, 0)
   );
 
-  const stops = (list: number[]) => ({
-    op: 'ramp',
-    place: hue.place,
-    path: hue.path,
-    ramp: {
-      stops: [...new Set(list)].sort((a, b) => a - b),
-      hueLight: hue.hueLight, hueDark: hue.hueDark, chromaLight: hue.chromaLight, chromaDark: hue.chromaDark,
-      tintFrom: hue.tintFrom, tintChroma: hue.tintChroma
-    }
-  });
   const edit = (text: string) => ({ op: 'value', place: hue.place, path: shade.path, text });
 
   async function take(text: string) {
@@ -40,11 +31,11 @@
 
   async function add(at: number) {
     const name = String(at).replace('.', '-');
-    if (await bench.commit(stops([...hue.stops, at]))) onchoose(name);
+    if (await bench.commit(reshaped(hue, { stops: [...hue.stops, at] }))) onchoose(name);
   }
 
   async function remove() {
-    if (await bench.commit(stops(hue.stops.filter((s) => s !== stop)))) onchoose('');
+    if (await bench.commit(reshaped(hue, { stops: hue.stops.filter((s) => s !== stop) }))) onchoose('');
   }
 </script>
 
@@ -65,8 +56,8 @@
     {:else if grown}<button class="button" onclick={() => bench.commit({ op: 'detach', place: hue.place, path: shade.path })}>Detach</button>{/if}
     {#if grown && hue.stops.length > 1}<button class="button" title={users ? `${users} roles refer to it and would point nowhere` : 'No role refers to it'} onclick={remove}>Remove the stop{users ? `; ${users} ${users === 1 ? 'role uses' : 'roles use'} it` : ''}</button>{/if}
   </div>
-  {#if grown && neighbor - stop >= 1}
-    <div class="flex items-center gap-2"><NumberField label="New stop at depth" value={Math.round((stop + neighbor) / 2)} min={0} max={120} step={1} places={1} size="w-16" oncommit={add} />
-      <button class="button" onclick={() => add(Math.round((stop + neighbor) / 2))}>Add</button></div>
+  {#if grown && between > stop && !hue.stops.includes(between)}
+    <div class="flex items-center gap-2"><NumberField label="New stop at depth" value={between} min={0} max={120} step={1} places={1} size="w-16" oncommit={add} />
+      <button class="button" onclick={() => add(between)}>Add</button></div>
   {/if}
 </section>

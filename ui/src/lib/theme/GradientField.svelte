@@ -1,23 +1,9 @@
 <script lang="ts">
   import ColorField from '$lib/color/field/ColorField.svelte';
-  import { split } from './valueText';
+  import { split, type WrittenField } from './valueText';
 
   /** A gradient drawn, with stops that are dragged along it or moved with the arrow keys. */
-  let {
-    written,
-    css,
-    offered,
-    onprobe,
-    onrevert,
-    oncommit
-  }: {
-    written: string;
-    css: string;
-    offered: { path: string; hex: string }[];
-    onprobe: (text: string) => void;
-    onrevert: () => void;
-    oncommit: (text: string) => Promise<string>;
-  } = $props();
+  let { written, css, offered, onprobe, onrevert, oncommit }: WrittenField = $props();
 
   let bar: HTMLElement | undefined = $state();
   let held = $state<string | null>(null);

@@ -1,24 +1,10 @@
 <script lang="ts">
   import NumberField from '$lib/ui/NumberField.svelte';
   import ColorField from '$lib/color/field/ColorField.svelte';
-  import { split } from './valueText';
+  import { split, type WrittenField } from './valueText';
 
   /** Shadows drawn as they fall, with each of their lengths beside. */
-  let {
-    written,
-    css,
-    offered,
-    onprobe,
-    onrevert,
-    oncommit
-  }: {
-    written: string;
-    css: string;
-    offered: { path: string; hex: string }[];
-    onprobe: (text: string) => void;
-    onrevert: () => void;
-    oncommit: (text: string) => Promise<string>;
-  } = $props();
+  let { written, css, offered, onprobe, onrevert, oncommit }: WrittenField = $props();
 
   const NAMES = ['across', 'down', 'blur', 'spread'];
 

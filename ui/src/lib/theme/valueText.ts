@@ -26,3 +26,15 @@ export function isOwn(written: string): boolean {
 export function isDerived(written: string): boolean {
   return /^[a-z-]+\(.*\{/.test(written);
 }
+
+/** What a field needs that edits a value of several parts, colors among them. */
+export interface WrittenField {
+  written: string;
+  /** What it comes to, as CSS. */
+  css: string;
+  /** Colors of the theme. */
+  offered: { path: string; hex: string }[];
+  onprobe: (text: string) => void;
+  onrevert: () => void;
+  oncommit: (text: string) => Promise<string>;
+}

@@ -24,7 +24,6 @@
     offered = [],
     references = false,
     swatch = 'size-7',
-    rest,
     onprobe,
     onrevert,
     oncommit
@@ -41,7 +40,6 @@
     /** Whether a color of the theme is taken as a reference to its token. */
     references?: boolean;
     swatch?: string;
-    rest?: string;
     onprobe?: (text: string) => void;
     /** After something was tried that is not taken. */
     onrevert?: () => void;
@@ -142,5 +140,5 @@
       </Popover.Content>
     </Popover.Portal>
   </Popover.Root>
-  <TextValue {label} {value} {hideLabel} {width} {rest} oncommit={take} />
+  <TextValue {label} {value} {hideLabel} {width} oncommit={take} />
 </div>

@@ -40,6 +40,16 @@ final class Browsers {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
     }
 
+    /** Makes a theme of a starter with a seed, in the library, and waits until its pages are shown. */
+    static void newTheme(Page page, String name, String starter) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New theme").setExact(true)).click();
+        page.getByLabel("Name").fill(name);
+        page.getByText(starter).click();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Create theme").setExact(true)).click();
+        page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+    }
+
     /** Opens a theme from the library and waits until its pages are shown. */
     static void openBench(Page page, String theme) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true)).first().click();

@@ -36,11 +36,7 @@ class ColorInstrumentTest {
     @BeforeEach
     void newTheme() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        button("New theme").click();
-        page.getByLabel("Name").fill("Instrument");
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
-        button("Create theme").click();
-        bay(0).locator("h1").waitFor();
+        Browsers.newTheme(page, "Instrument", "Plain weave");
     }
 
     @AfterEach

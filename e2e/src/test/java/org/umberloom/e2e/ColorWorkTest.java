@@ -26,12 +26,7 @@ class ColorWorkTest {
     @BeforeEach
     void newTheme() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        button("New theme").click();
-        page.getByLabel("Name").fill("Dyed");
-        page.getByText("Herringbone").click();
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
-        button("Create theme").click();
-        bay(0).locator("h1").waitFor();
+        Browsers.newTheme(page, "Dyed", "Herringbone");
     }
 
     @AfterEach

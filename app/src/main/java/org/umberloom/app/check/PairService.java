@@ -49,7 +49,7 @@ class PairService {
                     List<String> pages, String words, List<PairCell> cells) {
     }
 
-    record PairsView(List<String> combos, List<PairView> pairs, int failing) {
+    record PairsView(List<String> combos, List<PairView> pairs) {
     }
 
     private final DraftService drafts;
@@ -80,9 +80,7 @@ class PairService {
         for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) resolutions.add(Resolution.of(draft.theme(), combination));
         List<PairView> each = new ArrayList<>();
         counts.forEach((meeting, count) -> each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), resolutions)));
-        List<PairView> views = merged(each);
-        int failing = (int) views.stream().flatMap(view -> view.cells.stream()).filter(cell -> cell.level.equals("fails")).count();
-        return new PairsView(resolutions.stream().map(resolution -> resolution.combination().key()).toList(), views, failing);
+        return new PairsView(resolutions.stream().map(resolution -> resolution.combination().key()).toList(), merged(each));
     }
 
     /** Text roles that need the same of the same colors are one pair. */

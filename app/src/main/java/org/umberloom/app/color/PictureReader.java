@@ -15,7 +15,6 @@ import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.springframework.stereotype.Component;
-import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
 
 /**
@@ -105,17 +104,11 @@ public class PictureReader {
             String written = paint.group(1);
             if (written.equalsIgnoreCase("none") || written.equalsIgnoreCase("currentColor")) continue;
             try {
-                pixels.add(argb(CssColor.parse(written)));
+                pixels.add(CssColor.parse(written).argb());
             } catch (IllegalArgumentException noColor) {
                 // A paint that is no color, such as a gradient's name.
             }
         }
         return pixels.stream().mapToInt(Integer::intValue).toArray();
-    }
-
-    private static int argb(Color color) {
-        Color rgb = color.toSrgb8();
-        return (int) Math.round(color.alpha() * 255) << 24 | (int) Math.round(rgb.c1() * 255) << 16
-                | (int) Math.round(rgb.c2() * 255) << 8 | (int) Math.round(rgb.c3() * 255);
     }
 }

@@ -32,7 +32,6 @@ class KitFiles {
     private static final String STYLESHEET = "theme.css";
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
-    private static final String GROUND = "ground/";
 
     private final SiteService sites;
     private final FontFaces fonts;
@@ -63,13 +62,13 @@ class KitFiles {
         files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
                 pageNames, families.stream().map(family ->
                         new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList(),
-                pictures.stream().map(picture -> new KitManifest.Picture(GROUND + picture.name(), picture.license())).toList()).write()));
+                pictures.stream().map(picture -> new KitManifest.Picture(Stylesheet.GROUND_FOLDER + picture.name(), picture.license())).toList()).write()));
         files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(id))));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (GroundPicture picture : pictures) {
-            files.put(GROUND + picture.name(), picture.content());
-            licenses.append(GROUND).append(picture.name()).append(": ").append(picture.license()).append("\n");
+            files.put(Stylesheet.GROUND_FOLDER + picture.name(), picture.content());
+            licenses.append(Stylesheet.GROUND_FOLDER).append(picture.name()).append(": ").append(picture.license()).append("\n");
         }
         for (FontCatalog.Family family : families) {
             files.put(FONTS + family.file(), catalog.read(family.file()));

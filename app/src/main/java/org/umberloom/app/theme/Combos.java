@@ -29,7 +29,7 @@ import org.umberloom.core.theme.ThemeGraph;
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
                      Map<String, Resolution> live, Map<Resolution, List<Pair.Measured>> pairs,
-                     Map<Combination, Map<String, Grounds.Placed>> grounds, Pictures pictures) {
+                     Map<Combination, Map<String, Grounds.Placed>> grounds) {
     private static final int MOST_LIVE = 8;
 
     /** Everything at its default, each scheme in a bay. */
@@ -58,7 +58,7 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
         if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()), grounds, pictures);
+        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()), grounds);
     }
 
     /** The declared pairs of one of the combinations. */

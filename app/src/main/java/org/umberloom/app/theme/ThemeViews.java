@@ -16,7 +16,7 @@ import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
 
@@ -55,17 +55,18 @@ public final class ThemeViews {
 
         /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
         static Instruments of(Combos combos, Combos before, Instruments known) {
-            ColorView color = ColorView.of(combos, before.theme(), known.color);
-            boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
-            return new Instruments(live(combos), color, onlyColors ? known.type : TypeView.of(combos),
-                    onlyColors ? known.space : SpaceView.of(combos), findings(combos));
+            return following(combos, before, known, ColorView.of(combos, before.theme(), known.color), findings(combos));
         }
 
         /** What follows a pointer: pages, hues, type and space; surfaces and findings stay as they were known. */
         static Instruments lean(Combos combos, Combos before, Instruments known) {
+            return following(combos, before, known, ColorView.lean(combos, before.theme(), known.color), known.findings);
+        }
+
+        private static Instruments following(Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
-            return new Instruments(live(combos), ColorView.lean(combos, before.theme(), known.color),
-                    onlyColors ? known.type : TypeView.of(combos), onlyColors ? known.space : SpaceView.of(combos), known.findings);
+            return new Instruments(live(combos), color, onlyColors ? known.type : TypeView.of(combos),
+                    onlyColors ? known.space : SpaceView.of(combos), findings);
         }
 
         private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
@@ -87,7 +88,7 @@ public final class ThemeViews {
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
-        if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.pictures()));
+        if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
     }
 
     /** A context with how many tokens it holds itself. */
@@ -168,7 +169,7 @@ public final class ThemeViews {
 
         static Weave of(ThemeDocument theme) {
             ColorView color = ColorView.of(Combos.of(theme));
-            List<String> warp = color.hues().stream().filter(hue -> !Starter.STATES.contains(hue.name()) || color.hues().size() <= 2)
+            List<String> warp = color.hues().stream().filter(hue -> !Surfaces.STATES.contains(hue.name()) || color.hues().size() <= 2)
                     .map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
             List<String> weft = color.surfaces().stream().flatMap(surface -> surface.roles().stream())
                     .filter(role -> role.role().equals("ground") || role.role().equals("accent"))

@@ -24,7 +24,6 @@ public final class Likeness {
     private static final double HARDLY_DIFFERENT = 2;
     /** ΔE00 that two states need at a glance; twice what is told apart side by side in comfort. Common practice. */
     private static final double APART = 8;
-    private static final List<String> STATES = List.of("good", "warning", "bad");
 
     private Likeness() {
     }
@@ -65,17 +64,17 @@ public final class Likeness {
     public static List<Finding> statesThatMeet(Resolution resolution) {
         List<Finding> findings = new ArrayList<>();
         for (String surface : Surfaces.names(resolution))
-            for (int i = 0; i < STATES.size(); i++)
+            for (int i = 0; i < Surfaces.STATES.size(); i++)
                 for (int j = 0; j < i; j++) {
-                    Optional<Color> one = color(resolution, surface, STATES.get(j));
-                    Optional<Color> other = color(resolution, surface, STATES.get(i));
+                    Optional<Color> one = color(resolution, surface, Surfaces.STATES.get(j));
+                    Optional<Color> other = color(resolution, surface, Surfaces.STATES.get(i));
                     if (one.isEmpty() || other.isEmpty()) continue;
                     for (Deficiency deficiency : Deficiency.values()) {
                         double difference = Ciede2000.between(deficiency.seen(one.get()), deficiency.seen(other.get()));
                         if (difference < APART)
-                            findings.add(new Finding("states-meet", Finding.Weight.SHOULD, Surfaces.path(surface, STATES.get(i)),
+                            findings.add(new Finding("states-meet", Finding.Weight.SHOULD, Surfaces.path(surface, Surfaces.STATES.get(i)),
                                     String.format(Locale.ROOT, "%s, %s and %s on the %s surface look nearly the same (a difference of %.1f; %.0f tells "
-                                            + "them apart at a glance).", deficiency.words(), STATES.get(j), STATES.get(i), surface, difference, APART),
+                                            + "them apart at a glance).", deficiency.words(), Surfaces.STATES.get(j), Surfaces.STATES.get(i), surface, difference, APART),
                                     "Move one of them in depth, and never let color alone say it."));
                     }
                 }

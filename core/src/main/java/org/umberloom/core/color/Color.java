@@ -75,6 +75,12 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
         return hex.toString();
     }
 
+    /** {@code 0xAARRGGBB}; mapped into sRGB first. */
+    public int argb() {
+        Color rgb = toSrgb8();
+        return byteOf(alpha) << 24 | byteOf(rgb.c1) << 16 | byteOf(rgb.c2) << 8 | byteOf(rgb.c3);
+    }
+
     private static void appendByte(StringBuilder hex, int value) {
         hex.append(Character.forDigit(value >> 4, 16)).append(Character.forDigit(value & 15, 16));
     }

@@ -32,7 +32,8 @@ public final class Scrim {
      */
     public Scrim(Tones tones, Blend blend, Color veil, List<Text> texts) {
         Color rgb = veil.withAlpha(1).toSrgb8();
-        this.veil = new int[] {level(rgb.c1()), level(rgb.c2()), level(rgb.c3())};
+        int levels = rgb.argb();
+        this.veil = new int[] {levels >> 16 & 0xff, levels >> 8 & 0xff, levels & 0xff};
         ground = new int[tones.size()][3];
         shares = new double[tones.size()];
         for (int i = 0; i < shares.length; i++) {
@@ -84,15 +85,15 @@ public final class Scrim {
         return (double) high / STEPS;
     }
 
+    /** What each level of each channel adds to the luminance. */
     private static double[] luminances() {
-        double[] weights = {0.2126, 0.7152, 0.0722};
         double[] table = new double[3 * 256];
         for (int c = 0; c < 3; c++)
-            for (int level = 0; level < 256; level++) table[c * 256 + level] = weights[c] * Srgb.decode(level / 255.0);
+            for (int level = 0; level < 256; level++) {
+                double[] linear = new double[3];
+                linear[c] = Srgb.decode(level / 255.0);
+                table[c * 256 + level] = Contrast.luminanceOfLinear(linear);
+            }
         return table;
-    }
-
-    private static int level(double component) {
-        return (int) Math.round(component * 255);
     }
 }

@@ -53,12 +53,7 @@ public final class Tones {
 
     /** Colors that cover equal shares. */
     public static Tones of(Color... colors) {
-        int[] argb = new int[colors.length];
-        for (int i = 0; i < colors.length; i++) {
-            Color rgb = colors[i].toSrgb8();
-            argb[i] = level(rgb.alpha()) << 24 | level(rgb.c1()) << 16 | level(rgb.c2()) << 8 | level(rgb.c3());
-        }
-        return ofPixels(argb);
+        return ofPixels(Arrays.stream(colors).mapToInt(Color::argb).toArray());
     }
 
     int size() {
@@ -98,9 +93,5 @@ public final class Tones {
             shares[i] = bytes.getFloat();
         }
         return new Tones(rgba, shares);
-    }
-
-    private static int level(double component) {
-        return (int) Math.round(component * 255);
     }
 }

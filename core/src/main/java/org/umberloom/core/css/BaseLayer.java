@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.umberloom.core.theme.Surfaces;
 
 /**
  * The rules that dress plain semantic HTML from roles alone. A role stands in brackets: {@code [surface.text]},
@@ -43,7 +44,6 @@ public final class BaseLayer {
             "input", "select", "textarea", "fieldset", "legend");
     /** What the rule needs that shows grounds: a theme that has one. */
     static final String GROUND = "[ground]";
-    private static final List<String> STATES = List.of("good", "warning", "bad");
     private static final List<String> WIDE_BANDS = List.of("header", "footer", "nav");
     private static final List<String> TEXT_BLOCKS = List.of("p", "ul", "ol", "li", "blockquote");
     static final List<Rule> RULES = rules();
@@ -72,7 +72,7 @@ public final class BaseLayer {
                 Map.of("color", "surface.accent", "type", "type.label", "space", "gap.inset", "width", "width.content"));
         roles.put("[data-part=card]",
                 Map.of("color", "surface.border", "type", "type.body", "space", "gap.flow", "width", "width.content"));
-        for (String state : STATES) {
+        for (String state : Surfaces.STATES) {
             roles.put("[data-state=" + state + "]",
                     Map.of("color", "surface." + state, "type", "type.body", "space", "gap.flow", "width", "width.text"));
             roles.put("[data-part=notice][data-state=" + state + "]",
@@ -205,7 +205,7 @@ public final class BaseLayer {
                 + "[surface.border]; border-radius: [shape.radius]; max-inline-size: [width.text]");
         parts(rules, "fieldset", "legend", type("label"));
         parts(rules, "[aria-invalid]", "[aria-invalid=\"true\"]", "border-color: [surface.bad]");
-        for (String state : STATES) {
+        for (String state : Surfaces.STATES) {
             String selector = "[data-state=\"" + state + "\"]";
             parts(rules, "[data-state]", selector, "color: [surface." + state + "]");
             parts(rules, "[data-part=notice]", "[data-part=\"notice\"]" + selector,

@@ -22,8 +22,6 @@ import org.umberloom.core.token.ValueText;
  */
 final class GroundProperties {
     static final String IMAGE = "--ground-image";
-    /** Folder of the pictures beside the stylesheet. */
-    static final String FOLDER = "ground/";
     private static final String NONE = "none";
     private static final String WHOLE = "auto";
 
@@ -63,7 +61,7 @@ final class GroundProperties {
         if (placed.laid() > 0) layers.add(veil(placed.color(), placed.laid()));
         String size = ground.size().endsWith("px") ? ground.size() + " auto" : ground.size();
         switch (ground.kind()) {
-            case PICTURE -> layers.add(new Layer("url(\"" + FOLDER + ground.source() + "\")", ground.position(), size, ground.repeat(), ground.blend().css()));
+            case PICTURE -> layers.add(new Layer("url(\"" + Stylesheet.GROUND_FOLDER + ground.source() + "\")", ground.position(), size, ground.repeat(), ground.blend().css()));
             case GRADIENT -> resolution.value(ground.source(), GradientValue.class).ifPresent(gradient -> layers.add(new Layer("linear-gradient("
                     + ValueText.number(ground.angle(), 2) + "deg, " + CustomProperties.text(gradient) + ")", "0 0", WHOLE, "no-repeat", ground.blend().css())));
             case PATTERN -> {

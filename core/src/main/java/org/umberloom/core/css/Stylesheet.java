@@ -22,6 +22,8 @@ import org.umberloom.core.theme.ThemeDocument;
  * and dark are written once, as {@code light-dark()} (CSS Color 5, section 6).
  */
 public final class Stylesheet {
+    /** Where pictures that surfaces stand on lie, beside the stylesheet. */
+    public static final String GROUND_FOLDER = "ground/";
     private static final Set<String> ALL_ROLES = collectRoles(Usage.ALL);
     /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"

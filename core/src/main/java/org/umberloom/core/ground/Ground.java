@@ -58,6 +58,11 @@ public record Ground(Kind kind, String source, String position, String repeat, S
         return meta.withOwn(FIELD, ground.map(Ground::write));
     }
 
+    /** The same with its veil laid. */
+    Ground withScrim() {
+        return new Ground(kind, source, position, repeat, size, blend, angle, role, true);
+    }
+
     private Map<String, Object> write() {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("kind", kind.name().toLowerCase(java.util.Locale.ROOT));

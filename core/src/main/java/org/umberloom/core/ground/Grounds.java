@@ -168,8 +168,13 @@ public final class Grounds {
 
     /** What is wrong with the grounds in a combination: unreadable data, a missing picture, text without its veil. */
     public static List<Finding> findings(ThemeDocument theme, Resolution resolution, Pictures pictures) {
+        return findings(theme, resolution, of(theme, resolution, pictures));
+    }
+
+    /** The same for grounds that are placed already. */
+    public static List<Finding> findings(ThemeDocument theme, Resolution resolution, Map<String, Placed> grounds) {
         List<Finding> findings = new ArrayList<>();
-        for (Placed placed : of(theme, resolution, pictures).values()) {
+        for (Placed placed : grounds.values()) {
             TokenPath path = TokenPath.of(Surfaces.GROUP).child(placed.surface());
             Ground ground = placed.ground();
             if (placed.missing()) {
@@ -181,8 +186,7 @@ public final class Grounds {
                         "Text on %s of the surface %s (%s) is readable on only %.0f %% of it; 99 %% is needed.", words(ground), placed.surface(),
                         String.join(", ", resolution.combination().contexts().values()), Math.floor(placed.readable() * 100)),
                         String.format(Locale.ROOT, "Lay the scrim: %.0f %% of the ground’s color makes it readable.", Math.ceil(placed.alpha() * 100)),
-                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(new Ground(ground.kind(), ground.source(),
-                                ground.position(), ground.repeat(), ground.size(), ground.blend(), ground.angle(), ground.role(), true)))))));
+                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(ground.withScrim()))))));
             }
         }
         for (Place place : theme.places())

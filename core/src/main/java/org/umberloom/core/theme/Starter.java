@@ -46,9 +46,7 @@ public record Starter(String id, String name, String description, Color seed, Li
     /** Chroma of a neutral that keeps a hint of the brand. Common practice. */
     private static final double NEUTRAL_CHROMA = 0.012;
     private static final ColorValue WHITE = new ColorValue(Color.rgb(255, 255, 255));
-    /** Names of the hues that tell states. */
-    public static final List<String> STATES = List.of("good", "warning", "bad");
-    /** Their seeds: green, amber and red that stay apart without one kind of cone. */
+    /** Seeds of the states' hues: green, amber and red that stay apart without one kind of cone. */
     private static final Map<String, Color> STATE_SEEDS = Map.of("good", Color.oklch(0.55, 0.11, 165),
             "warning", Color.oklch(0.7, 0.14, 75), "bad", Color.oklch(0.55, 0.19, 25));
     private static final String LIGHT_REST = "field-ground=ink.2 field-text=ink.100 field-border=ink.60 selection=brand.20 "
@@ -102,7 +100,7 @@ public record Starter(String id, String name, String description, Color seed, Li
         Group group = Group.EMPTY
                 .with(TokenPath.of("color.brand"), hue(seed))
                 .with(TokenPath.of("color.ink"), hue(neutral.toSrgb8()));
-        for (String state : STATES)
+        for (String state : Surfaces.STATES)
             group = group.with(TokenPath.of("color." + state), hue(STATE_SEEDS.get(state).toSrgb8()));
         group = typed(group, "family", TokenType.FONT_FAMILY);
         group = put(group, "family.heading", new FontFamilyValue(headings));

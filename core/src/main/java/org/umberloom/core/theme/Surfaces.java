@@ -12,6 +12,9 @@ public final class Surfaces {
     /** The surface the whole page stands on. */
     public static final String PAGE = "page";
 
+    /** Roles that tell how something stands, and the hues that a starter grows for them. */
+    public static final List<String> STATES = List.of("good", "warning", "bad");
+
     private Surfaces() {
     }
 
