@@ -58,7 +58,7 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="flex min-w-0 grow flex-col overflow-y-auto p-3" aria-label="Hues">
+  <section class="flex min-w-0 grow contain-strict flex-col overflow-y-auto p-3" aria-label="Hues">
     <div class="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3">
       <div class="sticky top-0 z-30 flex items-end bg-ground pb-1">
         <Popover.Root bind:open={adding}>

@@ -23,7 +23,7 @@
     {#each SPANS as span, i (span.by)}
       {#if from.depth + span.by <= WHOLE}
         <span class="absolute h-2.5 border-y border-r border-ink/60 bg-ink/10" style:top="{i * 14 + 3}px" style:left={at(from.depth + span.by)} style:right="0"></span>
-        <span class="caption absolute -translate-x-full pr-1 whitespace-nowrap leading-4!" style:top="{i * 14}px" style:left={at(from.depth + span.by)}>{span.name} ≥ {Math.round(from.depth + span.by)}</span>
+        <span class="caption absolute pr-1 whitespace-nowrap leading-4!" style:top="{i * 14}px" style:right={at(WHOLE - from.depth - span.by)}>{span.name} ≥ {Math.round(from.depth + span.by)}</span>
       {/if}
       {#if from.depth - span.by >= 0}
         <span class="absolute h-2.5 border-y border-r border-ink/60 bg-ink/10" style:top="{i * 14 + 3}px" style:left="0" style:right="{100 - ((from.depth - span.by) / WHOLE) * 100}%"></span>

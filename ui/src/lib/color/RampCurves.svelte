@@ -33,6 +33,9 @@
   const middle = $derived(hue.curves.length ? (hue.curves[0]!.hue - hue.hueLight) : 0);
   const drift = $derived(line(hue.curves.map((p) => ({ x: x(p.depth), y: hueY(p.hue - middle) }))));
 
+  /** A line without length: its square caps are all that is drawn of it, and are not stretched with the picture. */
+  const knot = (shade: Schemas['ShadeView']) => `M${x(shade.depth).toFixed(1)} ${chromaY(shade.chroma).toFixed(1)}h0`;
+
   const ENDS: { end: End; name: string; left: boolean; hue: boolean }[] = [
     { end: 'chromaLight', name: 'Chroma at the light end', left: true, hue: false },
     { end: 'chromaDark', name: 'Chroma at the dark end', left: false, hue: false },
@@ -72,7 +75,7 @@
 
 {#snippet handle(end: (typeof ENDS)[number])}
   <span
-    class="group absolute z-20 grid size-5 -translate-y-1/2 cursor-ns-resize touch-none place-items-center {end.left ? '-left-2.5' : '-right-2.5'}"
+    class="group absolute z-20 -mt-2.5 grid size-5 cursor-ns-resize touch-none place-items-center {end.left ? '-left-2.5' : '-right-2.5'}"
     style:top="{top(end.end)}px"
     role="slider"
     tabindex="0"
@@ -90,7 +93,7 @@
     onpointercancel={release}
     onkeydown={(e) => key(e, end.end)}
   ><span class="block h-2 w-3.5 border-2 border-ink bg-raised group-hover:bg-chosen"></span></span>
-  <span class="value pointer-events-none absolute z-10 -translate-y-1/2 bg-ground/80 px-0.5 text-[0.625rem]! leading-3 {end.left ? 'left-3' : 'right-3'}" style:top="{Math.max(6, Math.min((end.hue ? HUE : CHROMA) - 6, top(end.end)))}px">{words(end.end, value(end.end))}</span>
+  <span class="value pointer-events-none absolute z-10 -mt-1.5 bg-ground/80 px-0.5 text-[0.625rem]! leading-3 {end.left ? 'left-3' : 'right-3'}" style:top="{Math.max(6, Math.min((end.hue ? HUE : CHROMA) - 6, top(end.end)))}px">{words(end.end, value(end.end))}</span>
 {/snippet}
 
 <div class="relative border-x border-border bg-sunk" style:height="{CHROMA}px" role="group" aria-label="Chroma and lightness of {hue.name}">
@@ -99,10 +102,11 @@
     <path d={edge} fill="none" stroke="var(--surface-muted)" stroke-width="1" vector-effect="non-scaling-stroke" />
     <path d={lightness} fill="none" stroke="var(--surface-muted)" stroke-width="1" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
     <path d={asked} fill="none" stroke="var(--surface-text)" stroke-width="2" vector-effect="non-scaling-stroke" />
+    <path d={hue.shades.map(knot).join('')} stroke="var(--surface-text)" stroke-width="6" stroke-linecap="square" vector-effect="non-scaling-stroke" />
+    {#each hue.shades as shade (shade.path)}
+      <path d={knot(shade)} stroke={shade.hex} stroke-width="4" stroke-linecap="square" vector-effect="non-scaling-stroke" />
+    {/each}
   </svg>
-  {#each hue.shades as shade (shade.path)}
-    <span class="absolute size-1.5 -translate-x-1/2 -translate-y-1/2 border border-ink" style:left="{(shade.depth / WHOLE) * 100}%" style:top="{chromaY(shade.chroma)}px" style:background={shade.hex} aria-hidden="true"></span>
-  {/each}
   {#each ENDS.filter((end) => !end.hue) as end (end.end)}{@render handle(end)}{/each}
 </div>
 <div class="relative border-x border-t border-border bg-ground" style:height="{HUE}px" role="group" aria-label="Hue drift of {hue.name}">

@@ -66,7 +66,7 @@
 </script>
 
 <div
-  class="relative min-h-8"
+  class="relative isolate min-h-8"
   role="slider"
   tabindex="0"
   aria-label="Shades of {hue.name}"
@@ -96,7 +96,7 @@
     </span>
   {/each}
   <span
-    class="pointer-events-none absolute -top-0.5 z-20 size-3 -translate-x-1/2 rotate-45 border-2 {chosen ? 'border-ink' : 'border-raised'}"
+    class="pointer-events-none absolute -top-0.5 z-20 -ml-1.5 size-3 rounded-full border-2 {chosen ? 'border-ink' : 'border-raised'}"
     style:left="{(hue.seed.depth / WHOLE) * 100}%"
     style:background={hue.seed.hex}
   ></span>

@@ -29,7 +29,7 @@
   }
 </script>
 
-<section class="flex w-[17.5rem] shrink-0 flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
+<section class="flex w-[17.5rem] shrink-0 contain-strict flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
   <ColorField label="Seed of {hue.name}" value={seed.written} hex={seed.hex} swatch="size-11" width="w-44" offered={offered(bench)}
     onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
   {#if !seed.inSrgb}

@@ -39,7 +39,7 @@
   }
 </script>
 
-<section class="flex w-[17.5rem] shrink-0 flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Shade {shade.path}">
+<section class="flex w-[17.5rem] shrink-0 contain-strict flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Shade {shade.path}">
   <div class="flex items-center gap-2">
     <h2 class="grow font-semibold">{hue.name} {shade.name}</h2>
     <button class="grid size-6 place-items-center rounded-[3px] hover:bg-hover" aria-label="Back to the seed of {hue.name}" onclick={() => onchoose('')}><X size={14} /></button>

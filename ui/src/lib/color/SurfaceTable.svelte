@@ -56,7 +56,7 @@
   });
 </script>
 
-<section class="flex w-[29rem] shrink-0 flex-col border-l border-border" aria-label="Surfaces">
+<section class="flex w-[29rem] shrink-0 contain-strict flex-col border-l border-border" aria-label="Surfaces">
   <div class="flex items-center border-b border-border px-3 py-1.5">
     <div class="flex gap-1" role="tablist" aria-label="Surface">
     {#each surfaces as s (s.name)}

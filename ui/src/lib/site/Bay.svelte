@@ -113,7 +113,7 @@
   }
 </script>
 
-<section class="relative flex min-w-0 shrink-0 flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
+<section class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
   <div class="flex h-8 items-center overflow-hidden border-b border-border pl-1">
     <select class="value h-6 min-w-8 max-w-36 shrink truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
       {#each bench.sites as s (s.slug)}

@@ -43,6 +43,11 @@ export class LivePage {
       for (const [name, value] of Object.entries(properties)) this.#put(block, name, value);
   }
 
+  /** Works what was set into the page's styles and layout at once, in the time that the next frame is waited for. */
+  settle() {
+    void this.document.body?.offsetHeight;
+  }
+
   #put(block: string, name: string, value: string) {
     const key = `${block} ${name}`;
     if (this.#set.get(key) === value) return;

@@ -244,6 +244,7 @@ export class Bench {
       page.setAll(next.live);
     }
     performance.mark('pages-changed');
+    for (const page of this.#pages.keys()) page.settle();
     this.#next = next;
     this.#tray ??= setTimeout(() => {
       this.#tray = undefined;

@@ -53,11 +53,12 @@
   >
     {#snippet children()}
       <span class="h-3 w-full rounded-[2px] border border-line bg-sunk" style:background-image={track}></span>
+      <!-- Held in the middle by a margin: a transform would make the whole window's layers be put together anew at each move. -->
       <Slider.Thumb
         index={0}
         aria-label={label}
         aria-valuetext={text}
-        class="block h-5 w-2.5 rounded-[2px] border-2 border-ink bg-raised shadow-none hover:bg-hover"
+        class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none hover:bg-hover"
       />
     {/snippet}
   </Slider.Root>
