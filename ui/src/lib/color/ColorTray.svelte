@@ -9,6 +9,7 @@
   import { offered } from './offered';
   import PalettePanel from './PalettePanel.svelte';
   import { reshaped } from './ramp';
+  import { trailing } from '$lib/ui/trailing.svelte';
   import RampCurves from './RampCurves.svelte';
   import RampStrip from './RampStrip.svelte';
   import SeedPanel from './SeedPanel.svelte';
@@ -29,13 +30,15 @@
 
   const hues = $derived(bench.shown?.color.hues ?? []);
   const hue = $derived(hues.find((h) => h.path === chosenPath) ?? hues[0]);
-  const shade = $derived(hue?.shades.find((s) => s.name === chosenShade));
+  /** The ramp is drawn first while a pointer moves; what is told of it comes a frame later. */
+  const told = trailing(() => hue, () => bench.state === 'probing');
+  const shade = $derived(told.now?.shades.find((s) => s.name === chosenShade));
   const spoken = $derived(pointed ?? shade);
   const from = $derived(
     spoken
       ? { depth: spoken.depth, hex: spoken.hex, name: spoken.path }
-      : hue
-        ? { depth: hue.seed.depth, hex: hue.seed.hex, name: hue.seed.path }
+      : told.now
+        ? { depth: told.now.seed.depth, hex: told.now.seed.hex, name: told.now.seed.path }
         : null
   );
 
@@ -109,8 +112,8 @@
     </div>
     {#if hues.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color.</p>{/if}
   </section>
-  {#if hue && !bench.pick}
-    {#if shade}<ShadePanel {bench} {hue} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} {hue} />{/if}
+  {#if told.now && !bench.pick}
+    {#if shade}<ShadePanel {bench} hue={told.now} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} hue={told.now} />{/if}
   {/if}
   <SurfaceTable {bench} />
 </div>

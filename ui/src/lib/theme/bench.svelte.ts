@@ -3,6 +3,8 @@ import { api, ask, Problem, type Schemas } from '$lib/api/client';
 import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
+import { afterPaint } from '$lib/ui/trailing.svelte';
+import { Line } from './line';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
 export type Instruments = Schemas['Instruments'];
@@ -73,6 +75,7 @@ export class Bench {
   /** Counts commits and reversions, so that a late probe cannot undo what came after it. */
   #turn = 0;
   #events: EventSource | undefined;
+  #line: Line | undefined;
 
   constructor(id: number) {
     this.id = id;
@@ -144,8 +147,9 @@ export class Bench {
     void this.look();
   }
 
-  /** Learns of edits that others make, until the way to stop is called. */
+  /** Learns of edits that others make, and keeps the line for probes open, until the way to stop is called. */
   listen() {
+    this.#line = new Line(this.id);
     this.#events = new EventSource(`/api/themes/${this.id}/events`);
     this.#events.addEventListener('revision', (event) => {
       const revision = Number((event as MessageEvent<string>).data);
@@ -157,7 +161,10 @@ export class Bench {
           toast.message(`${rail.person}: ${SAID[rail.kind] ?? ''}${rail.label}`, { description: 'Your bench shows it already.' });
       });
     });
-    return () => this.#events?.close();
+    return () => {
+      this.#events?.close();
+      this.#line?.close();
+    };
   }
 
   /** A page that wants every change from now on. */
@@ -190,19 +197,23 @@ export class Bench {
         if (turn === this.#turn) this.#lay(probe, edit);
       } catch {
         // A value on the way to a valid one; the commit will say what is wrong.
+        if (this.#late) this.#follow();
       }
     }
     this.#probing = false;
     if (this.state === 'probing' && !this.#waiting) this.state = this.#dirty ? 'probing' : 'saved';
   }
 
-  #ask(edit: EditRequest, lean: boolean) {
-    return ask(() =>
-      api.POST('/api/themes/{id}/probe', {
-        params: { path: { id: this.id } },
-        body: { ...edit, ...this.#looking(), base: this.saved!.revision, lean }
-      })
-    );
+  /** A lost line fails what was asked on it without an answer; then the ordinary way is taken, which also renews a session. */
+  async #ask(edit: EditRequest, lean: boolean): Promise<Schemas['Probe']> {
+    const body = { ...edit, ...this.#looking(), base: this.saved!.revision, lean };
+    try {
+      const probe = await this.#line?.send(body);
+      if (probe) return probe;
+    } catch (e) {
+      if (!(e instanceof Problem) || e.status !== 0) throw e;
+    }
+    return ask(() => api.POST('/api/themes/{id}/probe', { params: { path: { id: this.id } }, body }));
   }
 
   /** After the pointer has rested: everything that the edit it rests on would change. */
@@ -210,8 +221,7 @@ export class Bench {
     const turn = this.#turn;
     const probe = await this.#ask(edit, false).catch(() => null);
     if (!probe || turn !== this.#turn || this.#waiting || !this.saved) return;
-    clearTimeout(this.#tray);
-    this.#tray = undefined;
+    this.#stopFollowing();
     const surfaces = this.saved.instruments.color.surfaces.map((s) => probe.surfaces.find((other) => other.name === s.name) ?? s);
     this.shown = this.#laid(probe, surfaces, probe.findings);
   }
@@ -232,6 +242,8 @@ export class Bench {
   #dirty = false;
   #next: Instruments | null = null;
   #tray: ReturnType<typeof setTimeout> | undefined;
+  /** Whether the tray's turn has come while an answer was on its way. */
+  #late = false;
   #rest: ReturnType<typeof setTimeout> | undefined;
 
   #lay(probe: Schemas['Probe'], edit: EditRequest) {
@@ -246,12 +258,24 @@ export class Bench {
     performance.mark('pages-changed');
     for (const page of this.#pages.keys()) page.settle();
     this.#next = next;
-    this.#tray ??= setTimeout(() => {
-      this.#tray = undefined;
-      if (this.#next) this.shown = this.#next;
-    }, TRAY_MS);
+    if (this.#late) {
+      this.#late = false;
+      afterPaint(() => this.#follow());
+    } else this.#tray ??= setTimeout(() => (this.#probing ? (this.#late = true) : this.#follow()), TRAY_MS);
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => void this.#settle(edit), REST_MS);
+  }
+
+  /** The tray takes on what the pages show. It waits while an answer is on its way, so that the pages never wait for it. */
+  #follow() {
+    this.#stopFollowing();
+    if (this.#next) this.shown = this.#next;
+  }
+
+  #stopFollowing() {
+    clearTimeout(this.#tray);
+    this.#tray = undefined;
+    this.#late = false;
   }
 
   /** A probe's changes laid over what is stored. */
@@ -360,9 +384,8 @@ export class Bench {
   }
 
   #show(bench: Schemas['Bench']) {
-    clearTimeout(this.#tray);
+    this.#stopFollowing();
     clearTimeout(this.#rest);
-    this.#tray = undefined;
     this.#next = null;
     this.saved = bench;
     this.shown = bench.instruments;

@@ -12,33 +12,26 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 
 /** Errors as problem details (RFC 9457) that say what happened, what was kept and what to do. */
 @RestControllerAdvice
-class Problems extends ResponseEntityExceptionHandler {
+public class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
-    @ExceptionHandler(IllegalArgumentException.class)
-    ProblemDetail badInput(IllegalArgumentException e) {
-        return problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getMessage());
+    /** The problem that an error comes to, also for what is not asked for by a request of its own. */
+    @ExceptionHandler(RuntimeException.class)
+    public ProblemDetail of(RuntimeException e) {
+        if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getMessage());
+        if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+        if (e instanceof Conflict conflict) return conflict(conflict);
+        LOG.error("request failed", e);
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
+                "The request could not be finished. Nothing was changed; try again.");
     }
 
-    @ExceptionHandler(NoSuchElementException.class)
-    ProblemDetail missing(NoSuchElementException e) {
-        return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
-    }
-
-    @ExceptionHandler(Conflict.class)
-    ProblemDetail conflict(Conflict e) {
+    private static ProblemDetail conflict(Conflict e) {
         ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
         problem.setProperty("path", e.path());
         problem.setProperty("yours", e.yours());
         problem.setProperty("theirs", e.theirs());
         return problem;
-    }
-
-    @ExceptionHandler(RuntimeException.class)
-    ProblemDetail unexpected(RuntimeException e) {
-        LOG.error("request failed", e);
-        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
-                "The request could not be finished. Nothing was changed; try again.");
     }
 
     @Override
