@@ -56,7 +56,6 @@ final class LivePath {
         return answer.replaceAll("\\D", "");
     }
 
-    @SuppressWarnings("unchecked")
     static Result measure(String address) {
         try (Playwright playwright = Playwright.create(); Browser browser = launch(playwright)) {
             Page page = signedIn(browser, address);
@@ -66,27 +65,52 @@ final class LivePath {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay")).click();
             for (int bay = 0; bay < 4; bay++) page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
 
-            List<List<Double>> probes = (List<List<Double>>) page.evaluate("""
-                    async ([id, count]) => {
-                      const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
-                      const times = [];
-                      for (let i = 0; i < count; i++) {
-                        const start = performance.now();
-                        const response = await fetch(`/api/themes/${id}/probe`, { method: 'POST',
-                          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-                          body: JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
-                            text: `oklch(0.5 0.1 ${i % 360})` }) });
-                        await response.text();
-                        times.push([performance.now() - start + 0.0001,
-                          Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001]);
-                      }
-                      return times;
-                    }""", List.of(id, MOVES + PROBE_WARM_UP));
-            List<Double> paints = drag(page);
-            List<List<Double>> counted = probes.subList(PROBE_WARM_UP, probes.size());
-            return new Result(paints, counted.stream().map(pair -> pair.get(0)).toList(),
-                    counted.stream().map(pair -> pair.get(1)).toList());
+            List<Double> server = serverShares(page, id);
+            List<Double> probe = probes(page, id);
+            return new Result(drag(page), probe, server);
         }
+    }
+
+    /** What the server says it took, without the way there and back. */
+    @SuppressWarnings("unchecked")
+    private static List<Double> serverShares(Page page, String id) {
+        List<Double> shares = (List<Double>) page.evaluate("""
+                async ([id, count]) => {
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                  const shares = [];
+                  for (let i = 0; i < count; i++) {
+                    const response = await fetch(`/api/themes/${id}/probe`, { method: 'POST',
+                      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                      body: JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
+                        text: `oklch(0.5 0.1 ${i % 360})` }) });
+                    await response.text();
+                    shares.push(Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001);
+                  }
+                  return shares;
+                }""", List.of(id, MOVES + PROBE_WARM_UP));
+        return shares.subList(PROBE_WARM_UP, shares.size());
+    }
+
+    /** From the message to its answer, on an open line as the bench has one. */
+    @SuppressWarnings("unchecked")
+    private static List<Double> probes(Page page, String id) {
+        return (List<Double>) page.evaluate("""
+                async ([id, count]) => {
+                  const line = new WebSocket(`ws://${location.host}/api/themes/${id}/live`);
+                  await new Promise((open) => line.onopen = open);
+                  const times = [];
+                  for (let i = 0; i < count; i++) {
+                    const start = performance.now();
+                    await new Promise((answered) => {
+                      line.onmessage = (event) => answered(JSON.parse(event.data));
+                      line.send(JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
+                        text: `oklch(0.5 0.1 ${i % 360})` }));
+                    });
+                    times.push(performance.now() - start + 0.0001);
+                  }
+                  line.close();
+                  return times;
+                }""", List.of(id, MOVES));
     }
 
     @SuppressWarnings("unchecked")
