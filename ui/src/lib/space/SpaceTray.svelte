@@ -33,7 +33,7 @@
 
 <div class="flex h-full min-h-0">
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-  <section class="min-w-0 grow overflow-y-auto p-3" tabindex="0" aria-label="Spacing steps">
+  <section class="min-w-0 grow contain-strict overflow-y-auto p-3" tabindex="0" aria-label="Spacing steps">
     {#if scale}
       <div class="mb-3">
         <NumberField label="Base" value={scale.base} unit="px" min={4} max={40} step={0.5}
@@ -55,7 +55,7 @@
     {/if}
   </section>
 
-  <section class="w-[28rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
+  <section class="w-[28rem] shrink-0 contain-strict overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
     <h2 class="mb-1 font-semibold">Gaps on the page</h2>
     {#each space?.gaps ?? [] as gap (gap.path)}
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"

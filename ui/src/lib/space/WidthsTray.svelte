@@ -66,7 +66,7 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="w-[25rem] shrink-0 overflow-y-auto p-3" aria-label="Widths">
+  <section class="w-[25rem] shrink-0 contain-strict overflow-y-auto p-3" aria-label="Widths">
     {#each space?.widths ?? [] as view (view.path)}
       <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
         <div class="flex items-center gap-3">
@@ -82,7 +82,7 @@
     {/each}
   </section>
 
-  <section class="flex min-w-0 grow flex-col border-l border-border p-3" aria-label="Page ruler">
+  <section class="flex min-w-0 grow contain-strict flex-col border-l border-border p-3" aria-label="Page ruler">
     {#if ruler.length > 0}
       <p class="value mb-1 flex flex-wrap gap-x-5" aria-live="polite">
         <span>viewport {cursor}</span>

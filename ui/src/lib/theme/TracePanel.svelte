@@ -45,7 +45,7 @@
 </script>
 
 {#if bench.pick}
-  <aside class="flex w-76 shrink-0 flex-col border-l border-line bg-raised" aria-label="Trace of {bench.pick.path}">
+  <aside class="flex w-76 shrink-0 contain-strict flex-col border-l border-line bg-raised" aria-label="Trace of {bench.pick.path}">
     <div class="flex items-start gap-2 px-3 pt-3">
       <div class="min-w-0 grow">
         <h2 class="font-semibold">Why this looks so</h2>

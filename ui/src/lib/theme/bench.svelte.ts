@@ -3,7 +3,7 @@ import { api, ask, Problem, type Schemas } from '$lib/api/client';
 import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
-import { afterPaint } from '$lib/ui/trailing.svelte';
+import { afterPaint, nextFrame } from '$lib/ui/trailing.svelte';
 import { Line } from './line';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
@@ -194,13 +194,20 @@ export class Bench {
       this.#waiting = null;
       try {
         const probe = await this.#ask(edit, true);
-        if (turn === this.#turn) this.#lay(probe, edit);
+        if (turn === this.#turn) {
+          this.#lay(probe, edit);
+          // One answer for each frame: what the pages were given before a frame shows it would be work for nothing.
+          await nextFrame();
+        }
       } catch {
         // A value on the way to a valid one; the commit will say what is wrong.
-        if (this.#late) this.#follow();
       }
     }
     this.#probing = false;
+    if (this.#late) {
+      this.#late = false;
+      afterPaint(() => this.#follow());
+    }
     if (this.state === 'probing' && !this.#waiting) this.state = this.#dirty ? 'probing' : 'saved';
   }
 

@@ -17,7 +17,7 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-<section class="w-[27rem] shrink-0 overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
+<section class="w-[27rem] shrink-0 contain-strict overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
   <table class="w-full border-collapse">
     <thead class="sticky top-0 z-10 bg-ground">
       <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>

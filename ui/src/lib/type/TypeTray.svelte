@@ -47,7 +47,7 @@
 
 <div class="flex h-full min-h-0">
   {#if !bench.pick}
-  <section class="w-60 shrink-0 overflow-y-auto p-3" aria-label="Families and weights">
+  <section class="w-60 shrink-0 contain-strict overflow-y-auto p-3" aria-label="Families and weights">
     <h2 class="mb-1 font-semibold">Families</h2>
     {#each type?.families ?? [] as view (view.path)}
       <label class="flex items-center gap-2 border-t border-border py-0.5">
@@ -70,7 +70,7 @@
   {/if}
 
   {#if scale}
-    <section class="w-[16rem] shrink-0 overflow-y-auto border-l border-border p-3" aria-label="Scale">
+    <section class="w-[16rem] shrink-0 contain-strict overflow-y-auto border-l border-border p-3" aria-label="Scale">
       <div class="grid grid-cols-[3.75rem_1fr_1fr] items-center gap-x-2 gap-y-1">
         <h2 class="font-semibold">Scale</h2>
         {#each ends as end (end.name)}<span class="caption pl-4">{end.name.toLowerCase()}, px</span>{/each}
@@ -102,7 +102,7 @@
     </section>
 
     <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-    <section class="min-w-0 grow overflow-auto border-l border-border p-3" tabindex="0" aria-label="Specimens">
+    <section class="min-w-0 grow contain-strict overflow-auto border-l border-border p-3" tabindex="0" aria-label="Specimens">
       <ol class="flex flex-col-reverse">
         {#each scale.steps as step (step.path)}
           <li class="flex items-baseline gap-2 border-t border-border py-1">

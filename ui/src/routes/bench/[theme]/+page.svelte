@@ -9,6 +9,7 @@
   import ClashDialog from '$lib/theme/ClashDialog.svelte';
   import Rail from '$lib/theme/Rail.svelte';
   import Tray from '$lib/theme/Tray.svelte';
+  import { promptPointer } from '$lib/ui/promptPointer';
 
   const LEAST = 160;
   const FOLDED = 33;
@@ -25,6 +26,7 @@
 
   const trayHeight = $derived(folded ? FOLDED : Math.min(Math.max(tray, LEAST), height - RAIL - LEAST));
 
+  onMount(promptPointer);
   onMount(async () => {
     const { data } = await api.GET('/api/session');
     if (!data) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);

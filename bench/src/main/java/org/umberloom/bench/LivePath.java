@@ -122,7 +122,8 @@ final class LivePath {
                   window.samples = [];
                   let shown = read();
                   let moved = null;
-                  addEventListener('pointermove', (e) => { if (moved === null) moved = e.timeStamp; }, true);
+                  for (const kind of ['pointerrawupdate', 'pointermove'])
+                    addEventListener(kind, (e) => { if (e.isTrusted && moved === null) moved = e.timeStamp; }, true);
                   const mark = performance.mark.bind(performance);
                   performance.mark = (...words) => {
                     if (moved !== null) requestAnimationFrame(() => {

@@ -1,0 +1,36 @@
+/** A mouse may report a thousand times a second; more than this gains nothing. */
+const LEAST_MS = 8;
+
+/**
+ * While something is dragged, browsers hand out a pointer's movement with the next frame. Here it is heard when it
+ * happens, as a movement like any other, so that what it causes is at hand when that frame is drawn. Stops when the way
+ * to stop is called.
+ */
+export function promptPointer(): () => void {
+  let last = 0;
+
+  function move(raw: Event) {
+    const event = raw as PointerEvent;
+    if (event.timeStamp - last < LEAST_MS) return;
+    last = event.timeStamp;
+    const { clientX, clientY, screenX, screenY, pointerId, pointerType, isPrimary, buttons, ctrlKey, shiftKey, altKey, metaKey } = event;
+    event.target?.dispatchEvent(
+      new PointerEvent('pointermove', {
+        bubbles: true, cancelable: true, composed: true,
+        clientX, clientY, screenX, screenY, pointerId, pointerType, isPrimary, buttons, ctrlKey, shiftKey, altKey, metaKey
+      })
+    );
+  }
+
+  const down = () => addEventListener('pointerrawupdate', move);
+  const up = () => removeEventListener('pointerrawupdate', move);
+  addEventListener('pointerdown', down, true);
+  addEventListener('pointerup', up, true);
+  addEventListener('pointercancel', up, true);
+  return () => {
+    up();
+    removeEventListener('pointerdown', down, true);
+    removeEventListener('pointerup', up, true);
+    removeEventListener('pointercancel', up, true);
+  };
+}
