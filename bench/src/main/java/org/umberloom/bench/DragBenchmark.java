@@ -16,7 +16,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.color.CssColor;
-import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.propose.ContrastProposal;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
@@ -65,7 +65,7 @@ public class DragBenchmark {
         for (ThemeGraph graph : graphs) {
             Resolution resolution = graph.after(dragged).resolution();
             List<Finding> findings = Contrasts.findings(resolution);
-            shown.add(CustomProperties.live(resolution, Map.of()));
+            shown.add(LiveProperties.of(resolution).on(Map.of()));
             shown.add(findings);
         }
         return shown;

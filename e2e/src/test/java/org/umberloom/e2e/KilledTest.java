@@ -4,11 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.File;
 import java.io.IOException;
-import java.net.CookieManager;
 import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -37,7 +33,7 @@ class KilledTest {
     private int port;
     private Process database;
     private Process application;
-    private HttpClient client;
+    private Client client;
 
     @BeforeEach
     void prepare() throws Exception {
@@ -65,8 +61,8 @@ class KilledTest {
     void everyAcknowledgedEditIsThereAfterBothWereKilled() throws Exception {
         startDatabase();
         startApplication();
-        signIn();
-        String created = send("POST", "/api/themes", "{\"name\":\"Killed\",\"starter\":\"plain\"}").body();
+        client.signedIn();
+        String created = client.send("POST", "/api/themes", "{\"name\":\"Killed\",\"starter\":\"plain\"}").body();
         String id = created.replaceAll("\\D", "");
         int[] acknowledged = {0};
         Thread killer = new Thread(() -> {
@@ -81,7 +77,7 @@ class KilledTest {
         killer.start();
         try {
             for (int i = 1; i <= 500; i++) {
-                HttpResponse<String> answer = send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + acknowledged[0]
+                HttpResponse<String> answer = client.send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + acknowledged[0]
                         + ",\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"" + i + "px\"}");
                 if (answer.statusCode() != 200) break;
                 acknowledged[0] = i;
@@ -96,17 +92,17 @@ class KilledTest {
 
         startDatabase();
         startApplication();
-        signIn();
-        String bench = send("GET", "/api/themes/" + id, "").body();
+        client.signedIn();
+        String bench = client.send("GET", "/api/themes/" + id, "").body();
         Matcher revision = Pattern.compile("\"revision\":(\\d+)").matcher(bench);
         assertThat(revision.find()).isTrue();
         // The edit that was on its way may have been stored just before its answer was lost.
         assertThat(Integer.parseInt(revision.group(1))).isBetween(acknowledged[0], acknowledged[0] + 1);
-        String token = send("GET", "/api/themes/" + id + "/token?path=shape.radius", "").body();
+        String token = client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "").body();
         assertThat(token).contains("\"written\":\"" + revision.group(1) + "px\"");
         for (int i = Integer.parseInt(revision.group(1)); i > 0; i--)
-            assertThat(send("POST", "/api/themes/" + id + "/undo", "{\"combo\":\"\",\"bays\":[]}").statusCode()).isEqualTo(200);
-        assertThat(send("POST", "/api/themes/" + id + "/undo", "{\"combo\":\"\",\"bays\":[]}").body()).contains("nothing left to undo");
+            assertThat(client.send("POST", "/api/themes/" + id + "/undo", "{\"combo\":\"\",\"bays\":[]}").statusCode()).isEqualTo(200);
+        assertThat(client.send("POST", "/api/themes/" + id + "/undo", "{\"combo\":\"\",\"bays\":[]}").body()).contains("nothing left to undo");
     }
 
     private void startDatabase() throws Exception {
@@ -138,33 +134,16 @@ class KilledTest {
                 "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(folder.resolve("app.log").toFile());
         application = builder.start();
         long end = System.nanoTime() + LONGEST_START.toNanos();
-        client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+        client = new Client("http://127.0.0.1:" + port);
         while (true) {
             try {
-                if (send("GET", "/look.css", "").statusCode() == 200) return;
+                if (client.send("GET", "/look.css", "").statusCode() == 200) return;
             } catch (IOException notYet) {
                 if (!application.isAlive() || System.nanoTime() > end)
                     throw new IOException("the application did not start: " + Files.readString(folder.resolve("app.log")), notYet);
             }
             TimeUnit.MILLISECONDS.sleep(100);
         }
-    }
-
-    private void signIn() throws Exception {
-        send("GET", "/api/session", "");
-        assertThat(send("POST", "/api/session", "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}").statusCode())
-                .isEqualTo(200);
-        send("GET", "/api/session", "");
-    }
-
-    private HttpResponse<String> send(String method, String path, String body) throws IOException, InterruptedException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
-                .timeout(Duration.ofSeconds(20)).header("Content-Type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(body));
-        ((CookieManager) client.cookieHandler().orElseThrow()).getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst()
-                .ifPresent(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
-        return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
     private static boolean root() {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Function;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
+import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
@@ -24,11 +25,13 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param working  the one that the instruments show
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
+ * @param properties what their pages are given, by the very resolution, as far as it was asked for
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
-                     Map<String, Resolution> live, Map<Resolution, List<Pair.Measured>> pairs,
+                     Map<String, Resolution> live, Map<Resolution, LiveProperties> properties,
+                     Map<Resolution, List<Pair.Measured>> pairs,
                      Map<Combination, Map<String, Grounds.Placed>> grounds) {
     private static final int MOST_LIVE = 8;
 
@@ -58,7 +61,19 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
         if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()), grounds);
+        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()),
+                Collections.synchronizedMap(new IdentityHashMap<>()), grounds);
+    }
+
+    /** What the pages of one of the combinations are given. */
+    public LiveProperties properties(Resolution resolution) {
+        return properties.computeIfAbsent(resolution, LiveProperties::of);
+    }
+
+    /** The same, found from what it was before an edit, where that combination was looked at then. */
+    LiveProperties properties(Resolution resolution, Combos before) {
+        Resolution then = before.live.get(resolution.combination().key());
+        return then == null ? properties(resolution) : properties.computeIfAbsent(resolution, key -> before.properties(then).after(key));
     }
 
     /** The declared pairs of one of the combinations. */

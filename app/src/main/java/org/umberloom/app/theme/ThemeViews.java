@@ -7,11 +7,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import org.umberloom.app.color.ColorView;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Finding;
@@ -49,7 +51,7 @@ public final class ThemeViews {
         }
 
         static Instruments of(Combos combos) {
-            return new Instruments(live(combos), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
+            return new Instruments(live(combos, combos::properties), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
                     findings(combos));
         }
 
@@ -65,13 +67,13 @@ public final class ThemeViews {
 
         private static Instruments following(Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
-            return new Instruments(live(combos), color, onlyColors ? known.type : TypeView.of(combos),
+            return new Instruments(live(combos, resolution -> combos.properties(resolution, before)), color, onlyColors ? known.type : TypeView.of(combos),
                     onlyColors ? known.space : SpaceView.of(combos), findings);
         }
 
-        private static Map<String, Map<String, Map<String, String>>> live(Combos combos) {
+        private static Map<String, Map<String, Map<String, String>>> live(Combos combos, Function<Resolution, LiveProperties> properties) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.live().forEach((key, resolution) -> live.put(key, CustomProperties.live(resolution, combos.grounds(resolution)).blocks()));
+            combos.live().forEach((key, resolution) -> live.put(key, properties.apply(resolution).on(combos.grounds(resolution)).blocks()));
             return live;
         }
 

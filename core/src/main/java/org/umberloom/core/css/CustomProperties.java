@@ -35,14 +35,19 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
     private static final Map<String, String> MEMBERS = Map.of("family", "fontFamily", "size", "fontSize",
             "weight", "fontWeight", "spacing", "letterSpacing", "line", "lineHeight");
 
-    /** The properties that these roles, and the tokens they refer to, need. */
-    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces) {
-        return new Writer(resolution).write(roles, surfaces);
+    /** Hears which token's own value, rather than a reference to another's, stands in a property. */
+    interface Standing {
+        void at(TokenPath token, String block, String name);
     }
 
-    /** All properties that the whole base layer needs, for a live page; a ground that is taken away is written as none. */
-    public static CustomProperties live(Resolution resolution, Map<String, Grounds.Placed> grounds) {
-        return of(resolution, Stylesheet.roles(Usage.ALL), Stylesheet.furtherSurfaces(resolution, Usage.ALL)).standingOn(grounds, resolution);
+    /** The properties that these roles, and the tokens they refer to, need. */
+    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces) {
+        return new Writer(resolution, (token, block, name) -> { }).write(roles, surfaces);
+    }
+
+    /** The same, telling where values stand. Parts of a composite value are told of by the path of the whole. */
+    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces, Standing standing) {
+        return new Writer(resolution, standing).write(roles, surfaces);
     }
 
     /** The same with the ground of every surface. */
@@ -90,12 +95,14 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
     /** Collects properties from the roles down to the tokens without aliases. */
     private static final class Writer {
         private final Resolution resolution;
+        private final Standing standing;
         private final Map<String, Map<String, String>> blocks = new LinkedHashMap<>();
         private final Map<String, String> ownerOfName = new LinkedHashMap<>();
         private final Deque<TokenPath> referred = new ArrayDeque<>();
 
-        Writer(Resolution resolution) {
+        Writer(Resolution resolution, Standing standing) {
             this.resolution = resolution;
+            this.standing = standing;
         }
 
         CustomProperties write(Collection<String> roles, List<String> surfaces) {
@@ -104,14 +111,14 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             for (String role : roles) {
                 if (role.startsWith(SURFACE + ".")) surfaceRole(role.substring(SURFACE.length() + 1), surfaces);
                 else if (role.startsWith(TYPE + ".")) typeRole(role);
-                else find(role).ifPresent(token -> put(ROOT, nameOf(role), token.written().value(), token.value()));
+                else find(role).ifPresent(token -> put(ROOT, nameOf(role), token));
             }
             Set<TokenPath> written = new HashSet<>();
             while (!referred.isEmpty()) {
                 TokenPath path = referred.poll();
                 if (!written.add(path)) continue;
                 Resolved token = resolution.tokens().get(path);
-                put(ROOT, uniqueName(path), token.written().value(), token.value());
+                put(ROOT, uniqueName(path), token);
             }
             return new CustomProperties(blocks);
         }
@@ -119,10 +126,10 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         private void surfaceRole(String role, List<String> surfaces) {
             String name = nameOf(SURFACE + "." + role);
             find(Surfaces.path(Surfaces.PAGE, role))
-                    .ifPresent(token -> put(ROOT, name, token.written().value(), token.value()));
+                    .ifPresent(token -> put(ROOT, name, token));
             for (String surface : surfaces)
                 find(Surfaces.path(surface, role))
-                        .ifPresent(token -> put(surface, name, token.written().value(), token.value()));
+                        .ifPresent(token -> put(surface, name, token));
         }
 
         private void typeRole(String role) {
@@ -132,17 +139,25 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
                 if (!(token.value() instanceof TypographyValue value)) return;
                 TokenValue written = token.written().value() instanceof TypographyValue own
                         ? own.part(member) : value.part(member);
-                put(ROOT, nameOf(role), written, value.part(member));
+                put(ROOT, nameOf(role), token.path(), written, value.part(member));
             });
         }
 
+        private void put(String block, String name, Resolved token) {
+            put(block, name, token.path(), token.written().value(), token.value());
+        }
+
         /** An alias becomes a reference where its target has a property of its own, else the value stands here. */
-        private void put(String block, String name, TokenValue written, TokenValue value) {
+        private void put(String block, String name, TokenPath token, TokenValue written, TokenValue value) {
             if (value instanceof TypographyValue) return;
             Optional<TokenPath> target = target(written);
-            target.ifPresent(referred::add);
-            blocks.get(block).put(name, target.map(path -> "var(" + uniqueName(path) + ")")
-                    .orElseGet(() -> CssText.of(value)));
+            if (target.isPresent()) {
+                referred.add(target.get());
+                blocks.get(block).put(name, "var(" + uniqueName(target.get()) + ")");
+            } else {
+                standing.at(token, block, name);
+                blocks.get(block).put(name, CssText.of(value));
+            }
         }
 
         /** The token an alias stands for, past surface roles, whose property would mean another token elsewhere. */

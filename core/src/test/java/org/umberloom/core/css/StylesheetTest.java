@@ -155,8 +155,8 @@ class StylesheetTest {
     void aNewSeedChangesOnlyShadesThatAreUsed() {
         ThemeDocument changed = new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
                 new ColorValue(CssColor.parse("#204080"))).applyTo(THEME).theme();
-        CustomProperties before = CustomProperties.live(Resolution.of(THEME, THEME.defaults()), java.util.Map.of());
-        CustomProperties after = CustomProperties.live(Resolution.of(changed, changed.defaults()), java.util.Map.of());
+        CustomProperties before = LiveProperties.of(Resolution.of(THEME, THEME.defaults())).on(java.util.Map.of());
+        CustomProperties after = LiveProperties.of(Resolution.of(changed, changed.defaults())).on(java.util.Map.of());
         assertThat(after.changedFrom(before)).containsOnlyKeys(CustomProperties.ROOT);
         assertThat(after.changedFrom(before).get(CustomProperties.ROOT).keySet())
                 .isNotEmpty().allMatch(name -> name.startsWith("--color-brand-"));
@@ -166,7 +166,7 @@ class StylesheetTest {
     void aSurfaceRoleThatRefersToAnotherSurfaceKeepsThatSurfacesColor() {
         ThemeDocument theme = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.deep.text"),
                 org.umberloom.core.token.Alias.to("surface.page.heading")).applyTo(THEME).theme();
-        CustomProperties live = CustomProperties.live(Resolution.of(theme, theme.defaults()), java.util.Map.of());
+        CustomProperties live = LiveProperties.of(Resolution.of(theme, theme.defaults())).on(java.util.Map.of());
         assertThat(live.blocks().get("deep")).containsEntry("--surface-text", "var(--color-ink-110)");
     }
 

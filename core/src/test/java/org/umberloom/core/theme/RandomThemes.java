@@ -31,18 +31,18 @@ import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TransitionValue;
 
 /** Themes with several looks, schemes and densities, and random edits of every kind; faults included on purpose. */
-final class RandomThemes {
+public final class RandomThemes {
     private static final List<String> NAMES = List.of("one", "two", "three", "four", "five", "six");
     private static final List<String> GROUPS = List.of("color", "role", "size", "misc.deep");
 
     private final Random random;
 
-    RandomThemes(long seed) {
+    public RandomThemes(long seed) {
         random = new Random(seed);
     }
 
     /** A whole starter with two more modifiers, every type of token, derivations and an extended group. */
-    ThemeDocument theme() {
+    public ThemeDocument theme() {
         ThemeDocument theme = Samples.starter();
         ThemeDocument rich = new Structure.AddModifier("look", new Modifier("Brand", contexts("passage", "freight"), "passage"),
                 -1, 2).applyTo(theme).theme();
@@ -61,14 +61,14 @@ final class RandomThemes {
         return contexts;
     }
 
-    Combination combination(ThemeDocument theme) {
+    public Combination combination(ThemeDocument theme) {
         Map<String, String> chosen = new LinkedHashMap<>();
         theme.modifiers().forEach((name, modifier) -> chosen.put(name, pick(List.copyOf(modifier.contexts().keySet()))));
         return new Combination(chosen);
     }
 
     /** An edit of any kind; it may be refused. */
-    Edit edit(ThemeDocument theme) {
+    public Edit edit(ThemeDocument theme) {
         Place place = pick(theme.places());
         List<TokenPath> here = new ArrayList<>();
         theme.at(place).forEachToken((path, token, type) -> here.add(path));

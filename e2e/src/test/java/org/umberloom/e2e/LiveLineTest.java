@@ -1,0 +1,178 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.WebSocketRoute;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+/** The open line on which probes are asked while a pointer moves: what it answers, whom, and what happens when it is lost. */
+class LiveLineTest {
+    private final Loom loom = Loom.withDemo();
+
+    private static String probe(String path, String text) {
+        return "{\"base\":0,\"lean\":true,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"" + path + "\",\"text\":\"" + text + "\"}";
+    }
+
+    @Nested
+    class Spoken {
+        private Client client;
+        private String theme;
+
+        @BeforeEach
+        void makeATheme() throws Exception {
+            client = new Client(loom.address()).signedIn();
+            theme = client.send("POST", "/api/themes", "{\"name\":\"Spoken\",\"starter\":\"plain\"}").body().replaceAll("\\D", "");
+        }
+
+        private Client.Socket open() {
+            return client.open("/api/themes/" + theme + "/live", loom.address());
+        }
+
+        @Test
+        void itAnswersWhatARequestOfItsOwnWouldBe() throws Exception {
+            Client.Socket socket = open();
+            for (String seed : new String[] {"#204080", "oklch(0.6 0.15 30)", "rebeccapurple"}) {
+                String asked = probe("color.brand.seed", seed);
+                String byLine = socket.ask(asked);
+                assertThat(byLine).contains("--color-brand-");
+                assertThat(byLine).isEqualTo(client.send("POST", "/api/themes/" + theme + "/probe", asked).body());
+            }
+        }
+
+        @Test
+        void whatIsWrongIsSaidAndTheLineStaysOpen() throws Exception {
+            Client.Socket socket = open();
+            assertThat(socket.ask("sea-ish")).contains("\"status\":400").contains("must be an edit request in JSON");
+            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base must not be null, op must not be blank");
+            assertThat(socket.ask(probe("color.brand.seed", "sea-ish"))).contains("\"status\":400").contains("is not a color");
+            assertThat(socket.ask(probe("color.brand.seed", "#204080"))).contains("--color-brand-");
+        }
+
+        @Test
+        void aThemeThatIsNotThereIsSaidToBeMissing() throws Exception {
+            assertThat(client.open("/api/themes/999999/live", loom.address()).ask(probe("color.brand.seed", "#204080"))).contains("\"status\":404");
+            assertThat(client.open("/api/themes/sea/live", loom.address()).ask(probe("color.brand.seed", "#204080"))).contains("names no theme");
+        }
+
+        /** RFC 6455, 10.2: a server that is not for every page looks at the origin of who opens a socket. */
+        @Test
+        void strangersCannotOpenIt() {
+            assertThatThrownBy(() -> client.open("/api/themes/" + theme + "/live", "http://elsewhere.example")).rootCause().hasMessageContaining("403");
+            assertThatThrownBy(() -> new Client(loom.address()).open("/api/themes/" + theme + "/live", loom.address())).rootCause()
+                    .hasMessageContaining("401");
+        }
+
+        @Test
+        void itEndsWithTheSession() throws Exception {
+            Client.Socket socket = open();
+            assertThat(client.send("DELETE", "/api/session", "").statusCode()).isLessThan(300);
+            socket.say(probe("color.brand.seed", "#204080"));
+            assertThat(socket.closed.get(10, TimeUnit.SECONDS)).isEqualTo(4401);
+        }
+
+        /** RFC 6455, 7.4.1: 1009 is the code for a message that is too big. */
+        @Test
+        void aMessageThatIsTooLargeClosesIt() throws Exception {
+            Client.Socket socket = open();
+            socket.say(" ".repeat(300 * 1024));
+            assertThat(socket.closed.get(10, TimeUnit.SECONDS)).isEqualTo(1009);
+        }
+    }
+
+    @Nested
+    class OnTheBench {
+        private final AtomicInteger ownRequests = new AtomicInteger();
+        private final AtomicInteger opened = new AtomicInteger();
+        private final AtomicReference<WebSocketRoute> line = new AtomicReference<>();
+        private volatile boolean refuses;
+        private Page page;
+
+        @BeforeEach
+        void openTheBench() {
+            page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+            page.routeWebSocket(Pattern.compile(".*/live$"), route -> {
+                opened.incrementAndGet();
+                if (refuses) {
+                    route.close();
+                    return;
+                }
+                route.connectToServer();
+                line.set(route);
+            });
+            page.onRequest(request -> {
+                if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true")) ownRequests.incrementAndGet();
+            });
+            Browsers.newTheme(page, "Lined", "Plain");
+        }
+
+        @AfterEach
+        void close() {
+            page.context().close();
+        }
+
+        private String hero() {
+            return (String) page.locator("iframe").first().contentFrame().locator("h1").evaluate("e => getComputedStyle(e.closest('section')).backgroundColor");
+        }
+
+        /** Drags the hue, sees the page change while the button is down, and lets go outside of what would store it. */
+        private void seeTheHueDragged(int px) {
+            String before = hero();
+            BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+            page.mouse().down();
+            for (int step = 1; step <= 5; step++) page.mouse().move(box.x + box.width / 2 + px * step / 5.0, box.y + box.height / 2);
+            page.waitForCondition(() -> !hero().equals(before));
+            page.mouse().up();
+            assertThat(page.getByTestId("saved-state")).containsText("Saved");
+        }
+
+        @Test
+        void aDragNeedsNoRequestsOfItsOwn() {
+            seeTheHueDragged(-40);
+            assertThat(opened).hasValue(1);
+            assertThat(ownRequests).hasValue(0);
+        }
+
+        @Test
+        void whenTheLineIsLostTheDragGoesOnAndItIsOpenedAgain() {
+            line.get().close();
+            refuses = true;
+            seeTheHueDragged(-40);
+            assertThat(ownRequests.get()).isPositive();
+            refuses = false;
+            int before = opened.get();
+            page.waitForCondition(() -> opened.get() > before && line.get() != null);
+            page.waitForTimeout(300);
+            int asked = ownRequests.get();
+            seeTheHueDragged(35);
+            assertThat(ownRequests).hasValue(asked);
+        }
+
+        @Test
+        void whenTheSessionEndedTheDragAsksToSignInAgain() {
+            loom.expireSessions();
+            page.waitForTimeout(2_500);
+            BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+            page.mouse().down();
+            page.mouse().move(box.x + box.width / 2 - 30, box.y + box.height / 2);
+            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
+            page.mouse().up();
+            Browsers.fillSignIn(page);
+            assertThat(page.getByTestId("saved-state")).containsText("color.brand.seed to oklch(");
+        }
+    }
+}
