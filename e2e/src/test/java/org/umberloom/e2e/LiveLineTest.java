@@ -112,6 +112,7 @@ class LiveLineTest {
                 route.connectToServer();
                 line.set(route);
             });
+            page.reload();
             page.onRequest(request -> {
                 if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true")) ownRequests.incrementAndGet();
             });
@@ -148,13 +149,16 @@ class LiveLineTest {
 
         @Test
         void whenTheLineIsLostTheDragGoesOnAndItIsOpenedAgain() {
-            line.get().close();
             refuses = true;
+            line.get().close();
             seeTheHueDragged(-40);
             assertThat(ownRequests.get()).isPositive();
             refuses = false;
             int before = opened.get();
-            page.waitForCondition(() -> opened.get() > before && line.get() != null);
+            for (int px = 20; opened.get() == before; px = -px) {
+                page.waitForTimeout(500);
+                seeTheHueDragged(px);
+            }
             page.waitForTimeout(300);
             int asked = ownRequests.get();
             seeTheHueDragged(35);
