@@ -71,6 +71,7 @@ export class Bench {
   #pages = new Map<LivePage, BayState>();
   #probing = false;
   #waiting: EditRequest | null = null;
+  #awaited: (() => void)[] = [];
   #commits: Promise<void> = Promise.resolve();
   /** Counts commits and reversions, so that a late probe cannot undo what came after it. */
   #turn = 0;
@@ -179,11 +180,16 @@ export class Bench {
     return aims ? { ...edit, place: this.target } : edit;
   }
 
-  /** Shows what an edit would do, without storing it. */
-  probe(edit: EditRequest) {
+  /** Shows what an edit would do, without storing it. Resolves when the pages show it, or a later one. */
+  probe(edit: EditRequest): Promise<void> {
     this.#waiting = this.#aimed(edit);
     this.state = 'probing';
     if (!this.#probing) void this.#sendProbes();
+    return new Promise((shown) => this.#awaited.push(shown));
+  }
+
+  #tellShown() {
+    for (const shown of this.#awaited.splice(0)) shown();
   }
 
   async #sendProbes() {
@@ -196,6 +202,7 @@ export class Bench {
         const probe = await this.#ask(edit, true);
         if (turn === this.#turn) {
           this.#lay(probe, edit);
+          this.#tellShown();
           // One answer for each frame: what the pages were given before a frame shows it would be work for nothing.
           await nextFrame();
         }
@@ -204,6 +211,7 @@ export class Bench {
       }
     }
     this.#probing = false;
+    this.#tellShown();
     if (this.#late) {
       this.#late = false;
       afterPaint(() => this.#follow());

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { together } from './together';
+
   /**
    * A number with its unit. It can be typed, stepped with the arrow keys, and dragged sideways on its label; while it
    * is dragged it is probed, and stored when it is let go.
@@ -28,7 +30,7 @@
     /** What stands in place of the label where a table already says it; it still is the handle to drag. */
     short?: string;
     size?: string;
-    onprobe?: (value: number) => void;
+    onprobe?: (value: number) => unknown;
     oncommit: (value: number) => void;
   } = $props();
 
@@ -36,7 +38,9 @@
 
   let typed = $state<string | null>(null);
   let start: { x: number; value: number } | null = null;
-  let dragged = $state<number | null>(null);
+  let dragged: number | null = null;
+  /** What the field shows of it. */
+  let held = $state<number | null>(null);
 
   const written = (v: number) => String(Number(v.toFixed(places)));
   const fit = (v: number) => Math.min(max, Math.max(min, Number(v.toFixed(places))));
@@ -47,13 +51,15 @@
     const next = fit(start.value + moved * step);
     if (next === dragged) return;
     dragged = next;
-    onprobe?.(next);
+    together(onprobe?.(next), () => {
+      if (dragged === next) held = next;
+    });
   }
 
   function release() {
     if (start && dragged !== null && dragged !== start.value) oncommit(dragged);
     start = null;
-    dragged = null;
+    dragged = held = null;
   }
 
   function take() {
@@ -99,7 +105,7 @@
       inputmode="decimal"
       aria-label={label}
       aria-invalid={typed !== null && !Number.isFinite(Number(typed.replace(unit, '').trim()))}
-      value={typed ?? written(dragged ?? value)}
+      value={typed ?? written(held ?? value)}
       oninput={(e) => (typed = e.currentTarget.value)}
       onblur={take}
       onkeydown={key}

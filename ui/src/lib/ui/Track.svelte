@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
+  import { together } from './together';
 
   /** A slider on a drawn track. Moving it probes; letting go stores. */
   let {
@@ -20,15 +21,35 @@
     step: number;
     track?: string;
     text: string;
-    onprobe: (value: number) => void;
-    oncommit: (value: number) => void;
+    onprobe: (value: number) => unknown;
+    oncommit: (value: number) => unknown;
   } = $props();
 
+  /** Where the thumb is held, and where the pointer wants it a moment before that is shown. */
   let held = $state<number | null>(null);
+  let wanted: number | null = null;
   /** The slider also reports a value that it rounds to its step on its own; only what a person does counts. */
   let touched = false;
   /** Rounded to the step as the slider itself does, so that showing a value is not mistaken for moving it. */
   const shown = $derived(held ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
+
+  function move(to: number) {
+    if (!touched || Math.abs(to - (wanted ?? shown)) < step / 2) return;
+    wanted = to;
+    together(onprobe(to), () => {
+      if (wanted === to) held = to;
+    });
+  }
+
+  /** The thumb stays where it was let go until what is stored is known. */
+  async function letGo() {
+    touched = false;
+    if (wanted === null) return;
+    held = wanted;
+    wanted = null;
+    await oncommit(held);
+    if (wanted === null) held = null;
+  }
 </script>
 
 <div class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2" role="presentation" onpointerdowncapture={() => (touched = true)} onkeydowncapture={() => (touched = true)}>
@@ -38,17 +59,8 @@
     {min}
     {max}
     {step}
-    value={shown}
-    onValueChange={(v: number) => {
-      if (!touched || Math.abs(v - shown) < step / 2) return;
-      held = v;
-      onprobe(v);
-    }}
-    onValueCommit={(v: number) => {
-      if (held !== null) oncommit(v);
-      held = null;
-      touched = false;
-    }}
+    bind:value={() => shown, move}
+    onValueCommit={letGo}
     class="relative flex h-5 w-full touch-none items-center select-none"
   >
     {#snippet children()}
