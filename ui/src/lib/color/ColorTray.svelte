@@ -30,8 +30,9 @@
 
   const hues = $derived(bench.shown?.color.hues ?? []);
   const hue = $derived(hues.find((h) => h.path === chosenPath) ?? hues[0]);
-  /** The ramp is drawn first while a pointer moves; what is told of it comes a frame later. */
-  const told = trailing(() => hue, () => bench.state === 'probing');
+  /** While a pointer moves, what is told of a ramp is drawn so seldom. */
+  const TOLD_MS = 360;
+  const told = trailing(() => hue, () => bench.state === 'probing', TOLD_MS);
   const shade = $derived(told.now?.shades.find((s) => s.name === chosenShade));
   const spoken = $derived(pointed ?? shade);
   const from = $derived(

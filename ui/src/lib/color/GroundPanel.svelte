@@ -170,7 +170,7 @@
         <label class="flex flex-col gap-0.5"><span class="caption">Blend</span><select class="field" value={ground.blend} onchange={(e) => set({ blend: e.currentTarget.value })}>{#each BLENDS as b (b)}<option>{b}</option>{/each}</select></label>
       </div>
     {:else if ground.kind === 'gradient'}
-      <Track label="Angle" value={ground.angle} min={0} max={359} step={1} text="{Math.round(ground.angle)}°" onprobe={(angle) => attempt({ angle })} oncommit={(angle) => set({ angle })} />
+      <Track label="Angle" value={ground.angle} min={0} max={359} step={1} text={(v) => `${Math.round(v)}°`} onprobe={(angle) => attempt({ angle })} oncommit={(angle) => set({ angle })} />
     {:else}
       <label class="flex items-center gap-2"><span class="text-muted">Drawn in the color of</span><select class="field" value={ground.role} onchange={(e) => set({ role: e.currentTarget.value })}>{#each roles as role (role)}<option>{role}</option>{/each}</select></label>
     {/if}

@@ -38,11 +38,11 @@
       <p class="caption flex justify-between"><span>kept, for wide screens</span><span>elsewhere <span class="value">{seed.hex}</span></span></p>
     </div>
   {/if}
-  <Track label="Lightness" value={seed.lightness} min={0} max={1} step={0.005} track={lightness} text={seed.lightness.toFixed(2)}
+  <Track label="Lightness" value={seed.lightness} min={0} max={1} step={0.005} track={lightness} text={(v) => v.toFixed(2)}
     onprobe={(v) => bench.probe(edit(oklch(v, seed.chroma, seed.hue)))} oncommit={(v) => bench.commit(edit(oklch(v, seed.chroma, seed.hue)))} />
-  <Track label="Chroma" value={seed.chroma} min={0} max={0.33} step={0.002} track={chroma} text={seed.chroma.toFixed(3)}
+  <Track label="Chroma" value={seed.chroma} min={0} max={0.33} step={0.002} track={chroma} text={(v) => v.toFixed(3)}
     onprobe={(v) => bench.probe(edit(oklch(seed.lightness, v, seed.hue)))} oncommit={(v) => bench.commit(edit(oklch(seed.lightness, v, seed.hue)))} />
-  <Track label="Hue" value={seed.hue} min={0} max={360} step={1} track={hues} text="{Math.round(seed.hue)}°"
+  <Track label="Hue" value={seed.hue} min={0} max={360} step={1} track={hues} text={(v) => `${Math.round(v)}°`}
     onprobe={(v) => bench.probe(edit(oklch(seed.lightness, seed.chroma, v)))} oncommit={(v) => bench.commit(edit(oklch(seed.lightness, seed.chroma, v)))} />
   <div>
     <p class="caption mb-0.5">Depth {seed.depth}; as text on the surfaces, {bench.schemes.join(' and ')}</p>
@@ -55,7 +55,7 @@
         {#each others as other (other.path)}<option value={other.path}>toward {other.name}</option>{/each}
       </select></label>
     {#if hue.tintFrom}
-      <Track label="Tint" value={hue.tintChroma} min={0} max={0.06} step={0.001} text={hue.tintChroma.toFixed(3)}
+      <Track label="Tint" value={hue.tintChroma} min={0} max={0.06} step={0.001} text={(v) => v.toFixed(3)}
         onprobe={(v) => bench.probe(tint(hue.tintFrom, v))} oncommit={(v) => bench.commit(tint(hue.tintFrom, v))} />
     {/if}
   {/if}

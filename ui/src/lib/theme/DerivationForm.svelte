@@ -99,7 +99,7 @@
       <label class="flex flex-col gap-0.5"><span class="caption">From the shades of</span>
         <select class="field" value={values[i] || standard(p)} onchange={(e) => set(i, e.currentTarget.value)}>{#each hues as hue (hue.path)}<option value={`{${hue.path}}`}>{hue.name}</option>{/each}</select></label>
     {:else if p.kind === 'number' && p.max - p.min <= 720}
-      <Track label={UNITS[operation] ?? p.name} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={values[i] || standard(p)}
+      <Track label={UNITS[operation] ?? p.name} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={(v) => String(+v.toFixed(3))}
         onprobe={(v) => set(i, String(+v.toFixed(3)))} oncommit={(v) => set(i, String(+v.toFixed(3)))} />
       <NumberField label="{p.name} as a number" short="exactly" value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : 1} places={3} size="w-16" onprobe={(v) => set(i, String(v))} oncommit={(v) => set(i, String(v))} />
     {:else}

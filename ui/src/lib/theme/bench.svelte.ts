@@ -19,9 +19,9 @@ export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; 
 export type Clash = { edit: EditRequest; message: string; path: string; yours: string; theirs: string };
 
 /** While a pointer moves, the tray follows the pages so many times a second at the most. */
-const TRAY_MS = 120;
+const TRAY_MS = 160;
 /** The table of surfaces and the findings, the largest parts, are asked for when the pointer has rested for so long. */
-const REST_MS = 160;
+const REST_MS = 180;
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 

@@ -20,7 +20,8 @@
     max: number;
     step: number;
     track?: string;
-    text: string;
+    /** How a value is written beside it. */
+    text: (value: number) => string;
     onprobe: (value: number) => unknown;
     oncommit: (value: number) => unknown;
   } = $props();
@@ -69,10 +70,10 @@
       <Slider.Thumb
         index={0}
         aria-label={label}
-        aria-valuetext={text}
+        aria-valuetext={text(shown)}
         class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none hover:bg-hover"
       />
     {/snippet}
   </Slider.Root>
-  <span class="value text-right">{text}</span>
+  <span class="value relative h-5 text-right leading-5"><span class="absolute inset-0 contain-layout contain-size">{text(shown)}</span></span>
 </div>

@@ -12,15 +12,30 @@ export function afterPaint(step: () => void): () => void {
 }
 
 /**
- * A value that follows another one frame later, so that a large part of the screen is drawn in two short steps, between
- * which a pointer is heard; at once while nothing moves.
+ * A value that follows another a while later, so that what moves with a pointer is drawn without what merely tells of it;
+ * at once while nothing moves.
  */
-export function trailing<T>(source: () => T, moving: () => boolean): { readonly now: T } {
+export function trailing<T>(source: () => T, moving: () => boolean, everyMs: number): { readonly now: T } {
   let now = $state.raw(source());
+  let taken = 0;
+
+  function take(next: T) {
+    now = next;
+    taken = performance.now();
+  }
+
   $effect.pre(() => {
     const next = source();
-    if (moving()) return afterPaint(() => (now = next));
-    now = next;
+    if (!moving()) {
+      take(next);
+      return;
+    }
+    let stop = () => {};
+    const timer = setTimeout(() => (stop = afterPaint(() => take(next))), Math.max(0, taken + everyMs - performance.now()));
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
   });
   return {
     get now() {

@@ -40,7 +40,7 @@
     /** Whether a color of the theme is taken as a reference to its token. */
     references?: boolean;
     swatch?: string;
-    onprobe?: (text: string) => void;
+    onprobe?: (text: string) => unknown;
     /** After something was tried that is not taken. */
     onrevert?: () => void;
     /** Resolves to what is wrong with it; empty when it was taken. */
@@ -72,8 +72,8 @@
   }
 
   function probe(text: string) {
-    onprobe?.(text);
     void look(text);
+    return onprobe?.(text);
   }
 
   async function take(text: string) {
@@ -109,10 +109,10 @@
         {#if forms}
           <div class="flex w-[16rem] flex-col gap-2">
             <OklchPlane {hue} lightness={forms.lightness} chroma={forms.chroma} edges={forms.edges} onprobe={(l, c) => probe(write(l, c, hue))} oncommit={(l, c) => take(write(l, c, hue))} />
-            <Track label="Lightness" value={forms.lightness} min={0} max={1} step={0.005} track={lightnessTrack} text={forms.lightness.toFixed(2)} onprobe={(v) => probe(write(v, forms!.chroma, hue))} oncommit={(v) => take(write(v, forms!.chroma, hue))} />
-            <Track label="Chroma" value={forms.chroma} min={0} max={0.4} step={0.002} track={chromaTrack} text={forms.chroma.toFixed(3)} onprobe={(v) => probe(write(forms!.lightness, v, hue))} oncommit={(v) => take(write(forms!.lightness, v, hue))} />
-            <Track label="Hue" value={hue} min={0} max={360} step={1} track={hueTrack} text="{Math.round(hue)}°" onprobe={(v) => probe(write(forms!.lightness, forms!.chroma, v))} oncommit={(v) => take(write(forms!.lightness, forms!.chroma, v))} />
-            <Track label="Alpha" value={alpha} min={0} max={1} step={0.01} text="{Math.round(alpha * 100)} %" onprobe={(v) => probe(write(forms!.lightness, forms!.chroma, hue, v))} oncommit={(v) => take(write(forms!.lightness, forms!.chroma, hue, v))} />
+            <Track label="Lightness" value={forms.lightness} min={0} max={1} step={0.005} track={lightnessTrack} text={(v) => v.toFixed(2)} onprobe={(v) => probe(write(v, forms!.chroma, hue))} oncommit={(v) => take(write(v, forms!.chroma, hue))} />
+            <Track label="Chroma" value={forms.chroma} min={0} max={0.4} step={0.002} track={chromaTrack} text={(v) => v.toFixed(3)} onprobe={(v) => probe(write(forms!.lightness, v, hue))} oncommit={(v) => take(write(forms!.lightness, v, hue))} />
+            <Track label="Hue" value={hue} min={0} max={360} step={1} track={hueTrack} text={(v) => `${Math.round(v)}°`} onprobe={(v) => probe(write(forms!.lightness, forms!.chroma, v))} oncommit={(v) => take(write(forms!.lightness, forms!.chroma, v))} />
+            <Track label="Alpha" value={alpha} min={0} max={1} step={0.01} text={(v) => `${Math.round(v * 100)} %`} onprobe={(v) => probe(write(forms!.lightness, forms!.chroma, hue, v))} oncommit={(v) => take(write(forms!.lightness, forms!.chroma, hue, v))} />
             <p class="caption">Depth {forms.depth}. {#if forms.inSrgb}Every screen shows it{edge ? `; this hue holds chroma ${edge.srgb.toFixed(2)} here` : ''}.{:else if forms.inP3}Needs a Display P3 screen; others show {forms.nearest}.{:else}No common screen shows it; the nearest in sRGB is {forms.nearest}.{/if}</p>
             {#if !forms.inSrgb}<div class="grid h-6 grid-cols-2 border border-line text-center" aria-hidden="true"><span style:background={forms.written}></span><span style:background={forms.nearest}></span></div>{/if}
             {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
