@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.WebSocketRoute;
 import com.microsoft.playwright.options.AriaRole;
@@ -145,6 +146,28 @@ class LiveLineTest {
             seeTheHueDragged(-40);
             assertThat(opened).hasValue(1);
             assertThat(ownRequests).hasValue(0);
+        }
+
+        /** Thumb and number with the pages, then the ramp, then what is told of it; nothing is stored by that. */
+        @Test
+        void whileTheButtonIsDownTheTrayFollowsThePages() {
+            Locator hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
+            Locator shades = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Shades of brand").setExact(true));
+            Locator seed = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of brand").setExact(true));
+            String ramp = shades.getAttribute("aria-valuetext");
+            String written = seed.inputValue();
+            BoundingBox box = hue.boundingBox();
+            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+            page.mouse().down();
+            page.mouse().move(box.x + box.width / 2 - 30, box.y + box.height / 2);
+            page.waitForCondition(() -> !shades.getAttribute("aria-valuetext").equals(ramp) && !seed.inputValue().equals(written));
+            String degrees = hue.getAttribute("aria-valuenow");
+            assertThat(hue).hasAttribute("aria-valuetext", degrees + "°");
+            assertThat(seed.inputValue()).matches("oklch\\(.* " + degrees + "\\)");
+            assertThat(page.getByTestId("saved-state")).containsText("Trying, not saved");
+            page.mouse().up();
+            assertThat(page.getByTestId("saved-state")).containsText("Saved");
+            assertThat(hue).hasAttribute("aria-valuenow", degrees);
         }
 
         @Test
