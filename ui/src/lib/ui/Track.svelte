@@ -34,6 +34,9 @@
   /** Rounded to the step as the slider itself does, so that showing a value is not mistaken for moving it. */
   const shown = $derived(held ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
 
+  /** The slider knows its steps only: from a value between two of them the arrow keys would lead nowhere. */
+  const onStep = $derived(Number((min + Math.round((shown - min) / step) * step).toFixed(4)));
+
   function move(to: number) {
     if (!touched || Math.abs(to - (wanted ?? shown)) < step / 2) return;
     wanted = to;
@@ -60,7 +63,7 @@
     {min}
     {max}
     {step}
-    bind:value={() => shown, move}
+    bind:value={() => onStep, move}
     onValueCommit={letGo}
     class="relative flex h-5 w-full touch-none items-center select-none"
   >

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.List;
@@ -55,5 +56,21 @@ final class Browsers {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true)).first().click();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+    }
+
+    /** Presses the seed's hue slider and moves it; the button stays down. */
+    static void pressAndDragHue(Page page, int px, int steps) {
+        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        for (int step = 1; step <= steps; step++) page.mouse().move(x + px * (double) step / steps, y);
+    }
+
+    /** The color that the first bay's opening section stands on. */
+    static String groundOfHero(Page page) {
+        return (String) page.locator("iframe").first().contentFrame().locator("h1")
+                .evaluate("e => getComputedStyle(e.closest('section')).backgroundColor");
     }
 }

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.WebSocketRoute;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -125,18 +124,11 @@ class LiveLineTest {
             page.context().close();
         }
 
-        private String hero() {
-            return (String) page.locator("iframe").first().contentFrame().locator("h1").evaluate("e => getComputedStyle(e.closest('section')).backgroundColor");
-        }
-
         /** Drags the hue, sees the page change while the button is down, and lets go outside of what would store it. */
         private void seeTheHueDragged(int px) {
-            String before = hero();
-            BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
-            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
-            page.mouse().down();
-            for (int step = 1; step <= 5; step++) page.mouse().move(box.x + box.width / 2 + px * step / 5.0, box.y + box.height / 2);
-            page.waitForCondition(() -> !hero().equals(before));
+            String before = Browsers.groundOfHero(page);
+            Browsers.pressAndDragHue(page, px, 5);
+            page.waitForCondition(() -> !Browsers.groundOfHero(page).equals(before));
             page.mouse().up();
             assertThat(page.getByTestId("saved-state")).containsText("Saved");
         }
@@ -156,10 +148,7 @@ class LiveLineTest {
             Locator seed = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of brand").setExact(true));
             String ramp = shades.getAttribute("aria-valuetext");
             String written = seed.inputValue();
-            BoundingBox box = hue.boundingBox();
-            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
-            page.mouse().down();
-            page.mouse().move(box.x + box.width / 2 - 30, box.y + box.height / 2);
+            Browsers.pressAndDragHue(page, -30, 1);
             page.waitForCondition(() -> !shades.getAttribute("aria-valuetext").equals(ramp) && !seed.inputValue().equals(written));
             String degrees = hue.getAttribute("aria-valuenow");
             assertThat(hue).hasAttribute("aria-valuetext", degrees + "°");
@@ -192,10 +181,7 @@ class LiveLineTest {
         void whenTheSessionEndedTheDragAsksToSignInAgain() {
             loom.expireSessions();
             page.waitForTimeout(2_500);
-            BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
-            page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
-            page.mouse().down();
-            page.mouse().move(box.x + box.width / 2 - 30, box.y + box.height / 2);
+            Browsers.pressAndDragHue(page, -30, 1);
             assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
             page.mouse().up();
             Browsers.fillSignIn(page);

@@ -8,7 +8,6 @@ import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -61,20 +60,11 @@ class MainPathTest {
     }
 
     private String groundOfHero() {
-        return (String) firstBay().locator("h1").evaluate("e => getComputedStyle(e.closest('section')).backgroundColor");
+        return Browsers.groundOfHero(page);
     }
 
     private Locator railState() {
         return page.getByTestId("saved-state");
-    }
-
-    /** Presses the seed's hue slider and moves it; the button stays down. */
-    private void pressAndDragHue(int px) {
-        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true))
-                .boundingBox();
-        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
-        page.mouse().down();
-        for (int step = 1; step <= 10; step++) page.mouse().move(box.x + box.width / 2 + px * step / 10.0, box.y + box.height / 2);
     }
 
     @Test
@@ -82,7 +72,7 @@ class MainPathTest {
         newTheme("Dragged");
         String before = groundOfHero();
 
-        pressAndDragHue(-60);
+        Browsers.pressAndDragHue(page, -60, 10);
         assertThat(railState()).containsText("Trying, not saved");
         page.waitForCondition(() -> !groundOfHero().equals(before));
         page.mouse().up();
@@ -106,6 +96,21 @@ class MainPathTest {
         button("Undo color.brand.seed").click();
         assertThat(railState()).containsText("undid color.brand.seed");
         assertThat(groundOfHero()).isEqualTo(before);
+    }
+
+    /** The seed's hue lies between two of the slider's steps. */
+    @Test
+    void aSliderIsMovedByItsKeys() {
+        newTheme("Keys");
+        Locator hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
+        int before = Integer.parseInt(hue.getAttribute("aria-valuenow"));
+        hue.press("ArrowRight");
+        assertThat(railState()).containsText("color.brand.seed to oklch(");
+        assertThat(hue).hasAttribute("aria-valuenow", String.valueOf(before + 1));
+        hue.press("ArrowLeft");
+        hue.press("ArrowLeft");
+        assertThat(hue).hasAttribute("aria-valuenow", String.valueOf(before - 1));
+        assertThat(hue).hasAttribute("aria-valuetext", before - 1 + "°");
     }
 
     @Test
