@@ -3,7 +3,7 @@ import { api, ask, Problem, type Schemas } from '$lib/api/client';
 import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
-import { afterPaint, nextFrame } from '$lib/ui/trailing.svelte';
+import { afterPaint, nextFrame } from '$lib/ui/frames';
 import { Line } from './line';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
@@ -212,10 +212,7 @@ export class Bench {
     }
     this.#probing = false;
     this.#tellShown();
-    if (this.#late) {
-      this.#late = false;
-      afterPaint(() => this.#follow());
-    }
+    if (this.#late) this.#followSoon();
     if (this.state === 'probing' && !this.#waiting) this.state = this.#dirty ? 'probing' : 'saved';
   }
 
@@ -273,10 +270,8 @@ export class Bench {
     performance.mark('pages-changed');
     for (const page of this.#pages.keys()) page.settle();
     this.#next = next;
-    if (this.#late) {
-      this.#late = false;
-      afterPaint(() => this.#follow());
-    } else this.#tray ??= setTimeout(() => (this.#probing ? (this.#late = true) : this.#follow()), TRAY_MS);
+    if (this.#late) this.#followSoon();
+    else this.#tray ??= setTimeout(() => (this.#probing ? (this.#late = true) : this.#follow()), TRAY_MS);
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => void this.#settle(edit), REST_MS);
   }
@@ -285,6 +280,11 @@ export class Bench {
   #follow() {
     this.#stopFollowing();
     if (this.#next) this.shown = this.#next;
+  }
+
+  #followSoon() {
+    this.#late = false;
+    afterPaint(() => this.#follow());
   }
 
   #stopFollowing() {

@@ -13,13 +13,7 @@ export function promptPointer(): () => void {
     const event = raw as PointerEvent;
     if (event.timeStamp - last < LEAST_MS) return;
     last = event.timeStamp;
-    const { clientX, clientY, screenX, screenY, pointerId, pointerType, isPrimary, buttons, ctrlKey, shiftKey, altKey, metaKey } = event;
-    event.target?.dispatchEvent(
-      new PointerEvent('pointermove', {
-        bubbles: true, cancelable: true, composed: true,
-        clientX, clientY, screenX, screenY, pointerId, pointerType, isPrimary, buttons, ctrlKey, shiftKey, altKey, metaKey
-      })
-    );
+    event.target?.dispatchEvent(new PointerEvent('pointermove', event));
   }
 
   const down = () => addEventListener('pointerrawupdate', move);

@@ -66,7 +66,7 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
     }
 
     /** What the pages of one of the combinations are given. */
-    public LiveProperties properties(Resolution resolution) {
+    LiveProperties properties(Resolution resolution) {
         return properties.computeIfAbsent(resolution, LiveProperties::of);
     }
 
