@@ -1,3 +1,6 @@
+import { BelowTheFold } from './belowTheFold';
+
+/** Values of custom properties by the surface they stand on, empty for the page itself, and by their names. */
 type Blocks = Record<string, Record<string, string>>;
 
 /**
@@ -6,7 +9,11 @@ type Blocks = Record<string, Record<string, string>>;
  */
 export class LivePage {
   #rules = new Map<string, CSSStyleRule>();
-  #set = new Map<string, string>();
+  #stored: Blocks = {};
+  #tried: Blocks = {};
+  /** What the document has been given, so that nothing is set twice. */
+  #shown: Blocks = {};
+  #below: BelowTheFold;
   #overlay: CSSStyleSheet;
   #light: CSSStyleSheet;
   /** While values are tried, nothing eases from one to the next: the page shows each at once. */
@@ -28,30 +35,56 @@ export class LivePage {
     this.#still = new Sheet();
     this.#still.replaceSync('*, ::before, ::after { transition: none !important; }');
     this.#still.disabled = true;
+    this.#below = new BelowTheFold(document);
     document.adoptedStyleSheets = [this.#overlay, this.#light, this.#still];
   }
 
-  /** @param still whether transitions rest, as they do while a pointer changes values */
-  hold(still: boolean) {
-    if (this.#still.disabled === still) this.#still.disabled = !still;
-  }
-
-  setAll(live: Record<string, Blocks>) {
+  /** Shows what is stored, in this page's combination; a trial ends. */
+  store(live: Record<string, Blocks>) {
+    this.#tried = {};
     const blocks = live[this.key];
-    if (!blocks) return;
-    for (const [block, properties] of Object.entries(blocks))
-      for (const [name, value] of Object.entries(properties)) this.#put(block, name, value);
+    if (blocks) {
+      this.#stored = blocks;
+      this.#put(blocks);
+    }
+    this.#still.disabled = true;
+    this.#below.wake();
   }
 
-  /** Works what was set into the page's styles and layout at once, in the time that the next frame is waited for. */
+  /** Lays values that are tried over what is stored; those of the trial before that are not among them go back. */
+  try(changes: Record<string, Blocks>) {
+    this.#still.disabled = false;
+    this.#below.rest();
+    const blocks = changes[this.key] ?? {};
+    for (const [block, properties] of Object.entries(this.#tried))
+      for (const name of Object.keys(properties)) {
+        const stored = this.#stored[block]?.[name];
+        if (blocks[block]?.[name] === undefined && stored !== undefined) this.#set(block, name, stored);
+      }
+    this.#tried = blocks;
+    this.#put(blocks);
+  }
+
+  /** Works what is tried into the page's styles and layout at once, in the time that the next frame is waited for. */
   settle() {
     void this.document.body?.offsetHeight;
+    this.#below.wakeWhatIsSeen();
   }
 
-  #put(block: string, name: string, value: string) {
-    const key = `${block} ${name}`;
-    if (this.#set.get(key) === value) return;
-    this.#set.set(key, value);
+  /** The whole page shows what is tried, also where it is not seen. */
+  complete() {
+    this.#below.wake();
+  }
+
+  #put(blocks: Blocks) {
+    for (const [block, properties] of Object.entries(blocks))
+      for (const [name, value] of Object.entries(properties)) this.#set(block, name, value);
+  }
+
+  #set(block: string, name: string, value: string) {
+    const shown = (this.#shown[block] ??= {});
+    if (shown[name] === value) return;
+    shown[name] = value;
     this.#style(block)?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
   }
 

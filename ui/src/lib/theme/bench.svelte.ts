@@ -171,7 +171,8 @@ export class Bench {
   /** A page that wants every change from now on. */
   attach(page: LivePage, bay: BayState) {
     this.#pages.set(page, bay);
-    if (this.shown) page.setAll(this.shown.live);
+    if (this.saved) page.store(this.saved.instruments.live);
+    if (this.#trial) page.try(this.#trial);
     return () => this.#pages.delete(page);
   }
 
@@ -230,6 +231,7 @@ export class Bench {
 
   /** After the pointer has rested: everything that the edit it rests on would change. */
   async #settle(edit: EditRequest) {
+    for (const page of this.#pages.keys()) page.complete();
     const turn = this.#turn;
     const probe = await this.#ask(edit, false).catch(() => null);
     if (!probe || turn !== this.#turn || this.#waiting || !this.saved) return;
@@ -243,7 +245,7 @@ export class Bench {
     const saved = this.saved!.instruments;
     const hues = saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue);
     return {
-      live: this.#over(saved.live, probe.live),
+      live: saved.live,
       color: { hues, surfaces },
       type: probe.type[0] ?? saved.type,
       space: probe.space[0] ?? saved.space,
@@ -252,6 +254,8 @@ export class Bench {
   }
 
   #dirty = false;
+  /** What the pages were last given to try. */
+  #trial: Instruments['live'] | null = null;
   #next: Instruments | null = null;
   #tray: ReturnType<typeof setTimeout> | undefined;
   /** Whether the tray's turn has come while an answer was on its way. */
@@ -263,10 +267,8 @@ export class Bench {
     this.tried = probe.result;
     const next = this.#laid(probe, this.shown!.color.surfaces, this.shown!.findings);
     // Pages first: they are what the eye is on. The tray follows a moment later.
-    for (const page of this.#pages.keys()) {
-      page.hold(true);
-      page.setAll(next.live);
-    }
+    this.#trial = probe.live;
+    for (const page of this.#pages.keys()) page.try(probe.live);
     performance.mark('pages-changed');
     for (const page of this.#pages.keys()) page.settle();
     this.#next = next;
@@ -293,17 +295,6 @@ export class Bench {
     this.#late = false;
   }
 
-  /** A probe's changes laid over what is stored. */
-  #over(saved: Instruments['live'], changes: Instruments['live']): Instruments['live'] {
-    const live = { ...saved };
-    for (const [key, blocks] of Object.entries(changes)) {
-      const laid = { ...live[key] };
-      for (const [block, properties] of Object.entries(blocks)) laid[block] = { ...laid[block], ...properties };
-      live[key] = laid;
-    }
-    return live;
-  }
-
   /** Shows one edit in each bay, from the first on, until {@link revert}; the bays say which. */
   async compare(edits: { edit: EditRequest; note: string }[]) {
     this.revert();
@@ -316,8 +307,8 @@ export class Bench {
       this.#dirty = true;
       this.state = 'probing';
       bay.note = choice.note;
-      page.hold(true);
-      page.setAll(this.#over(this.saved.instruments.live, probe.live));
+      page.try(probe.live);
+      page.complete();
     }
   }
 
@@ -408,10 +399,8 @@ export class Bench {
     this.#dirty = false;
     for (const bay of this.bays) bay.note = '';
     this.#fitContexts();
-    for (const page of this.#pages.keys()) {
-      page.setAll(bench.instruments.live);
-      page.hold(false);
-    }
+    this.#trial = null;
+    for (const page of this.#pages.keys()) page.store(bench.instruments.live);
   }
 
   /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */

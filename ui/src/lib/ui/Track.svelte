@@ -65,7 +65,7 @@
     {step}
     bind:value={() => onStep, move}
     onValueCommit={letGo}
-    class="relative flex h-5 w-full touch-none items-center select-none"
+    class="group relative flex h-5 w-full touch-none items-center select-none"
   >
     {#snippet children()}
       <span class="h-3 w-full rounded-[2px] border border-line bg-sunk" style:background-image={track}></span>
@@ -74,7 +74,7 @@
         index={0}
         aria-label={label}
         aria-valuetext={text(shown)}
-        class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none hover:bg-hover"
+        class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none group-hover:bg-hover"
       />
     {/snippet}
   </Slider.Root>
