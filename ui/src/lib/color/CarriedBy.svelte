@@ -26,7 +26,7 @@
             {@const cell = ground.cells.find((c) => c.scheme === scheme)}
             <td class="p-0">
               {#if cell}{@const shown = specimen(depth, cell.depth)}
-                <span class="flex h-8 flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {ratioOf(depth, cell.depth)} to 1, {carries(depth, cell.depth)}">
+                <span class="flex h-8 contain-strict flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {ratioOf(depth, cell.depth)} to 1, {carries(depth, cell.depth)}">
                   <span class="text-sm leading-4 font-semibold" aria-hidden="true">{shown}</span>
                   <span class="value text-[0.625rem]!" style:color={inkOn(cell.depth)}>{ratioOf(depth, cell.depth)}<span class="sr-only"> to 1: {carries(depth, cell.depth)}</span></span>
                 </span>

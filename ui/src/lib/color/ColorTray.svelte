@@ -9,6 +9,7 @@
   import { offered } from './offered';
   import PalettePanel from './PalettePanel.svelte';
   import { reshaped } from './ramp';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import { trailing } from '$lib/ui/trailing.svelte';
   import RampCurves from './RampCurves.svelte';
   import RampStrip from './RampStrip.svelte';
@@ -62,7 +63,7 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="flex min-w-0 grow contain-strict flex-col overflow-y-auto p-3" aria-label="Hues">
+  <Compartment label="Hues" frame="min-w-0 grow" inside="flex flex-col p-3">
     <div class="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3">
       <div class="sticky top-0 z-30 flex items-end bg-ground pb-1">
         <Popover.Root bind:open={adding}>
@@ -97,7 +98,7 @@
         >
           <span class="size-4 shrink-0 border border-line" style:background={h.seed.hex}></span>
           <span class="min-w-0 grow truncate">{h.name}</span>
-          <span class="caption" title="depth of the seed">{h.seed.depth.toFixed(0)}</span>
+          <span class="caption relative h-4 w-6" title="depth of the seed"><span class="absolute inset-0 contain-layout contain-size text-right">{h.seed.depth.toFixed(0)}</span></span>
         </button>
         <RampStrip hue={h} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(stops) => bench.commit(reshaped(h, { stops }))} />
         {#if h === hue && curves}
@@ -112,7 +113,7 @@
       {/each}
     </div>
     {#if hues.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color.</p>{/if}
-  </section>
+  </Compartment>
   {#if told.now && !bench.pick}
     {#if shade}<ShadePanel {bench} hue={told.now} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} hue={told.now} />{/if}
   {/if}

@@ -18,7 +18,7 @@
     <span class="value absolute bottom-1.5 text-[0.625rem]! leading-3 text-muted {tick === 0 ? '' : tick === WHOLE ? '-translate-x-full' : '-translate-x-1/2'}" style:left={at(tick)}>{tick}</span>
   {/each}
 </div>
-<div class="relative h-11" role="note" aria-label={from ? `From ${from.name}: shapes need 45, text 60, the strictest level 80 of depth` : 'Choose a shade to see what it can carry'}>
+<div class="relative h-11 contain-layout contain-size" role="note" aria-label={from ? `From ${from.name}: shapes need 45, text 60, the strictest level 80 of depth` : 'Choose a shade to see what it can carry'}>
   {#if from}
     {#each SPANS as span, i (span.by)}
       {#if from.depth + span.by <= WHOLE}

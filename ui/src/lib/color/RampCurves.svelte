@@ -96,7 +96,7 @@
   <span class="value pointer-events-none absolute z-10 -mt-1.5 bg-ground/80 px-0.5 text-[0.625rem]! leading-3 {end.left ? 'left-3' : 'right-3'}" style:top="{Math.max(6, Math.min((end.hue ? HUE : CHROMA) - 6, top(end.end)))}px">{words(end.end, value(end.end))}</span>
 {/snippet}
 
-<div class="relative border-x border-border bg-sunk" style:height="{CHROMA}px" role="group" aria-label="Chroma and lightness of {hue.name}">
+<div class="relative border-x border-border bg-sunk contain-layout contain-size" style:height="{CHROMA}px" role="group" aria-label="Chroma and lightness of {hue.name}">
   <svg class="absolute inset-0 size-full" viewBox="0 0 1000 {CHROMA}" preserveAspectRatio="none" aria-hidden="true">
     <path d="{edge}L1000 {CHROMA}L0 {CHROMA}Z" fill="var(--surface-ground)" />
     <path d={edge} fill="none" stroke="var(--surface-muted)" stroke-width="1" vector-effect="non-scaling-stroke" />
@@ -109,7 +109,7 @@
   </svg>
   {#each ENDS.filter((end) => !end.hue) as end (end.end)}{@render handle(end)}{/each}
 </div>
-<div class="relative border-x border-t border-border bg-ground" style:height="{HUE}px" role="group" aria-label="Hue drift of {hue.name}">
+<div class="relative border-x border-t border-border bg-ground contain-layout contain-size" style:height="{HUE}px" role="group" aria-label="Hue drift of {hue.name}">
   <svg class="absolute inset-0 size-full" viewBox="0 0 1000 {HUE}" preserveAspectRatio="none" aria-hidden="true">
     <path d="M0 {HUE / 2}H1000" stroke="var(--surface-border)" stroke-width="1" vector-effect="non-scaling-stroke" />
     <path d={drift} fill="none" stroke="var(--surface-text)" stroke-width="2" vector-effect="non-scaling-stroke" />

@@ -81,23 +81,26 @@
   onfocus={() => point(read)}
   onblur={() => onpoint(null)}
 >
-  {#each blocks as { shade, left, width } (shade.path)}
+  <!-- A box of fixed size: its marks move without the grid around it being laid out anew. -->
+  <div class="absolute inset-0 contain-layout contain-size">
+    {#each blocks as { shade, left, width } (shade.path)}
+      <span
+        class="absolute inset-y-0"
+        style:left="{left}%"
+        style:width="calc({width}% + 1px)"
+        style:background={shade.hex}
+        title="{shade.path}  {shade.hex}"
+        aria-hidden="true"
+      >
+        <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={inkOn(shade.depth)}>{width > 3.9 ? shade.name : ''}</span>
+        {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={inkOn(shade.depth)}></span>{/if}
+        {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
+      </span>
+    {/each}
     <span
-      class="absolute inset-y-0"
-      style:left="{left}%"
-      style:width="calc({width}% + 1px)"
-      style:background={shade.hex}
-      title="{shade.path}  {shade.hex}"
-      aria-hidden="true"
-    >
-      <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={inkOn(shade.depth)}>{width > 3.9 ? shade.name : ''}</span>
-      {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={inkOn(shade.depth)}></span>{/if}
-      {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
-    </span>
-  {/each}
-  <span
-    class="pointer-events-none absolute -top-0.5 z-20 -ml-1.5 size-3 rounded-full border-2 {chosen ? 'border-ink' : 'border-raised'}"
-    style:left="{(hue.seed.depth / WHOLE) * 100}%"
-    style:background={hue.seed.hex}
-  ></span>
+      class="pointer-events-none absolute -top-0.5 z-20 -ml-1.5 size-3 rounded-full border-2 {chosen ? 'border-ink' : 'border-raised'}"
+      style:left="{(hue.seed.depth / WHOLE) * 100}%"
+      style:background={hue.seed.hex}
+    ></span>
+  </div>
 </div>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import Track from '$lib/ui/Track.svelte';
   import CarriedBy from './CarriedBy.svelte';
   import ColorField from './field/ColorField.svelte';
@@ -29,7 +30,7 @@
   }
 </script>
 
-<section class="flex w-[17.5rem] shrink-0 contain-strict flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Seed of {hue.name}">
+<Compartment label="Seed of {hue.name}" frame="w-[17.5rem] shrink-0 border-l border-border" inside="flex flex-col gap-2 p-3">
   <ColorField label="Seed of {hue.name}" value={seed.written} hex={seed.hex} swatch="size-11" width="w-44" offered={offered(bench)}
     onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
   {#if !seed.inSrgb}
@@ -59,4 +60,4 @@
         onprobe={(v) => bench.probe(tint(hue.tintFrom, v))} oncommit={(v) => bench.commit(tint(hue.tintFrom, v))} />
     {/if}
   {/if}
-</section>
+</Compartment>

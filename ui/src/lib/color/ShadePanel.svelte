@@ -2,6 +2,7 @@
   import X from '@lucide/svelte/icons/x';
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import CarriedBy from './CarriedBy.svelte';
   import ColorField from './field/ColorField.svelte';
@@ -39,7 +40,7 @@
   }
 </script>
 
-<section class="flex w-[17.5rem] shrink-0 contain-strict flex-col gap-2 overflow-y-auto border-l border-border p-3" aria-label="Shade {shade.path}">
+<Compartment label="Shade {shade.path}" frame="w-[17.5rem] shrink-0 border-l border-border" inside="flex flex-col gap-2 p-3">
   <div class="flex items-center gap-2">
     <h2 class="grow font-semibold">{hue.name} {shade.name}</h2>
     <button class="grid size-6 place-items-center rounded-[3px] hover:bg-hover" aria-label="Back to the seed of {hue.name}" onclick={() => onchoose('')}><X size={14} /></button>
@@ -60,4 +61,4 @@
     <div class="flex items-center gap-2"><NumberField label="New stop at depth" value={between} min={0} max={120} step={1} places={1} size="w-16" oncommit={add} />
       <button class="button" onclick={() => add(between)}>Add</button></div>
   {/if}
-</section>
+</Compartment>

@@ -6,6 +6,7 @@
   import PagePairs from './PagePairs.svelte';
   import ReadableShades from './ReadableShades.svelte';
   import ShadePicker from './ShadePicker.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
 
   /** A surface's roles in every scheme: color, alias, depth, and the ratio of the role's weakest pair. */
   let { bench }: { bench: Bench } = $props();
@@ -56,7 +57,7 @@
   });
 </script>
 
-<section class="flex w-[29rem] shrink-0 contain-strict flex-col border-l border-border" aria-label="Surfaces">
+<Compartment label="Surfaces" frame="w-[29rem] shrink-0 border-l border-border" inside="flex flex-col">
   <div class="flex items-center border-b border-border px-3 py-1.5">
     <div class="flex gap-1" role="tablist" aria-label="Surface">
     {#each surfaces as s (s.name)}
@@ -140,4 +141,4 @@
     </table>
     {/if}
   </div>
-</section>
+</Compartment>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
@@ -32,8 +33,7 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-  <section class="min-w-0 grow contain-strict overflow-y-auto p-3" tabindex="0" aria-label="Spacing steps">
+  <Compartment label="Spacing steps" frame="min-w-0 grow" inside="p-3" focusable>
     {#if scale}
       <div class="mb-3">
         <NumberField label="Base" value={scale.base} unit="px" min={4} max={40} step={0.5}
@@ -53,9 +53,9 @@
     {:else}
       <p class="p-3 text-muted">This theme has no spacing scale; its lengths are set one by one.</p>
     {/if}
-  </section>
+  </Compartment>
 
-  <section class="w-[28rem] shrink-0 contain-strict overflow-y-auto border-l border-border p-3" aria-label="Gaps and shape">
+  <Compartment label="Gaps and shape" frame="w-[28rem] shrink-0 border-l border-border" inside="p-3">
     <h2 class="mb-1 font-semibold">Gaps on the page</h2>
     {#each space?.gaps ?? [] as gap (gap.path)}
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
@@ -76,5 +76,5 @@
         <TextValue label="{view.name} as written" hideLabel width="w-28" value={view.written} oncommit={(text) => take(view, text)} />
       </div>
     {/each}
-  </section>
+  </Compartment>
 </div>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
@@ -66,7 +67,7 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="w-[25rem] shrink-0 contain-strict overflow-y-auto p-3" aria-label="Widths">
+  <Compartment label="Widths" frame="w-[25rem] shrink-0" inside="p-3">
     {#each space?.widths ?? [] as view (view.path)}
       <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
         <div class="flex items-center gap-3">
@@ -80,9 +81,9 @@
         <p class="caption mt-0.5">{NAMES[view.name] ?? ''}</p>
       </div>
     {/each}
-  </section>
+  </Compartment>
 
-  <section class="flex min-w-0 grow contain-strict flex-col border-l border-border p-3" aria-label="Page ruler">
+  <Compartment label="Page ruler" frame="min-w-0 grow border-l border-border" inside="flex flex-col p-3">
     {#if ruler.length > 0}
       <p class="value mb-1 flex flex-wrap gap-x-5" aria-live="polite">
         <span>viewport {cursor}</span>
@@ -110,5 +111,5 @@
     {:else}
       <p class="p-3 text-muted">The ruler needs the tokens width.text, width.content, width.wide and width.gutter.</p>
     {/if}
-  </section>
+  </Compartment>
 </div>

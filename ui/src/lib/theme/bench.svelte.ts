@@ -213,7 +213,6 @@ export class Bench {
     }
     this.#probing = false;
     this.#tellShown();
-    if (this.#late) this.#followSoon();
     if (this.state === 'probing' && !this.#waiting) this.state = this.#dirty ? 'probing' : 'saved';
   }
 
@@ -234,7 +233,8 @@ export class Bench {
     for (const page of this.#pages.keys()) page.complete();
     const turn = this.#turn;
     const probe = await this.#ask(edit, false).catch(() => null);
-    if (!probe || turn !== this.#turn || this.#waiting || !this.saved) return;
+    if (turn !== this.#turn || this.#waiting || !this.saved) return;
+    if (!probe) return this.#follow();
     this.#stopFollowing();
     const surfaces = this.saved.instruments.color.surfaces.map((s) => probe.surfaces.find((other) => other.name === s.name) ?? s);
     this.shown = this.#laid(probe, surfaces, probe.findings);
@@ -257,9 +257,8 @@ export class Bench {
   /** What the pages were last given to try. */
   #trial: Instruments['live'] | null = null;
   #next: Instruments | null = null;
-  #tray: ReturnType<typeof setTimeout> | undefined;
-  /** Whether the tray's turn has come while an answer was on its way. */
-  #late = false;
+  #followed = 0;
+  #stopFollowing = () => {};
   #rest: ReturnType<typeof setTimeout> | undefined;
 
   #lay(probe: Schemas['Probe'], edit: EditRequest) {
@@ -272,27 +271,21 @@ export class Bench {
     performance.mark('pages-changed');
     for (const page of this.#pages.keys()) page.settle();
     this.#next = next;
-    if (this.#late) this.#followSoon();
-    else this.#tray ??= setTimeout(() => (this.#probing ? (this.#late = true) : this.#follow()), TRAY_MS);
+    if (performance.now() - this.#followed >= TRAY_MS) this.#followSoon();
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => void this.#settle(edit), REST_MS);
   }
 
-  /** The tray takes on what the pages show. It waits while an answer is on its way, so that the pages never wait for it. */
-  #follow() {
-    this.#stopFollowing();
-    if (this.#next) this.shown = this.#next;
-  }
-
+  /** The tray takes on what the pages show, when they are painted: the time until the next answer is its own. */
   #followSoon() {
-    this.#late = false;
-    afterPaint(() => this.#follow());
+    this.#followed = performance.now();
+    this.#stopFollowing();
+    this.#stopFollowing = afterPaint(() => this.#follow());
   }
 
-  #stopFollowing() {
-    clearTimeout(this.#tray);
-    this.#tray = undefined;
-    this.#late = false;
+  #follow() {
+    if (this.#next) this.shown = this.#next;
+    this.#next = null;
   }
 
   /** Shows one edit in each bay, from the first on, until {@link revert}; the bays say which. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
   /** The text styles: which family, step and weight each role takes, its line height and its letter spacing. */
@@ -16,8 +17,7 @@
   }
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-<section class="w-[27rem] shrink-0 contain-strict overflow-y-auto border-l border-border" tabindex="0" aria-label="Text styles">
+<Compartment label="Text styles" frame="w-[27rem] shrink-0 border-l border-border" focusable>
   <table class="w-full border-collapse">
     <thead class="sticky top-0 z-10 bg-ground">
       <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>
@@ -52,4 +52,4 @@
       {/each}
     </tbody>
   </table>
-</section>
+</Compartment>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import SizeChart from './SizeChart.svelte';
   import StyleTable from './StyleTable.svelte';
@@ -47,7 +48,7 @@
 
 <div class="flex h-full min-h-0">
   {#if !bench.pick}
-  <section class="w-60 shrink-0 contain-strict overflow-y-auto p-3" aria-label="Families and weights">
+  <Compartment label="Families and weights" frame="w-60 shrink-0" inside="p-3">
     <h2 class="mb-1 font-semibold">Families</h2>
     {#each type?.families ?? [] as view (view.path)}
       <label class="flex items-center gap-2 border-t border-border py-0.5">
@@ -66,11 +67,11 @@
           oncommit={(v) => bench.commit({ op: 'value', place: view.place, path: view.path, text: String(v) })} />
       </div>
     {/each}
-  </section>
+  </Compartment>
   {/if}
 
   {#if scale}
-    <section class="w-[16rem] shrink-0 contain-strict overflow-y-auto border-l border-border p-3" aria-label="Scale">
+    <Compartment label="Scale" frame="w-[16rem] shrink-0 border-l border-border" inside="p-3">
       <div class="grid grid-cols-[3.75rem_1fr_1fr] items-center gap-x-2 gap-y-1">
         <h2 class="font-semibold">Scale</h2>
         {#each ends as end (end.name)}<span class="caption pl-4">{end.name.toLowerCase()}, px</span>{/each}
@@ -99,10 +100,9 @@
         {/each}
       </div>
       <div class="mt-2"><SizeChart {scale} /></div>
-    </section>
+    </Compartment>
 
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-    <section class="min-w-0 grow contain-strict overflow-auto border-l border-border p-3" tabindex="0" aria-label="Specimens">
+    <Compartment label="Specimens" frame="min-w-0 grow border-l border-border" inside="p-3" focusable>
       <ol class="flex flex-col-reverse">
         {#each scale.steps as step (step.path)}
           <li class="flex items-baseline gap-2 border-t border-border py-1">
@@ -113,7 +113,7 @@
           </li>
         {/each}
       </ol>
-    </section>
+    </Compartment>
   {:else}
     <p class="grow p-6 text-muted">This theme has no type scale; its sizes are set one by one.</p>
   {/if}

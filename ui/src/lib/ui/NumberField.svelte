@@ -31,7 +31,7 @@
     short?: string;
     size?: string;
     onprobe?: (value: number) => unknown;
-    oncommit: (value: number) => void;
+    oncommit: (value: number) => unknown;
   } = $props();
 
   const PX_PER_STEP = 4;
@@ -56,10 +56,16 @@
     });
   }
 
-  function release() {
-    if (start && dragged !== null && dragged !== start.value) oncommit(dragged);
-    start = null;
-    dragged = held = null;
+  /** The number stays where it was let go until what is stored is known. */
+  async function release() {
+    const to = dragged;
+    const moved = start !== null && to !== start.value;
+    start = dragged = null;
+    if (to !== null && moved) {
+      held = to;
+      await oncommit(to);
+    }
+    if (dragged === null) held = null;
   }
 
   function take() {

@@ -1,8 +1,6 @@
-import { afterPaint } from './frames';
-
 /**
- * A value that follows another a while later, so that what moves with a pointer is drawn without what merely tells of it;
- * at once while nothing moves.
+ * A value that follows another's changes so seldom, so that what moves with a pointer is mostly drawn without what merely
+ * tells of it; at once while nothing moves.
  */
 export function trailing<T>(source: () => T, moving: () => boolean, everyMs: number): { readonly now: T } {
   let now = $state.raw(source());
@@ -15,16 +13,12 @@ export function trailing<T>(source: () => T, moving: () => boolean, everyMs: num
 
   $effect.pre(() => {
     const next = source();
-    if (!moving()) {
+    if (!moving() || performance.now() - taken >= everyMs) {
       take(next);
       return;
     }
-    let stop = () => {};
-    const timer = setTimeout(() => (stop = afterPaint(() => take(next))), Math.max(0, taken + everyMs - performance.now()));
-    return () => {
-      clearTimeout(timer);
-      stop();
-    };
+    const timer = setTimeout(() => take(next), everyMs);
+    return () => clearTimeout(timer);
   });
   return {
     get now() {
