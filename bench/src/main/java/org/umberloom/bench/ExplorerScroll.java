@@ -25,9 +25,9 @@ final class ExplorerScroll {
 
     @SuppressWarnings("unchecked")
     static Result measure(String address) {
-        try (Playwright playwright = Playwright.create(); Browser browser = LivePath.launch(playwright)) {
-            Page page = LivePath.signedIn(browser, address);
-            page.navigate(address + "/bench/" + LivePath.importTheme(page, address, Themes.ofSize(10_000)));
+        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+            Page page = Browsing.signedIn(browser, address);
+            page.navigate(address + "/bench/" + Browsing.importTheme(page, address, Themes.ofSize(10_000)));
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Tokens").setExact(true)).click();
             page.getByRole(AriaRole.ROW).first().waitFor();
             page.getByLabel("Search tokens").fill(".");

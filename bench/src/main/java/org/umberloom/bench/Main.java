@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.openjdk.jmh.results.RunResult;
@@ -16,6 +17,7 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 /** Runs all benchmarks and writes their figures, with the machine they came from. Arguments: home folder, jar. */
 public final class Main {
     private static final int STARTS = 3;
+    private static final int HUE_ROUNDS = 5;
 
     private Main() {
     }
@@ -34,15 +36,15 @@ public final class Main {
             try (Application application = Application.start(jar, home.resolve("demo"))) {
                 starts[i] = application.secondsToStart();
                 if (i < STARTS - 1) continue;
-                LivePath.Result live = LivePath.measure(application.address());
-                row(report, "pointer to paint, four bays, 1,000 tokens (ms)", live.pointerToPaint());
-                row(report, "probe, request to answer in the browser, 1,000 tokens (ms)", live.probe());
+                ProbeTime.Result probe = ProbeTime.measure(application.address());
+                pointerToPaint(report, application.address());
+                row(report, "probe, message to answer in the browser, 1,000 tokens (ms)", probe.roundTrip());
                 ExplorerScroll.Result scroll = ExplorerScroll.measure(application.address());
                 row(report, "token explorer, 10,000 tokens: time between frames while it scrolls (ms)", scroll.frames());
                 report.append(String.format(Locale.ROOT, "| token explorer: frames later than 1.5 of the display's interval (%%) | %.1f | | %d |%n",
                         scroll.lateShare() * 100, scroll.frames().size()));
                 pictures = PictureTime.measure(application.address());
-                row(report, "the server's share of a probe: edit, resolve, compare (ms)", live.server());
+                row(report, "the server's share of a probe: edit, resolve, compare (ms)", probe.server());
                 report.append(String.format(Locale.ROOT, "| live heap after the run, of at most 512 MiB (MiB) | %.0f | | 1 |%n",
                         application.liveHeap()));
             }
@@ -50,7 +52,7 @@ public final class Main {
         row(report, "main colors of a picture of 12 megapixels, request to answer; goal 1 (s)", pictures);
         row(report, "start to first answer, database running (s)", java.util.Arrays.stream(starts).boxed().toList());
         report.append("\nPointer to paint holds the probe, and then the browser's own work: restyling and painting the four pages and the "
-                + "bench. On a machine without a graphics processor, as where Chromium runs headless, that work is most of it.\n");
+                + "bench, and for spacing, widths and type their layout too. On a machine without a graphics processor, as where Chromium runs headless, that work is most of it.\n");
         report.append("\n## Core\n\nAverage time of one call in microseconds.\n\n| what | 100 tokens | 1,000 tokens | 10,000 tokens |\n"
                 + "| --- | --- | --- | --- |\n");
         if (System.getenv("LOOM_BENCH_LIVE") != null) { System.out.println(report); return; }
@@ -69,6 +71,16 @@ public final class Main {
         colors(report, home);
         Files.writeString(home.resolve("docs/benchmarks.md"), report);
         System.out.println(report);
+    }
+
+    private static void pointerToPaint(StringBuilder report, String address) {
+        List<List<Double>> rounds = PointerToPaint.measure(address, PointerToPaint.Drag.HUE, HUE_ROUNDS);
+        row(report, "pointer to paint, four bays, 1,000 tokens: the hue of a seed (ms)", rounds.stream().flatMap(List::stream).toList());
+        row(report, "the slowest of its " + HUE_ROUNDS + " rounds (ms)",
+                rounds.stream().max(Comparator.comparing(round -> at(round.stream().sorted().toList(), 0.95))).orElseThrow());
+        row(report, "pointer to paint: base of the spacing (ms)", PointerToPaint.measure(address, PointerToPaint.Drag.SPACE, 1).get(0));
+        row(report, "pointer to paint: width of the content (ms)", PointerToPaint.measure(address, PointerToPaint.Drag.WIDTHS, 1).get(0));
+        row(report, "pointer to paint: base of the type scale (ms)", PointerToPaint.measure(address, PointerToPaint.Drag.TYPE, 1).get(0));
     }
 
     private static void colors(StringBuilder report, Path home) throws RunnerException, IOException, InterruptedException {

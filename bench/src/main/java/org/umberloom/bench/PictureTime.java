@@ -29,8 +29,8 @@ final class PictureTime {
     static List<Double> measure(String address) throws IOException {
         byte[] picture = picture();
         List<Double> seconds = new ArrayList<>();
-        try (Playwright playwright = Playwright.create(); Browser browser = LivePath.launch(playwright)) {
-            Page page = LivePath.signedIn(browser, address);
+        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+            Page page = Browsing.signedIn(browser, address);
             String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
             for (int i = 0; i < WARM_UP + TIMES; i++) {
                 long start = System.nanoTime();

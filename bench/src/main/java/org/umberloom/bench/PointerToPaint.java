@@ -1,0 +1,110 @@
+package org.umberloom.bench;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** From a move of the pointer to the frame that shows it in all four bays, with a theme of 1,000 tokens. */
+final class PointerToPaint {
+    private static final int MOVES = 240;
+    private static final int WARM_UP = 60;
+
+    /**
+     * What is dragged.
+     *
+     * @param tab      of the tray it stands in
+     * @param handle   what the pointer takes hold of
+     * @param property of the pages that every move changes
+     */
+    enum Drag {
+        HUE("Color", page -> page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)), "--color-brand-40"),
+        TYPE("Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
+        SPACE("Space", page -> numbersHandle(page, "Base"), "--space-5"),
+        WIDTHS("Widths", page -> numbersHandle(page, "content in px"), "--width-content");
+
+        private final String tab;
+        private final Function<Page, Locator> handle;
+        private final String property;
+
+        Drag(String tab, Function<Page, Locator> handle, String property) {
+            this.tab = tab;
+            this.handle = handle;
+            this.property = property;
+        }
+    }
+
+    private PointerToPaint() {
+    }
+
+    private static Locator numbersHandle(Page page, String label) {
+        return page.locator("label").filter(new Locator.FilterOptions().setHas(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))))
+                .getByTitle("Drag sideways");
+    }
+
+    /** Milliseconds of each move, a list for each round. */
+    static List<List<Double>> measure(String address, Drag drag, int rounds) {
+        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+            Page page = Browsing.signedIn(browser, address);
+            List<List<Double>> times = new ArrayList<>();
+            for (int round = 0; round < rounds; round++) {
+                Browsing.openBench(page, address, Browsing.importTheme(page, address, Themes.ofSize(1_000)));
+                page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(drag.tab).setExact(true)).click();
+                times.add(moves(page, drag));
+            }
+            return times;
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<Double> moves(Page page, Drag drag) {
+        page.evaluate("""
+                (property) => {
+                  const frames = [...document.querySelectorAll('iframe')];
+                  const read = () => frames.map((f) => getComputedStyle(f.contentDocument.documentElement).getPropertyValue(property));
+                  window.samples = [];
+                  let shown = read();
+                  let moved = null;
+                  for (const kind of ['pointerrawupdate', 'pointermove'])
+                    addEventListener(kind, (e) => {
+                      if (!e.isTrusted || !window.armed) return;
+                      window.armed = false;
+                      moved = e.timeStamp;
+                    }, true);
+                  const mark = performance.mark.bind(performance);
+                  performance.mark = (...words) => {
+                    if (moved !== null) requestAnimationFrame(() => {
+                      const next = read();
+                      if (moved === null || !next.every((value, i) => value !== shown[i])) return;
+                      const from = moved;
+                      shown = next;
+                      moved = null;
+                      // A message sent from a frame arrives when that frame has been painted.
+                      const channel = new MessageChannel();
+                      channel.port1.onmessage = () => window.samples.push(performance.now() - from + 0.0001);
+                      channel.port2.postMessage(0);
+                    });
+                    return mark(...words);
+                  };
+                }""", drag.property);
+        BoundingBox box = drag.handle.apply(page).boundingBox();
+        double y = box.y + box.height / 2;
+        double center = box.x + box.width / 2;
+        page.mouse().move(center, y);
+        page.mouse().down();
+        for (int i = 0; i < MOVES + WARM_UP; i++) {
+            // One move is told of twice, when it happens and with the frame; only the first is timed.
+            page.evaluate("() => { window.armed = true; }");
+            page.mouse().move(center + (i % 2 == 0 ? -34 + i % 29 : 6 + i % 23), y);
+            page.waitForFunction("n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));
+        }
+        page.mouse().up();
+        List<Double> samples = (List<Double>) page.evaluate("() => window.samples");
+        return samples.subList(WARM_UP, samples.size());
+    }
+}
