@@ -1,0 +1,174 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** While a value is dragged, what is seen of the pages shows it in every frame, and what is not seen rests. */
+class DragTest {
+    private Page page;
+
+    @BeforeEach
+    void openTheBench() {
+        page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
+        Browsers.newTheme(page, "Held", "Plain");
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private FrameLocator firstBay() {
+        return page.locator("iframe").first().contentFrame();
+    }
+
+    /** Notes in each frame that shows a trial how many boxes of the first page rest, and how many of them are in sight. */
+    private void watchWhatRests() {
+        page.evaluate("""
+                () => {
+                  window.frames_ = [];
+                  const mark = performance.mark.bind(performance);
+                  performance.mark = (...words) => {
+                    requestAnimationFrame(() => {
+                      const doc = document.querySelector('iframe').contentDocument;
+                      const resting = [...doc.body.querySelectorAll('*')].filter((e) => e.style.contentVisibility === 'hidden');
+                      const fold = doc.documentElement.clientHeight;
+                      window.frames_.push({ resting: resting.length, height: doc.documentElement.scrollHeight,
+                        inSight: resting.filter((e) => e.getBoundingClientRect().top < fold).length });
+                    });
+                    return mark(...words);
+                  };
+                }""");
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<Map<String, Integer>> frames() {
+        return (List<Map<String, Integer>>) page.evaluate("() => window.frames_");
+    }
+
+    private int resting() {
+        return (Integer) firstBay().locator("body").evaluate("b => [...b.querySelectorAll('*')].filter(e => e.style.contentVisibility === 'hidden').length");
+    }
+
+    /** The ground of the page's last section, far below what the bay shows. */
+    private String groundOfTheLast() {
+        return (String) firstBay().locator("[data-surface=accent], [data-surface=tint], [data-surface=deep]").last()
+                .evaluate("e => getComputedStyle(e).backgroundColor");
+    }
+
+    /** Drags a number by its handle; the button stays down. */
+    private void pressAndDrag(String number, int px, int steps) {
+        BoundingBox box = page.locator("label").filter(new Locator.FilterOptions().setHas(
+                page.getByLabel(number, new Page.GetByLabelOptions().setExact(true)))).getByTitle("Drag sideways").boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        for (int step = 1; step <= steps; step++) page.mouse().move(x + px * (double) step / steps, y);
+    }
+
+    @Test
+    void whatLiesBelowTheFoldRestsUntilThePointerDoes() {
+        String before = groundOfTheLast();
+        int height = (Integer) firstBay().locator("html").evaluate("e => e.scrollHeight");
+        watchWhatRests();
+        Browsers.pressAndDragHue(page, -50, 8);
+        page.waitForCondition(() -> frames().stream().anyMatch(frame -> frame.get("resting") > 2));
+        assertThat(frames()).allSatisfy(frame -> {
+            assertThat(frame.get("inSight")).isZero();
+            assertThat(frame.get("height")).isBetween(height - 3, height + 3);
+        });
+        // The button is still down; the pointer merely rests.
+        page.waitForCondition(() -> resting() == 0 && !groundOfTheLast().equals(before));
+        assertThat(page.getByTestId("saved-state")).containsText("Trying, not saved");
+        String tried = groundOfTheLast();
+        page.mouse().up();
+        assertThat(page.getByTestId("saved-state")).containsText("Saved");
+        assertThat(groundOfTheLast()).isEqualTo(tried);
+        assertThat(firstBay().locator("body [style]")).hasCount(0);
+    }
+
+    @Test
+    void whatIsScrolledToDoesNotRest() {
+        firstBay().locator("html").evaluate("e => e.ownerDocument.defaultView.scrollTo(0, e.scrollHeight)");
+        String before = groundOfTheLast();
+        watchWhatRests();
+        Browsers.pressAndDragHue(page, -50, 4);
+        page.waitForCondition(() -> !groundOfTheLast().equals(before));
+        assertThat(frames()).isNotEmpty().allSatisfy(frame -> assertThat(frame.get("resting")).isZero());
+        page.mouse().up();
+    }
+
+    @Test
+    void scrollingWakesThePageAtOnce() {
+        page.evaluate("""
+                () => {
+                  const doc = document.querySelector('iframe').contentDocument;
+                  const resting = () => [...doc.body.querySelectorAll('*')].filter((e) => e.style.contentVisibility === 'hidden').length;
+                  const mark = performance.mark.bind(performance);
+                  performance.mark = (...words) => {
+                    if (resting() > 0 && !window.before) {
+                      window.before = resting();
+                      doc.addEventListener('scroll', () => (window.after = resting()), { once: true });
+                      doc.defaultView.scrollTo(0, 40);
+                    }
+                    return mark(...words);
+                  };
+                }""");
+        Browsers.pressAndDragHue(page, -50, 1);
+        page.waitForFunction("() => window.after !== undefined");
+        assertThat((Integer) page.evaluate("() => window.before")).isPositive();
+        assertThat((Integer) page.evaluate("() => window.after")).isZero();
+        page.mouse().up();
+    }
+
+    /** Smaller text draws up what lay below: it wakes in the frame in which it comes into sight. */
+    @Test
+    void whatComesIntoSightIsThere() {
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")).click();
+        watchWhatRests();
+        pressAndDrag("Wide base", -120, 12);
+        assertThat(page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true))).hasValue("10.5");
+        page.waitForCondition(() -> {
+            List<Integer> resting = frames().stream().map(frame -> frame.get("resting")).toList();
+            return !resting.isEmpty() && resting.get(resting.size() - 1) < resting.get(0);
+        });
+        assertThat(frames()).allSatisfy(frame -> assertThat(frame.get("inSight")).isZero());
+        page.mouse().up();
+        assertThat(page.getByTestId("saved-state")).containsText("Saved");
+    }
+
+    /** What is stored takes its time; until it is known, the number is the one that was let go. */
+    @Test
+    void aNumberStaysWhereItWasLetGo() {
+        CompletableFuture<Runnable> stored = new CompletableFuture<>();
+        page.route("**/edits", route -> stored.complete(route::resume));
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
+        Locator base = page.getByLabel("Base", new Page.GetByLabelOptions().setExact(true));
+        double before = Double.parseDouble(base.inputValue());
+        pressAndDrag("Base", 40, 5);
+        String wanted = String.valueOf(before + 5).replaceAll("\\.0$", "");
+        assertThat(base).hasValue(wanted);
+        page.mouse().up();
+        page.waitForCondition(stored::isDone);
+        page.waitForTimeout(400);
+        assertThat(base).hasValue(wanted);
+        assertThat(page.getByTestId("saved-state")).containsText("Saving");
+        stored.join().run();
+        assertThat(page.getByTestId("saved-state")).containsText("Saved");
+        assertThat(base).hasValue(wanted);
+    }
+}
