@@ -2,6 +2,7 @@ package org.umberloom.app.theme;
 
 import jakarta.validation.Validator;
 import java.io.IOException;
+import java.net.URI;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -63,15 +64,15 @@ class LiveProbes extends TextWebSocketHandler {
             socket.close(SIGNED_OUT);
             return;
         }
-        socket.sendMessage(new TextMessage(json.writeValueAsBytes(answer(socket, message.getPayload()))));
+        socket.sendMessage(new TextMessage(answer(socket.getUri(), message.getPayload())));
     }
 
-    /** A {@link ThemeViews.Probe}, or a problem detail. */
-    private Object answer(WebSocketSession socket, String asked) {
+    /** A {@link ThemeViews.Probe} in JSON, or a problem detail. */
+    byte[] answer(URI address, String asked) {
         try {
-            return themes.probe(themeOf(socket), request(asked));
+            return json.writeValueAsBytes(themes.probe(themeOf(address), request(asked)));
         } catch (RuntimeException e) {
-            return problems.of(e);
+            return json.writeValueAsBytes(problems.of(e));
         }
     }
 
@@ -88,8 +89,8 @@ class LiveProbes extends TextWebSocketHandler {
         return request;
     }
 
-    private static long themeOf(WebSocketSession socket) {
-        Map<String, String> parts = TEMPLATE.match(socket.getUri() == null ? "" : socket.getUri().getPath());
+    private static long themeOf(URI address) {
+        Map<String, String> parts = TEMPLATE.match(address == null ? "" : address.getPath());
         try {
             return Long.parseLong(parts.getOrDefault("id", ""));
         } catch (NumberFormatException e) {

@@ -47,6 +47,9 @@ interface ThemeMapper {
     @Select("select id, name, document, revision, changed_at from theme where id = #{id}")
     Optional<ThemeRow> find(long id);
 
+    @Select("select id from theme order by changed_at desc, id limit 1")
+    Optional<Long> lastChanged();
+
     @Select("select revision from theme where id = #{id}")
     Optional<Integer> revisionOf(long id);
 

@@ -55,6 +55,11 @@ public class ThemeService {
         return themes.all().stream().map(row -> card(row, ThemeJson.readInline(row.document()))).toList();
     }
 
+    /** The theme that was changed last, by its number. */
+    Optional<Long> lastChanged() {
+        return themes.lastChanged();
+    }
+
     private static ThemeViews.Card card(ThemeRow row, ThemeDocument theme) {
         ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme);
         return new ThemeViews.Card(row.id(), row.name(), theme.description(), row.revision(), row.changedAt() + "Z",
