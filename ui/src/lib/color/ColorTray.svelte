@@ -63,33 +63,36 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <Compartment label="Hues" frame="min-w-0 grow" inside="flex flex-col p-3">
+  <Compartment label="Hues" frame="min-w-0 grow" inside="flex flex-col px-3 pb-3">
     <div class="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3">
-      <div class="sticky top-0 z-30 flex items-end bg-ground pb-1">
-        <Popover.Root bind:open={adding}>
-          <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
-              <form class="flex flex-col gap-3" onsubmit={add}>
-                <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
-                <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
-                {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
-                <button class="button button-strong justify-center" type="submit">Add the hue</button>
-              </form>
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
-        <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
-          <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
-              <PalettePanel {bench} {hue} ontaken={(path) => { chosenPath = path; finding = false; }} />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
-        <button class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}" aria-pressed={curves} title="Curves of the chosen hue" aria-label="Curves" onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button>
+      <!-- As wide as the compartment: the handles of the curves reach over the edges of the ramp. -->
+      <div class="sticky top-0 z-30 col-span-2 -mx-3 grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3 bg-ground px-3 pt-3">
+        <div class="flex items-end pb-1">
+          <Popover.Root bind:open={adding}>
+            <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
+                <form class="flex flex-col gap-3" onsubmit={add}>
+                  <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
+                  <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
+                  {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
+                  <button class="button button-strong justify-center" type="submit">Add the hue</button>
+                </form>
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+          <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
+            <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
+                <PalettePanel {bench} {hue} ontaken={(path) => { chosenPath = path; finding = false; }} />
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+          <button class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}" aria-pressed={curves} title="Curves of the chosen hue" aria-label="Curves" onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button>
+        </div>
+        <div><DepthRuler {from} /></div>
       </div>
-      <div class="sticky top-0 z-30 bg-ground"><DepthRuler {from} /></div>
       {#each hues as h (h.path)}
         <button
           class="flex min-h-8 items-center gap-2 border-t border-border px-1.5 text-left {h === hue ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
