@@ -58,8 +58,7 @@ export class LivePage {
     const blocks = changes[this.key] ?? {};
     for (const [block, properties] of Object.entries(this.#tried))
       for (const name of Object.keys(properties)) {
-        const stored = this.#stored[block]?.[name];
-        if (blocks[block]?.[name] === undefined && stored !== undefined) this.#set(block, name, stored);
+        if (blocks[block]?.[name] === undefined) this.#set(block, name, this.#stored[block]?.[name]);
       }
     this.#tried = blocks;
     this.#put(blocks);
@@ -81,9 +80,15 @@ export class LivePage {
       for (const [name, value] of Object.entries(properties)) this.#set(block, name, value);
   }
 
-  #set(block: string, name: string, value: string) {
+  /** @param value what it is to be; none leaves it to the compiled stylesheet */
+  #set(block: string, name: string, value: string | undefined) {
     const shown = (this.#shown[block] ??= {});
     if (shown[name] === value) return;
+    if (value === undefined) {
+      delete shown[name];
+      this.#style(block)?.removeProperty(name);
+      return;
+    }
     shown[name] = value;
     this.#style(block)?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
   }

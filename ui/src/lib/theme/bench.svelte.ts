@@ -18,7 +18,7 @@ export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; 
 /** An edit that was refused because somebody else changed the same value meanwhile. */
 export type Clash = { edit: EditRequest; message: string; path: string; yours: string; theirs: string };
 
-/** While a pointer moves, the tray follows the pages so many times a second at the most. */
+/** While a pointer moves, the tray follows the pages once in so long at the most. */
 const TRAY_MS = 160;
 /** The table of surfaces and the findings, the largest parts, are asked for when the pointer has rested for so long. */
 const REST_MS = 180;

@@ -56,15 +56,13 @@
     });
   }
 
-  /** The number stays where it was let go until what is stored is known. */
+  /** The number stays where it was let go until what is stored is known; let go where it was, it stores nothing new. */
   async function release() {
     const to = dragged;
-    const moved = start !== null && to !== start.value;
     start = dragged = null;
-    if (to !== null && moved) {
-      held = to;
-      await oncommit(to);
-    }
+    if (to === null) return;
+    held = to;
+    await oncommit(to);
     if (dragged === null) held = null;
   }
 

@@ -69,10 +69,14 @@ class DragTest {
                 .evaluate("e => getComputedStyle(e).backgroundColor");
     }
 
+    private BoundingBox handleOf(String number) {
+        return page.locator("label").filter(new Locator.FilterOptions().setHas(page.getByLabel(number, new Page.GetByLabelOptions().setExact(true))))
+                .getByTitle("Drag sideways").boundingBox();
+    }
+
     /** Drags a number by its handle; the button stays down. */
     private void pressAndDrag(String number, int px, int steps) {
-        BoundingBox box = page.locator("label").filter(new Locator.FilterOptions().setHas(
-                page.getByLabel(number, new Page.GetByLabelOptions().setExact(true)))).getByTitle("Drag sideways").boundingBox();
+        BoundingBox box = handleOf(number);
         double x = box.x + box.width / 2;
         double y = box.y + box.height / 2;
         page.mouse().move(x, y);
@@ -149,6 +153,26 @@ class DragTest {
         assertThat(frames()).allSatisfy(frame -> assertThat(frame.get("inSight")).isZero());
         page.mouse().up();
         assertThat(page.getByTestId("saved-state")).containsText("Saved");
+    }
+
+    /** A trial that changes less than the one before it lets the rest go back; and what was let go where it was is no edit. */
+    @Test
+    void draggedBackToItsPlaceAValueLeavesThePageAsItWas() {
+        String stored = page.getByTestId("saved-state").textContent();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
+        String before = gapBelowMain();
+        pressAndDrag("Base", 40, 5);
+        page.waitForCondition(() -> !gapBelowMain().equals(before));
+        assertThat(page.getByTestId("saved-state")).containsText("Trying, not saved");
+        BoundingBox handle = handleOf("Base");
+        page.mouse().move(handle.x + handle.width / 2, handle.y + handle.height / 2);
+        page.waitForCondition(() -> gapBelowMain().equals(before));
+        page.mouse().up();
+        assertThat(page.getByTestId("saved-state")).hasText(stored);
+    }
+
+    private String gapBelowMain() {
+        return (String) firstBay().locator("main").evaluate("e => getComputedStyle(e).paddingBottom");
     }
 
     /** What is stored takes its time; until it is known, the number is the one that was let go. */
