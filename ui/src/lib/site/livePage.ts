@@ -57,9 +57,8 @@ export class LivePage {
     this.#below.rest();
     const blocks = changes[this.key] ?? {};
     for (const [block, properties] of Object.entries(this.#tried))
-      for (const name of Object.keys(properties)) {
+      for (const name of Object.keys(properties))
         if (blocks[block]?.[name] === undefined) this.#set(block, name, this.#stored[block]?.[name]);
-      }
     this.#tried = blocks;
     this.#put(blocks);
   }

@@ -172,7 +172,7 @@ export class Bench {
   attach(page: LivePage, bay: BayState) {
     this.#pages.set(page, bay);
     if (this.saved) page.store(this.saved.instruments.live);
-    if (this.#trial) page.try(this.#trial);
+    if (this.#trial) page.try(this.#trial.live);
     return () => this.#pages.delete(page);
   }
 
@@ -255,8 +255,7 @@ export class Bench {
 
   #dirty = false;
   /** What the pages were last given to try. */
-  #trial: Instruments['live'] | null = null;
-  #next: Instruments | null = null;
+  #trial: Schemas['Probe'] | null = null;
   #followed = 0;
   #stopFollowing = () => {};
   #rest: ReturnType<typeof setTimeout> | undefined;
@@ -264,13 +263,11 @@ export class Bench {
   #lay(probe: Schemas['Probe'], edit: EditRequest) {
     this.#dirty = true;
     this.tried = probe.result;
-    const next = this.#laid(probe, this.shown!.color.surfaces, this.shown!.findings);
     // Pages first: they are what the eye is on. The tray follows a moment later.
-    this.#trial = probe.live;
+    this.#trial = probe;
     for (const page of this.#pages.keys()) page.try(probe.live);
     performance.mark('pages-changed');
     for (const page of this.#pages.keys()) page.settle();
-    this.#next = next;
     if (performance.now() - this.#followed >= TRAY_MS) this.#followSoon();
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => void this.#settle(edit), REST_MS);
@@ -284,8 +281,7 @@ export class Bench {
   }
 
   #follow() {
-    if (this.#next) this.shown = this.#next;
-    this.#next = null;
+    if (this.#trial) this.shown = this.#laid(this.#trial, this.shown!.color.surfaces, this.shown!.findings);
   }
 
   /** Shows one edit in each bay, from the first on, until {@link revert}; the bays say which. */
@@ -385,14 +381,13 @@ export class Bench {
   #show(bench: Schemas['Bench']) {
     this.#stopFollowing();
     clearTimeout(this.#rest);
-    this.#next = null;
+    this.#trial = null;
     this.saved = bench;
     this.shown = bench.instruments;
     this.tried = '';
     this.#dirty = false;
     for (const bay of this.bays) bay.note = '';
     this.#fitContexts();
-    this.#trial = null;
     for (const page of this.#pages.keys()) page.store(bench.instruments.live);
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { together } from './together';
+  import { Held } from './held.svelte';
 
   /**
    * A number with its unit. It can be typed, stepped with the arrow keys, and dragged sideways on its label; while it
@@ -38,9 +38,7 @@
 
   let typed = $state<string | null>(null);
   let start: { x: number; value: number } | null = null;
-  let dragged: number | null = null;
-  /** What the field shows of it. */
-  let held = $state<number | null>(null);
+  const held = new Held();
 
   const written = (v: number) => String(Number(v.toFixed(places)));
   const fit = (v: number) => Math.min(max, Math.max(min, Number(v.toFixed(places))));
@@ -49,21 +47,12 @@
     if (!start) return;
     const moved = Math.round((event.clientX - start.x) / PX_PER_STEP);
     const next = fit(start.value + moved * step);
-    if (next === dragged) return;
-    dragged = next;
-    together(onprobe?.(next), () => {
-      if (dragged === next) held = next;
-    });
+    if (next !== held.wanted) held.move(next, onprobe);
   }
 
-  /** The number stays where it was let go until what is stored is known; let go where it was, it stores nothing new. */
-  async function release() {
-    const to = dragged;
-    start = dragged = null;
-    if (to === null) return;
-    held = to;
-    await oncommit(to);
-    if (dragged === null) held = null;
+  function release() {
+    start = null;
+    void held.letGo(oncommit);
   }
 
   function take() {
@@ -109,7 +98,7 @@
       inputmode="decimal"
       aria-label={label}
       aria-invalid={typed !== null && !Number.isFinite(Number(typed.replace(unit, '').trim()))}
-      value={typed ?? written(held ?? value)}
+      value={typed ?? written(held.shown ?? value)}
       oninput={(e) => (typed = e.currentTarget.value)}
       onblur={take}
       onkeydown={key}

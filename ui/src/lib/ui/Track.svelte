@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
-  import { together } from './together';
+  import { Held } from './held.svelte';
 
   /** A slider on a drawn track. Moving it probes; letting go stores. */
   let {
@@ -26,33 +26,22 @@
     oncommit: (value: number) => unknown;
   } = $props();
 
-  /** Where the thumb is held, and where the pointer wants it a moment before that is shown. */
-  let held = $state<number | null>(null);
-  let wanted: number | null = null;
+  const held = new Held();
   /** The slider also reports a value that it rounds to its step on its own; only what a person does counts. */
   let touched = false;
   /** Rounded to the step as the slider itself does, so that showing a value is not mistaken for moving it. */
-  const shown = $derived(held ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
+  const shown = $derived(held.shown ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
 
   /** The slider knows its steps only: from a value between two of them the arrow keys would lead nowhere. */
   const onStep = $derived(Number((min + Math.round((shown - min) / step) * step).toFixed(4)));
 
   function move(to: number) {
-    if (!touched || Math.abs(to - (wanted ?? shown)) < step / 2) return;
-    wanted = to;
-    together(onprobe(to), () => {
-      if (wanted === to) held = to;
-    });
+    if (touched && Math.abs(to - (held.wanted ?? shown)) >= step / 2) held.move(to, onprobe);
   }
 
-  /** The thumb stays where it was let go until what is stored is known. */
-  async function letGo() {
+  function letGo() {
     touched = false;
-    if (wanted === null) return;
-    held = wanted;
-    wanted = null;
-    await oncommit(held);
-    if (wanted === null) held = null;
+    void held.letGo(oncommit);
   }
 </script>
 

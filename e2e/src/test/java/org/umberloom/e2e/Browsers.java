@@ -3,6 +3,7 @@ package org.umberloom.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -60,7 +61,12 @@ final class Browsers {
 
     /** Presses the seed's hue slider and moves it; the button stays down. */
     static void pressAndDragHue(Page page, int px, int steps) {
-        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+        pressAndDrag(page, page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)), px, steps);
+    }
+
+    /** Presses what can be dragged in its middle and moves it sideways; the button stays down. */
+    static void pressAndDrag(Page page, Locator handle, int px, int steps) {
+        BoundingBox box = handle.boundingBox();
         double x = box.x + box.width / 2;
         double y = box.y + box.height / 2;
         page.mouse().move(x, y);

@@ -69,19 +69,10 @@ class DragTest {
                 .evaluate("e => getComputedStyle(e).backgroundColor");
     }
 
-    private BoundingBox handleOf(String number) {
+    /** What a number is dragged by. */
+    private Locator handleOf(String number) {
         return page.locator("label").filter(new Locator.FilterOptions().setHas(page.getByLabel(number, new Page.GetByLabelOptions().setExact(true))))
-                .getByTitle("Drag sideways").boundingBox();
-    }
-
-    /** Drags a number by its handle; the button stays down. */
-    private void pressAndDrag(String number, int px, int steps) {
-        BoundingBox box = handleOf(number);
-        double x = box.x + box.width / 2;
-        double y = box.y + box.height / 2;
-        page.mouse().move(x, y);
-        page.mouse().down();
-        for (int step = 1; step <= steps; step++) page.mouse().move(x + px * (double) step / steps, y);
+                .getByTitle("Drag sideways");
     }
 
     @Test
@@ -144,7 +135,7 @@ class DragTest {
     void whatComesIntoSightIsThere() {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")).click();
         watchWhatRests();
-        pressAndDrag("Wide base", -120, 12);
+        Browsers.pressAndDrag(page, handleOf("Wide base"), -120, 12);
         assertThat(page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true))).hasValue("10.5");
         page.waitForCondition(() -> {
             List<Integer> resting = frames().stream().map(frame -> frame.get("resting")).toList();
@@ -161,10 +152,10 @@ class DragTest {
         String stored = page.getByTestId("saved-state").textContent();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
         String before = gapBelowMain();
-        pressAndDrag("Base", 40, 5);
+        Browsers.pressAndDrag(page, handleOf("Base"), 40, 5);
         page.waitForCondition(() -> !gapBelowMain().equals(before));
         assertThat(page.getByTestId("saved-state")).containsText("Trying, not saved");
-        BoundingBox handle = handleOf("Base");
+        BoundingBox handle = handleOf("Base").boundingBox();
         page.mouse().move(handle.x + handle.width / 2, handle.y + handle.height / 2);
         page.waitForCondition(() -> gapBelowMain().equals(before));
         page.mouse().up();
@@ -183,7 +174,7 @@ class DragTest {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
         Locator base = page.getByLabel("Base", new Page.GetByLabelOptions().setExact(true));
         double before = Double.parseDouble(base.inputValue());
-        pressAndDrag("Base", 40, 5);
+        Browsers.pressAndDrag(page, handleOf("Base"), 40, 5);
         String wanted = String.valueOf(before + 5).replaceAll("\\.0$", "");
         assertThat(base).hasValue(wanted);
         page.mouse().up();

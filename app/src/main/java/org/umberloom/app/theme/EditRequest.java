@@ -29,11 +29,6 @@ record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotB
                    List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale,
                    GroundRequest ground, Boolean lean) {
 
-    /** A lean probe of one value, in the standard combination. */
-    static EditRequest probeOf(int base, String place, String path, String text) {
-        return new EditRequest(base, null, null, "value", place, path, null, text, null, null, null, null, null, null, null, null, null, true);
-    }
-
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none
      * @param tintChroma OKLCH chroma of that tint

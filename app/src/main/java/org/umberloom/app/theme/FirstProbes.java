@@ -1,15 +1,14 @@
 package org.umberloom.app.theme;
 
-import java.net.URI;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.UriTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -37,7 +36,6 @@ class FirstProbes {
     void begin() {
         Thread thread = new Thread(this::ask, "first-probes");
         thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
         thread.start();
     }
 
@@ -57,11 +55,11 @@ class FirstProbes {
 
     private void askOf(long theme) {
         ThemeViews.Bench bench = themes.bench(theme, new ThemeService.Looking("", List.of()));
-        URI address = new UriTemplate(LiveProbes.PATH).expand(theme);
         bench.instruments().color().hues().stream().findFirst().ifPresent(hue -> {
             for (int i = 0; i < PROBES && !closed; i++)
-                line.answer(address, json.writeValueAsString(EditRequest.probeOf(bench.revision(), hue.place(), hue.seed().path(),
-                        String.format(Locale.ROOT, "oklch(%.3f %.3f %.1f)", hue.seed().lightness(), hue.seed().chroma(), i * 360.0 / PROBES))));
+                json.writeValueAsBytes(line.probe(theme, json.writeValueAsString(Map.of("base", bench.revision(), "lean", true, "op", "value",
+                        "place", hue.place(), "path", hue.seed().path(), "text", String.format(Locale.ROOT, "oklch(%.3f %.3f %.1f)",
+                                hue.seed().lightness(), hue.seed().chroma(), i * 360.0 / PROBES)))));
         });
     }
 }

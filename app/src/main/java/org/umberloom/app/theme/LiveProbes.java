@@ -2,7 +2,6 @@ package org.umberloom.app.theme;
 
 import jakarta.validation.Validator;
 import java.io.IOException;
-import java.net.URI;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -64,16 +63,21 @@ class LiveProbes extends TextWebSocketHandler {
             socket.close(SIGNED_OUT);
             return;
         }
-        socket.sendMessage(new TextMessage(answer(socket.getUri(), message.getPayload())));
+        socket.sendMessage(new TextMessage(json.writeValueAsBytes(answer(socket, message.getPayload()))));
     }
 
-    /** A {@link ThemeViews.Probe} in JSON, or a problem detail. */
-    byte[] answer(URI address, String asked) {
+    /** A {@link ThemeViews.Probe}, or a problem detail. */
+    private Object answer(WebSocketSession socket, String asked) {
         try {
-            return json.writeValueAsBytes(themes.probe(themeOf(address), request(asked)));
+            return probe(themeOf(socket), asked);
         } catch (RuntimeException e) {
-            return json.writeValueAsBytes(problems.of(e));
+            return problems.of(e);
         }
+    }
+
+    /** What a message about a theme is answered; what is wrong with it is thrown, as by a request. */
+    ThemeViews.Probe probe(long theme, String asked) {
+        return themes.probe(theme, request(asked));
     }
 
     private EditRequest request(String asked) {
@@ -89,8 +93,8 @@ class LiveProbes extends TextWebSocketHandler {
         return request;
     }
 
-    private static long themeOf(URI address) {
-        Map<String, String> parts = TEMPLATE.match(address == null ? "" : address.getPath());
+    private static long themeOf(WebSocketSession socket) {
+        Map<String, String> parts = TEMPLATE.match(socket.getUri() == null ? "" : socket.getUri().getPath());
         try {
             return Long.parseLong(parts.getOrDefault("id", ""));
         } catch (NumberFormatException e) {

@@ -12,7 +12,6 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
-import java.net.URI;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
@@ -39,7 +38,7 @@ class FirstProbesTest {
         thereIs(THEME);
         first.ask();
         ArgumentCaptor<String> asked = ArgumentCaptor.forClass(String.class);
-        verify(line, atLeast(100)).answer(eq(URI.create("/api/themes/7/live")), asked.capture());
+        verify(line, atLeast(100)).probe(eq(7L), asked.capture());
         assertThat(asked.getAllValues().stream().distinct().count()).isGreaterThan(100);
         assertThat(asked.getAllValues()).allSatisfy(message -> {
             EditRequest request = json.readValue(message, EditRequest.class);
@@ -62,7 +61,7 @@ class FirstProbesTest {
         thereIs(THEME);
         first.end();
         first.ask();
-        verify(line, never()).answer(any(), any());
+        verify(line, never()).probe(anyLong(), any());
     }
 
     @Test
