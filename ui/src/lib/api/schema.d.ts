@@ -788,6 +788,10 @@ export interface components {
             /** Format: double */
             widePx: number;
         };
+        Moved: {
+            from: string;
+            to: string;
+        };
         Point: {
             /** Format: double */
             depth: number;
@@ -805,6 +809,7 @@ export interface components {
             at: string;
             undo: string;
             redo: string;
+            moved: components["schemas"]["Moved"][];
         };
         RoleView: {
             role: string;

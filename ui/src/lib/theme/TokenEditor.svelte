@@ -13,7 +13,7 @@
   import { isDerived, isOwn, split } from './valueText';
 
   /** One token: its path, its value with the control that fits its type, a derivation, and what it says of itself. */
-  let { bench, row, onmoved }: { bench: Bench; row: Schemas['TokenRow']; onmoved: (path: string) => void } = $props();
+  let { bench, row }: { bench: Bench; row: Schemas['TokenRow'] } = $props();
 
   const MEASURE = /^(-?[\d.]+)(px|rem|ms|s)?$/;
   const PARTS: Record<string, string> = { fontFamily: 'Family', fontSize: 'Size', fontWeight: 'Weight', letterSpacing: 'Letter spacing', lineHeight: 'Line height' };
@@ -36,12 +36,6 @@
 
   async function commit(request: EditRequest) {
     return (await bench.commit(request)) ? '' : bench.refused;
-  }
-
-  async function move(to: string) {
-    if (!(await bench.commit({ op: 'move', path: row.path, to }))) return bench.refused;
-    onmoved(to);
-    return '';
   }
 </script>
 
@@ -110,7 +104,7 @@
       oncommit={async (text) => { const wrong = await commit(edit(text)); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
   {/if}
 
-  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={move} />
+  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => commit({ op: 'move', path: row.path, to })} />
   {#if bench.trace?.path === row.path}
     <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => commit({ op: 'meta', place: row.place, path: row.path, text })} />
   {/if}

@@ -34,6 +34,9 @@
   $effect(() => {
     void bench.saved?.revision;
     void bench.working;
+    untrack(() => {
+      if (tokens.carry(bench.saved?.rail.moved ?? [])) bringIntoSight();
+    });
     void tokens.load();
   });
 
@@ -44,7 +47,7 @@
     untrack(() => {
       if (tokens.active === path) return;
       tokens.reveal(path);
-      requestAnimationFrame(() => show(tokens.lines.findIndex((line) => line.path === path)));
+      bringIntoSight();
     });
   });
 
@@ -54,9 +57,13 @@
     untrack(() => {
       if (!tokens.byPath.has(tokens.active)) return;
       tokens.reveal(tokens.active);
-      requestAnimationFrame(() => show(tokens.lines.findIndex((line) => line.path === tokens.active)));
+      bringIntoSight();
     });
   });
+
+  function bringIntoSight() {
+    requestAnimationFrame(() => show(activeIndex));
+  }
 
   function show(index: number) {
     if (!scroller || index < 0) return;
@@ -65,7 +72,7 @@
   }
 
   function activate(line: Line) {
-    tokens.active = line.path;
+    tokens.activate(line.path);
     if (line.token) bench.open({ path: line.path, contexts: { ...bench.working }, roles: [{ kind: 'color', path: line.path }] }, true);
   }
 
@@ -159,7 +166,7 @@
               aria-selected={line.path === tokens.active}
               class="grid cursor-default grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] items-center gap-x-3 px-3 {line.path === tokens.active ? 'bg-chosen' : 'hover:bg-hover'}"
               style:height="{LINE}px"
-              onclick={() => (line.group ? (tokens.toggle(line.path), (tokens.active = line.path)) : activate(line))}
+              onclick={() => (line.group ? (tokens.toggle(line.path), tokens.activate(line.path)) : activate(line))}
               ondblclick={() => edit(line)}
             >
               <span role="gridcell" class="flex min-w-0 items-center gap-1.5" style:padding-left="{(line.level - 1) * 14}px">
@@ -192,5 +199,5 @@
     {#if refused && editing}<p class="border-t border-border px-3 py-1 text-must" role="alert">{refused}</p>{/if}
     {#if tokens.loaded && lines.length === 0}<p class="px-3 py-6 text-center text-muted">{tokens.searching ? 'No token fits. Search for less, or take a filter away.' : 'This theme has no token yet. Make the first one.'}</p>{/if}
   </section>
-  {#if row}{#key row.path}<TokenEditor {bench} {row} onmoved={(path) => void tokens.load().then(() => tokens.reveal(path))} />{/key}{/if}
+  {#if row}{#key tokens.opened}<TokenEditor {bench} {row} />{/key}{/if}
 </div>

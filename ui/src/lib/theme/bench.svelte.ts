@@ -5,6 +5,7 @@ import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
 import { afterPaint, nextFrame } from '$lib/ui/frames';
 import { Line } from './line';
+import { carried } from './moved';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
 export type Instruments = Schemas['Instruments'];
@@ -382,6 +383,7 @@ export class Bench {
     this.#stopFollowing();
     clearTimeout(this.#rest);
     this.#trial = null;
+    if (bench.revision > (this.saved?.revision ?? bench.revision)) this.#carryPick(bench.rail.moved);
     this.saved = bench;
     this.shown = bench.instruments;
     this.tried = '';
@@ -389,6 +391,13 @@ export class Bench {
     for (const bay of this.bays) bay.note = '';
     this.#fitContexts();
     for (const page of this.#pages.keys()) page.store(bench.instruments.live);
+  }
+
+  /** What is picked stays picked when it is given another path, and when that is taken back. */
+  #carryPick(moves: Schemas['Moved'][]) {
+    if (!this.pick || moves.length === 0) return;
+    const roles = this.pick.roles.map((role) => ({ ...role, path: carried(role.path, moves) }));
+    this.pick = { ...this.pick, path: carried(this.pick.path, moves), roles };
   }
 
   /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */

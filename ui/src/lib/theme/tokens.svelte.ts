@@ -1,5 +1,6 @@
 import { api, ask, type Schemas } from '$lib/api/client';
 import type { Bench } from './bench.svelte';
+import { carried } from './moved';
 
 export type TokenRow = Schemas['TokenRow'];
 
@@ -30,6 +31,8 @@ export class Tokens {
   flag = $state('');
   open = $state.raw(new Set<string>());
   active = $state('');
+  /** Counts what was made active; a token that only has another path now still is the same. */
+  opened = $state(0);
 
   readonly types = $derived([...new Set(this.rows.map((row) => row.type))].filter(Boolean).sort());
   readonly searching = $derived(this.search.trim() !== '' || this.type !== '' || this.flag !== '');
@@ -124,12 +127,31 @@ export class Tokens {
     this.open = open;
   }
 
-  /** Opens every group around a token, so that its line is there. */
+  activate(path: string) {
+    if (path !== this.active) this.opened++;
+    this.active = path;
+  }
+
+  /** Makes a token active and opens every group around it, so that its line is there. */
   reveal(path: string) {
+    this.#openAround(path);
+    this.activate(path);
+  }
+
+  /** Gives rows their new paths before they are read anew; says whether the active token is among them. */
+  carry(moves: Schemas['Moved'][]): boolean {
+    const active = carried(this.active, moves);
+    if (moves.length > 0) this.rows = this.rows.map((row) => ({ ...row, path: carried(row.path, moves) }));
+    if (active === this.active) return false;
+    this.#openAround(active);
+    this.active = active;
+    return true;
+  }
+
+  #openAround(path: string) {
     const open = new Set(this.open);
     const names = path.split('.');
     for (let i = 1; i < names.length; i++) open.add(names.slice(0, i).join('.'));
     this.open = open;
-    this.active = path;
   }
 }

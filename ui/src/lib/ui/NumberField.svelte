@@ -98,6 +98,7 @@
       inputmode="decimal"
       aria-label={label}
       aria-invalid={typed !== null && !Number.isFinite(Number(typed.replace(unit, '').trim()))}
+      data-stored={typed === null || typed === written(value) || undefined}
       value={typed ?? written(held.shown ?? value)}
       oninput={(e) => (typed = e.currentTarget.value)}
       onblur={take}

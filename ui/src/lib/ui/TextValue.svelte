@@ -41,6 +41,7 @@
     spellcheck="false"
     autocomplete="off"
     aria-invalid={message !== ''}
+    data-stored={typed === null || typed === value || undefined}
     aria-describedby={message ? `${id}-message` : undefined}
     value={typed ?? (focused ? value : (rest ?? value))}
     title={rest === undefined ? undefined : value}

@@ -41,9 +41,13 @@
     }
   });
 
+  /** A field has an undo of its own while something stands in it that is not stored. */
+  function writing(target: EventTarget | null): boolean {
+    return target instanceof HTMLElement && target.matches('textarea, input:not([type=radio], [type=checkbox], [data-stored])');
+  }
+
   function key(event: KeyboardEvent) {
-    const editing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-    if (editing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    if (writing(event.target) || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
     event.preventDefault();
     void (event.shiftKey ? bench?.redo() : bench?.undo());
   }

@@ -86,6 +86,14 @@ class LooksAndTokensTest {
         return editor(token).getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Value").setExact(true));
     }
 
+    private Locator path(String token) {
+        return editor(token).getByLabel("Path; every reference follows");
+    }
+
+    private Locator trace() {
+        return page.getByRole(AriaRole.COMPLEMENTARY);
+    }
+
     private Locator editor(String path) {
         return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Token " + path).setExact(true));
     }
@@ -170,14 +178,43 @@ class LooksAndTokensTest {
 
         row("color.sea.100").click();
         String ground = style("section", "backgroundColor");
-        editor("color.sea.100").getByLabel("Path; every reference follows").fill("color.sound.deep");
+        path("color.sea.100").fill("color.sound.deep");
         page.keyboard().press("Enter");
         assertThat(railState()).containsText("color.sea.100 is now color.sound.deep");
         assertThat(style("section", "backgroundColor")).isEqualTo(ground);
         assertThat(editor("color.sound.deep")).isVisible();
-        page.keyboard().press("Control+z");
+        assertThat(trace()).containsText("written in base");
         button("Undo color.sea.100 is now").click();
         assertThat(railState()).containsText("undid color.sea.100 is now color.sound.deep");
+        assertThat(button("Undo width.text to 20rem")).isVisible();
+        assertThat(editor("color.sea.100")).isVisible();
+    }
+
+    /** A field's own undo takes back what was typed; when nothing in it is unsaved, the keys take back the last edit. */
+    @Test
+    void theKeysOfUndoWorkInAFieldWhoseTextIsStored() {
+        tab("Tokens");
+        row("color.sea.100").click();
+        Locator path = path("color.sea.100");
+        path.click();
+        page.keyboard().press("End");
+        page.keyboard().type("-deep");
+        page.keyboard().press("Control+z");
+        assertThat(path).hasValue("color.sea.100");
+        assertThat(railState()).containsText("Saved · 0");
+        path.fill("color.sea.deep");
+        page.keyboard().press("Enter");
+        assertThat(railState()).containsText("color.sea.100 is now color.sea.deep");
+        assertThat(path("color.sea.deep")).isFocused();
+        assertThat(path("color.sea.deep")).hasValue("color.sea.deep");
+        page.keyboard().press("Control+z");
+        assertThat(railState()).containsText("undid color.sea.100 is now color.sea.deep");
+        assertThat(path("color.sea.100")).isFocused();
+        assertThat(path("color.sea.100")).hasValue("color.sea.100");
+        assertThat(trace()).containsText("color.sea.100");
+        page.keyboard().press("Control+Shift+z");
+        assertThat(path("color.sea.deep")).isFocused();
+        assertThat(row("color.sea.deep")).hasAttribute("aria-selected", "true");
     }
 
     /** Its chroma lies halfway between two steps of the slider; to show it must not change it. */
@@ -208,7 +245,7 @@ class LooksAndTokensTest {
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowDown");
         assertThat(editor("color.sea.seed")).isVisible();
-        assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("depend on it");
+        assertThat(trace()).containsText("depend on it");
         page.keyboard().press("Enter");
         page.getByLabel("Value of color.sea.seed").fill("#205040");
         page.keyboard().press("Enter");

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -130,7 +131,13 @@ public class DraftService {
         String redo = Optional.ofNullable(head.redoTop()).flatMap(n -> themes.revision(id, n)).map(RevisionRow::label)
                 .orElse("");
         return new ThemeViews.Rail(newest.kind(), newest.label(), newest.person(), newest.madeAt().toString() + "Z", undo,
-                redo);
+                redo, moved(head));
+    }
+
+    private List<ThemeViews.Moved> moved(RevisionRow entry) {
+        if (entry.kind().equals(START) || !(logged(entry) instanceof Edit.Move move)) return List.of();
+        boolean back = entry.kind().equals(UNDO);
+        return List.of(new ThemeViews.Moved((back ? move.to() : move.from()).dotted(), (back ? move.from() : move.to()).dotted()));
     }
 
     private Draft at(long id, int revision) {

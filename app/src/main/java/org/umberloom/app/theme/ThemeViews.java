@@ -27,8 +27,12 @@ public final class ThemeViews {
     private ThemeViews() {
     }
 
-    /** The newest entry of the log, and what undo and redo would do. */
-    public record Rail(String kind, String label, String person, String at, String undo, String redo) {
+    /** The newest entry of the log, what undo and redo would do, and the token or group that it moved, if it did. */
+    public record Rail(String kind, String label, String person, String at, String undo, String redo, List<Moved> moved) {
+    }
+
+    /** A token or group that has another path now; what lies below it has, too. */
+    public record Moved(String from, String to) {
     }
 
     /** A remedy with the edit that applies it, to be sent back as it is. */

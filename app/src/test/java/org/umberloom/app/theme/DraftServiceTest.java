@@ -63,6 +63,10 @@ class DraftServiceTest {
         lenient().when(themes.nearestWhole(anyLong(), anyInt())).thenAnswer(call -> log.stream()
                 .filter(entry -> entry.number() >= call.<Integer>getArgument(1) && entry.document() != null)
                 .map(RevisionRow::number).findFirst());
+        lenient().when(themes.history(anyLong(), anyInt(), anyInt())).thenAnswer(call -> {
+            RevisionRow entry = log.get(call.<Integer>getArgument(1) - 1);
+            return List.of(new ThemeMapper.HistoryRow(entry.number(), entry.kind(), entry.label(), "Lead", entry.madeAt(), null));
+        });
         lenient().doAnswer(call -> log.add(call.getArgument(0))).when(themes).log(any());
         drafts = new DraftService(themes, CLOCK, event -> { });
     }
@@ -191,5 +195,19 @@ class DraftServiceTest {
         assertThat(log.get(6).label()).isEqualTo("restore revision 2");
         drafts.undo(1, LEAD);
         assertThat(radius()).isEqualTo(24);
+    }
+
+    @Test
+    void theRailSaysWhatAnEntryMovedInEitherDirection() {
+        assertThat(drafts.rail(1, 0).moved()).isEmpty();
+        drafts.edit(1, 0, new Edit.Move(TokenPath.of("shape.radius"), TokenPath.of("shape.corner")), LEAD);
+        assertThat(drafts.rail(1, 1).moved()).containsExactly(new ThemeViews.Moved("shape.radius", "shape.corner"));
+        drafts.undo(1, LEAD);
+        assertThat(drafts.rail(1, 2).moved()).containsExactly(new ThemeViews.Moved("shape.corner", "shape.radius"));
+        drafts.redo(1, LEAD);
+        assertThat(drafts.rail(1, 3).moved()).containsExactly(new ThemeViews.Moved("shape.radius", "shape.corner"));
+        drafts.undo(1, LEAD);
+        drafts.edit(1, 4, radius(11), LEAD);
+        assertThat(drafts.rail(1, 5).moved()).isEmpty();
     }
 }
