@@ -130,8 +130,12 @@ export class Bench {
     );
   }
 
-  /** Reads the bench again as it is now; after a combination was chosen, or somebody else changed the theme. */
+  /**
+   * Reads the bench again as it is now; after a combination was chosen, or somebody else changed the theme. What is on
+   * its way to be stored comes first: its answer still tells of what was looked at before.
+   */
   async look() {
+    await this.#commits;
     const turn = ++this.#turn;
     const bench = await this.#read();
     if (turn === this.#turn) this.#show(bench);

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
@@ -18,6 +19,13 @@ final class Browsers {
     private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
             .setExecutablePath(Path.of("/usr/bin/chromium"))
             .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+
+    /** Long enough for a machine that is busy with other things: how long anything takes is not tested. */
+    private static final int PATIENCE_MS = 30_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
 
     private Browsers() {
     }

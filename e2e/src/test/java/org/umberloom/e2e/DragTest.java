@@ -162,6 +162,17 @@ class DragTest {
         assertThat(page.getByTestId("saved-state")).hasText(stored);
     }
 
+    /** What a field shows in so many frames from now on. */
+    @SuppressWarnings("unchecked")
+    private static List<String> inFrames(Locator field, int frames) {
+        return (List<String>) field.evaluate("""
+                (field, frames) => new Promise((done) => {
+                  const shown = [];
+                  const frame = () => (shown.push(field.value) < frames ? requestAnimationFrame(frame) : done(shown));
+                  requestAnimationFrame(frame);
+                })""", frames);
+    }
+
     private String gapBelowMain() {
         return (String) firstBay().locator("main").evaluate("e => getComputedStyle(e).paddingBottom");
     }
@@ -179,8 +190,7 @@ class DragTest {
         assertThat(base).hasValue(wanted);
         page.mouse().up();
         page.waitForCondition(stored::isDone);
-        page.waitForTimeout(400);
-        assertThat(base).hasValue(wanted);
+        assertThat(inFrames(base, 30)).containsOnly(wanted);
         assertThat(page.getByTestId("saved-state")).containsText("Saving");
         stored.join().run();
         assertThat(page.getByTestId("saved-state")).containsText("Saved");

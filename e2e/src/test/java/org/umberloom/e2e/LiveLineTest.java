@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.WebSocketRoute;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -94,6 +95,7 @@ class LiveLineTest {
 
     @Nested
     class OnTheBench {
+        private static final int MOST_DRAGS = 40;
         private final AtomicInteger ownRequests = new AtomicInteger();
         private final AtomicInteger opened = new AtomicInteger();
         private final AtomicReference<WebSocketRoute> line = new AtomicReference<>();
@@ -168,21 +170,25 @@ class LiveLineTest {
             assertThat(ownRequests.get()).isPositive();
             refuses = false;
             int before = opened.get();
-            for (int px = 20; opened.get() == before; px = -px) {
-                page.waitForTimeout(500);
-                seeTheHueDragged(px);
+            int asked = -1;
+            for (int drags = 0; drags < MOST_DRAGS && asked != ownRequests.get(); drags++) {
+                asked = ownRequests.get();
+                seeTheHueDragged(drags % 2 == 0 ? 20 : -20);
             }
-            page.waitForTimeout(300);
-            int asked = ownRequests.get();
-            seeTheHueDragged(35);
-            assertThat(ownRequests).hasValue(asked);
+            assertThat(opened.get()).isGreaterThan(before);
+            assertThat(ownRequests).as("the last drag asked on the line alone").hasValue(asked);
         }
 
         @Test
         void whenTheSessionEndedTheDragAsksToSignInAgain() {
             loom.expireSessions();
-            page.waitForTimeout(2_500);
             Browsers.pressAndDragHue(page, -30, 1);
+            BoundingBox hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+            double[] by = {-20};
+            page.waitForCondition(() -> {
+                page.mouse().move(hue.x + hue.width / 2 + (by[0] = -by[0]), hue.y + hue.height / 2);
+                return page.getByRole(AriaRole.DIALOG).isVisible();
+            });
             assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
             page.mouse().up();
             Browsers.fillSignIn(page);

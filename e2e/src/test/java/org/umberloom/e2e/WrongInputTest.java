@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
@@ -12,6 +13,7 @@ import java.io.OutputStream;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.AfterEach;
@@ -79,6 +81,15 @@ class WrongInputTest {
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed")).click();
         assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
+    }
+
+    @Test
+    void aServerThatDoesNotAnswerIsSaidWhateverWasAsked() {
+        Browsers.openBench(page, "Tern Passage");
+        page.route(Pattern.compile("/api/themes/\\d+\\?"), Route::abort);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of the instruments")).click();
+        page.getByRole(AriaRole.DIALOG).getByText("heritage", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByText("The server could not be reached. Nothing was changed; try again in a moment.").first()).isVisible();
     }
 
     private void importRefused(Path file, String message) {
