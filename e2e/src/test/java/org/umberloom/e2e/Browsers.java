@@ -11,7 +11,9 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /** One headless Chromium for all tests, and the steps that many of them begin with. */
 final class Browsers {
@@ -27,20 +29,32 @@ final class Browsers {
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     }
 
+    /** The cookies of who signed in last, by address. */
+    private static final Map<String, String> SESSIONS = new HashMap<>();
+
     private Browsers() {
     }
 
     static BrowserContext context(ColorScheme scheme) {
-        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setColorScheme(scheme)
-                .setAcceptDownloads(true));
+        return context(scheme, null);
     }
 
-    /** A page of a new context, signed in and standing at the library. */
+    private static BrowserContext context(ColorScheme scheme, String cookies) {
+        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setColorScheme(scheme)
+                .setAcceptDownloads(true).setStorageState(cookies));
+    }
+
+    /** A page of a new context, signed in and standing at the library; in the session of an earlier one where it still holds. */
     static Page signedIn(Loom loom, ColorScheme scheme) {
-        Page page = context(scheme).newPage();
-        page.navigate(loom.address() + "/");
-        fillSignIn(page);
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+        Page page = context(scheme, SESSIONS.get(loom.address())).newPage();
+        page.navigate(loom.address() + "/library");
+        Locator library = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"));
+        library.or(page.getByLabel("Password")).waitFor();
+        if (!library.isVisible()) {
+            fillSignIn(page);
+            library.waitFor();
+            SESSIONS.put(loom.address(), page.context().storageState());
+        }
         return page;
     }
 

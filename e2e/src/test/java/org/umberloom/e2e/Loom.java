@@ -3,8 +3,11 @@ package org.umberloom.e2e;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.umberloom.app.UmberLoom;
@@ -63,6 +66,18 @@ final class Loom implements AutoCloseable {
         execute(url(), "delete from SPRING_SESSION");
     }
 
+    /** The first column of what the database answers, as text. */
+    List<String> read(String sql) {
+        try (Connection connection = connection(url()); Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(sql)) {
+            List<String> found = new ArrayList<>();
+            while (rows.next()) found.add(rows.getString(1));
+            return found;
+        } catch (SQLException e) {
+            throw refused(e);
+        }
+    }
+
     @Override
     public void close() {
         application.close();
@@ -79,11 +94,18 @@ final class Loom implements AutoCloseable {
     }
 
     private static void execute(String url, String... statements) {
-        try (Connection connection = DriverManager.getConnection(url, System.getenv("LOOM_DB_USER"),
-                System.getenv("LOOM_DB_PASSWORD")); Statement statement = connection.createStatement()) {
+        try (Connection connection = connection(url); Statement statement = connection.createStatement()) {
             for (String sql : statements) statement.execute(sql);
         } catch (SQLException e) {
-            throw new IllegalStateException("the test database refused: " + e.getMessage(), e);
+            throw refused(e);
         }
+    }
+
+    private static Connection connection(String url) throws SQLException {
+        return DriverManager.getConnection(url, System.getenv("LOOM_DB_USER"), System.getenv("LOOM_DB_PASSWORD"));
+    }
+
+    private static IllegalStateException refused(SQLException e) {
+        return new IllegalStateException("the test database refused: " + e.getMessage(), e);
     }
 }
