@@ -8,6 +8,8 @@
   const H = 120;
   const FROM = 320;
   const TO = 1920;
+  /** Half of what a number takes beside its line. */
+  const LABEL = 12;
   const top = $derived(Math.max(...scale.steps.map((s) => Math.max(s.narrowPx, s.widePx)), 1));
   const x = (viewport: number) => ((viewport - FROM) / (TO - FROM)) * W;
   const y = (px: number) => H - (px / top) * (H - 8);
@@ -20,8 +22,9 @@
     <g class="stroke-border"><path d="M{x(scale.narrowViewport)} 0 V{H} M{x(scale.wideViewport)} 0 V{H} M0 {H} H{W}" /></g>
     {#each scale.steps as step (step.path)}<path d={line(step)} class="stroke-accent" fill="none" stroke-width="1.25" />{/each}
     <g class="value fill-muted text-[9px]">
-      <text x={x(scale.narrowViewport)} y={H + 11} text-anchor="middle">{scale.narrowViewport}</text>
-      <text x={x(scale.wideViewport)} y={H + 11} text-anchor="middle">{scale.wideViewport}</text>
+      {#each [scale.narrowViewport, scale.wideViewport] as viewport, i (i)}
+        <text x={x(viewport)} y={H + 11} text-anchor={x(viewport) < LABEL ? 'start' : x(viewport) > W - LABEL ? 'end' : 'middle'}>{viewport}</text>
+      {/each}
       <text x="2" y="9">{top.toFixed(0)} px</text>
     </g>
   </svg>

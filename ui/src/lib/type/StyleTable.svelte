@@ -17,7 +17,7 @@
   }
 </script>
 
-<Compartment label="Text styles" frame="w-[27rem] shrink-0 border-l border-border" focusable>
+<Compartment label="Text styles" frame="w-[29rem] shrink-0 border-l border-border" focusable>
   <table class="w-full border-collapse">
     <thead class="sticky top-0 z-10 bg-ground">
       <tr>{#each ['Role', 'Family', 'Step', 'Weight', 'Line', 'Spacing'] as head (head)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{head}</th>{/each}</tr>
@@ -29,7 +29,7 @@
             <button class="hover:underline" onclick={() => bench.open({ path: style.path, contexts: bench.working, roles: [{ kind: 'type', path: style.path }] })}>{style.role}</button>
           </th>
           <td class="p-0.5">
-            <select class="field value w-[4.5rem] px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>
+            <select class="field value w-[5.5rem] px-1!" aria-label="Family of {style.role}" value={style.family} onchange={(e) => take(style, 'fontFamily', e.currentTarget.value)}>
               {#each type?.families ?? [] as f (f.path)}<option value={`{${f.path}}`}>{f.name}</option>{/each}
               {#if !type?.families.some((f) => `{${f.path}}` === style.family)}<option value={style.family}>{style.family}</option>{/if}
             </select>
@@ -41,7 +41,7 @@
             </select>
           </td>
           <td class="p-0.5">
-            <select class="field value w-[4.5rem] px-1!" aria-label="Weight of {style.role}" value={style.weight} onchange={(e) => take(style, 'fontWeight', e.currentTarget.value)}>
+            <select class="field value w-[5.5rem] px-1!" aria-label="Weight of {style.role}" value={style.weight} onchange={(e) => take(style, 'fontWeight', e.currentTarget.value)}>
               {#each type?.weights ?? [] as w (w.path)}<option value={`{${w.path}}`}>{w.name}</option>{/each}
               {#if !type?.weights.some((w) => `{${w.path}}` === style.weight)}<option value={style.weight}>{style.weight}</option>{/if}
             </select>

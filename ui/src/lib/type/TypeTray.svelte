@@ -3,6 +3,7 @@
   import type { Schemas } from '$lib/api/client';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import Ladder from './Ladder.svelte';
   import SizeChart from './SizeChart.svelte';
   import StyleTable from './StyleTable.svelte';
 
@@ -20,8 +21,6 @@
 
   const type = $derived(bench.shown?.type);
   const scale = $derived(type?.scales[0]);
-  const textFamily = $derived(type?.styles.find((s) => s.role === 'body')?.familyName ?? 'inherit');
-  const headingFamily = $derived(type?.styles.find((s) => s.role === 'h1')?.familyName ?? 'inherit');
 
   function recipe(change: Partial<Schemas['TypeScaleView']>) {
     const { narrowBase, narrowRatio, wideBase, wideRatio, narrowViewport, wideViewport, smallest, largest } = { ...scale!, ...change };
@@ -39,7 +38,6 @@
   }
 
   const first = (written: string) => written.split(',')[0]?.trim() ?? '';
-  const rolesAt = (path: string) => type?.styles.filter((s) => s.size === `{${path}}`).map((s) => s.role).join(', ') ?? '';
   const ends = [
     { name: 'Narrow', base: 'narrowBase', ratio: 'narrowRatio', viewport: 'narrowViewport' },
     { name: 'Wide', base: 'wideBase', ratio: 'wideRatio', viewport: 'wideViewport' }
@@ -48,12 +46,12 @@
 
 <div class="flex h-full min-h-0">
   {#if !bench.pick}
-  <Compartment label="Families and weights" frame="w-60 shrink-0" inside="p-3">
+  <Compartment label="Families and weights" frame="w-62 shrink-0" inside="p-3">
     <h2 class="mb-1 font-semibold">Families</h2>
     {#each type?.families ?? [] as view (view.path)}
       <label class="flex items-center gap-2 border-t border-border py-0.5">
-        <span class="w-16 shrink-0 text-muted">{view.name}</span>
-        <select class="field w-full" aria-label="{view.name} family" value={first(view.written)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
+        <span class="w-14 shrink-0 text-muted">{view.name}</span>
+        <select class="field w-full px-1.5!" aria-label="{view.name} family" value={first(view.written)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
           {#each bench.fonts as font (font.name)}<option value={font.name}>{font.name}</option>{/each}
           {#if !bench.fonts.some((f) => f.name === first(view.written))}<option value={first(view.written)}>{first(view.written)}</option>{/if}
         </select>
@@ -102,18 +100,7 @@
       <div class="mt-2"><SizeChart {scale} /></div>
     </Compartment>
 
-    <Compartment label="Specimens" frame="min-w-0 grow border-l border-border" inside="p-3" focusable>
-      <ol class="flex flex-col-reverse">
-        {#each scale.steps as step (step.path)}
-          <li class="flex items-baseline gap-2 border-t border-border py-1">
-            <span class="value w-5 shrink-0 text-right text-muted">{step.name.replace('minus-', '−')}</span>
-            <span class="value w-[5.5rem] shrink-0 whitespace-nowrap">{step.narrowPx.toFixed(1)} → {step.widePx.toFixed(1)}</span>
-            <span class="caption w-10 shrink-0 truncate">{rolesAt(step.path)}</span>
-            <span class="overflow-hidden leading-[1.15] whitespace-nowrap text-heading" style:font-size="{step.widePx}px" style:font-family={/\bh[1-6]\b/.test(rolesAt(step.path)) ? headingFamily : textFamily}>Harbour at slack water</span>
-          </li>
-        {/each}
-      </ol>
-    </Compartment>
+    <Ladder {scale} styles={type?.styles ?? []} />
   {:else}
     <p class="grow p-6 text-muted">This theme has no type scale; its sizes are set one by one.</p>
   {/if}
