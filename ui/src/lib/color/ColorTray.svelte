@@ -62,8 +62,8 @@
   }
 </script>
 
-<div class="flex h-full min-h-0">
-  <Compartment label="Hues" frame="min-w-0 grow" inside="flex flex-col px-3 pb-3">
+<div class="flex h-full min-h-0 min-w-max">
+  <Compartment label="Hues" frame="min-w-[29rem] grow" inside="flex flex-col px-3 pb-3">
     <div class="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3">
       <!-- As wide as the compartment: the handles of the curves reach over the edges of the ramp. -->
       <div class="sticky top-0 z-30 col-span-2 -mx-3 grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3 bg-ground px-3 pt-3">

@@ -66,7 +66,7 @@
   }
 </script>
 
-<div class="flex h-full min-h-0">
+<div class="flex h-full min-h-0 min-w-max">
   <Compartment label="Widths" frame="w-[25rem] shrink-0" inside="p-3">
     {#each space?.widths ?? [] as view (view.path)}
       <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
@@ -83,7 +83,7 @@
     {/each}
   </Compartment>
 
-  <Compartment label="Page ruler" frame="min-w-0 grow border-l border-border" inside="flex flex-col p-3">
+  <Compartment label="Page ruler" frame="min-w-[26rem] grow border-l border-border" inside="flex flex-col p-3">
     {#if ruler.length > 0}
       <p class="value mb-1 flex flex-wrap gap-x-5" aria-live="polite">
         <span>viewport {cursor}</span>

@@ -14,6 +14,8 @@
 
   const LINE = 26;
   const SPARE = 8;
+  /** Columns that a narrow tray leaves out; the editor beside it says what stands in them. */
+  const WIDE = 'hidden @min-[37rem]:block';
 
   const tokens = new Tokens(untrack(() => bench));
   let scroller: HTMLElement | undefined = $state();
@@ -125,9 +127,9 @@
 </script>
 
 <div class="flex h-full min-h-0">
-  <section class="flex min-w-0 grow flex-col" aria-label="Tokens">
-    <div class="flex items-center gap-2 border-b border-border px-3 py-1.5">
-      <input class="field min-w-32 grow" type="search" placeholder="Path, value, place" aria-label="Search tokens" bind:value={tokens.search} onkeydown={(e) => { if (e.key === 'ArrowDown') { e.preventDefault(); scroller?.focus(); } }} />
+  <section class="@container flex min-w-0 grow flex-col" aria-label="Tokens">
+    <div class="flex flex-wrap items-center gap-2 border-b border-border px-3 py-1.5">
+      <input class="field min-w-24 flex-1" type="search" placeholder="Path, value, place" aria-label="Search tokens" bind:value={tokens.search} onkeydown={(e) => { if (e.key === 'ArrowDown') { e.preventDefault(); scroller?.focus(); } }} />
       <select class="field w-26 shrink-0" aria-label="Type of token" bind:value={tokens.type}><option value="">every type</option>{#each tokens.types as type (type)}<option value={type}>{type}</option>{/each}</select>
       <select class="field w-32 shrink-0" aria-label="Which tokens" bind:value={tokens.flag}><option value="">all tokens</option>{#each FLAGS as flag (flag.id)}<option value={flag.id}>{flag.name}</option>{/each}</select>
       <span class="caption whitespace-nowrap" aria-live="polite">{tokens.found.length} of {tokens.rows.length}</span>
@@ -136,8 +138,8 @@
     </div>
     {#if panel === 'new'}<NewToken {bench} group={tokens.active} onmade={(path) => { panel = ''; void tokens.load().then(() => tokens.reveal(path)); }} />{/if}
     {#if panel === 'bulk'}<BulkForm {bench} group={tokens.active} />{/if}
-    <div class="caption grid grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] gap-x-3 border-b border-line px-3 py-0.5" aria-hidden="true">
-      <span>Name</span><span>Written</span><span>Comes to</span><span>In</span><span class="text-right">Used by</span>
+    <div class="caption grid grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] gap-x-3 border-b border-line px-3 py-0.5" aria-hidden="true">
+      <span>Name</span><span>Written</span><span class={WIDE}>Comes to</span><span class={WIDE}>In</span><span class="text-right">Used by</span>
     </div>
     <div
       bind:this={scroller}
@@ -164,7 +166,7 @@
               aria-rowindex={index + 1}
               aria-expanded={line.group ? tokens.open.has(line.path) : undefined}
               aria-selected={line.path === tokens.active}
-              class="grid cursor-default grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] items-center gap-x-3 px-3 {line.path === tokens.active ? 'bg-chosen' : 'hover:bg-hover'}"
+              class="grid cursor-default grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] items-center gap-x-3 px-3 {line.path === tokens.active ? 'bg-chosen' : 'hover:bg-hover'}"
               style:height="{LINE}px"
               onclick={() => (line.group ? (tokens.toggle(line.path), tokens.activate(line.path)) : activate(line))}
               ondblclick={() => edit(line)}
@@ -187,10 +189,10 @@
                       onkeydown={(e) => { if (e.key === 'Enter') void take(line); if (e.key === 'Escape') { editing = ''; scroller?.focus(); } e.stopPropagation(); }} />
                   {:else}<span class="value block truncate" title={line.token.written}>{line.token.written}</span>{/if}
                 </span>
-                <span role="gridcell" class="value min-w-0 truncate text-muted" title={line.token.resolved}>{line.token.resolved === line.token.written ? '' : line.token.resolved}{#if !line.token.resolved}<span class="text-must">not resolved</span>{/if}</span>
-                <span role="gridcell" class="caption truncate" title={place(line.token.place)}>{place(line.token.place)}{#each line.token.marks as mark (mark)}{' '}· {MARKS[mark] ?? mark}{/each}</span>
+                <span role="gridcell" class="value min-w-0 truncate text-muted {WIDE}" title={line.token.resolved}>{line.token.resolved === line.token.written ? '' : line.token.resolved}{#if !line.token.resolved}<span class="text-must">not resolved</span>{/if}</span>
+                <span role="gridcell" class="caption truncate {WIDE}" title={place(line.token.place)}>{place(line.token.place)}{#each line.token.marks as mark (mark)}{' '}· {MARKS[mark] ?? mark}{/each}</span>
                 <span role="gridcell" class="value text-right text-muted">{line.token.users || ''}</span>
-              {:else}<span role="gridcell" class="col-span-4"><span class="sr-only">{line.count} tokens</span></span>{/if}
+              {:else}<span role="gridcell" class="col-span-2 @min-[37rem]:col-span-4"><span class="sr-only">{line.count} tokens</span></span>{/if}
             </div>
           {/each}
         </div>

@@ -85,7 +85,8 @@
   </div>
   {#if !folded}
     <div class="flex min-h-0 grow">
-      <div class="min-w-0 grow overflow-hidden">
+      <!-- Instruments are wide: where there is less room than they need, the tray is scrolled sideways. -->
+      <div class="min-w-0 grow overflow-x-auto overflow-y-hidden">
         <Tabs.Content value="color" class="h-full"><ColorTray {bench} /></Tabs.Content>
         <Tabs.Content value="type" class="h-full">{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="space" class="h-full">{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content>

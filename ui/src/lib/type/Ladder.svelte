@@ -14,7 +14,7 @@
   );
 </script>
 
-<Compartment label="Specimens" frame="min-w-0 grow border-l border-border" inside="p-3" focusable>
+<Compartment label="Specimens" frame="min-w-64 grow border-l border-border" inside="p-3" focusable>
   <ol class="flex flex-col-reverse">
     {#each rungs as { step, roles, dress } (step.path)}
       <li class="flex items-center gap-3 border-t border-border py-1.5">
@@ -23,7 +23,7 @@
           <p class="value whitespace-nowrap text-muted">{step.narrowPx.toFixed(1)} → {step.widePx.toFixed(1)}</p>
         </div>
         <!-- One line high: words that do not fit are not begun. -->
-        <p class="h-[1.3em] min-w-0 grow overflow-hidden leading-[1.3] text-heading" style:font-size="{step.widePx}px" style:font-family={dress?.familyName} style:font-weight={dress?.weightValue} style:letter-spacing="{dress?.spacingPx ?? 0}px">Tide at six, harbour lights lit</p>
+        <p class="h-[1.3em] min-w-0 grow overflow-hidden leading-[1.3] text-heading" style:font-size="{step.widePx}px" style:font-family={dress?.familyName} style:font-weight={dress?.weightValue} style:letter-spacing="{dress?.spacingPx ?? 0}px">At six the tide turns, lights lit</p>
       </li>
     {/each}
   </ol>

@@ -44,7 +44,7 @@
   ] as const;
 </script>
 
-<div class="flex h-full min-h-0">
+<div class="flex h-full min-h-0 min-w-max">
   {#if !bench.pick}
   <Compartment label="Families and weights" frame="w-62 shrink-0" inside="p-3">
     <h2 class="mb-1 font-semibold">Families</h2>
