@@ -75,8 +75,10 @@
     doc.addEventListener('scroll', () => (pointed = null), { passive: true });
     doc.addEventListener('submit', (e) => e.preventDefault());
     doc.addEventListener('click', pickAt);
-    // Keys pressed while a page has the focus belong to the bench.
-    doc.addEventListener('keydown', (e) => window.dispatchEvent(new KeyboardEvent('keydown', e)));
+    // Keys pressed while a page has the focus belong to the bench, save for what is written into the page's own fields.
+    doc.addEventListener('keydown', (e) => {
+      if (!(e.target as Element).matches('input, textarea')) window.dispatchEvent(new KeyboardEvent('keydown', e));
+    });
     loaded = true;
   }
 

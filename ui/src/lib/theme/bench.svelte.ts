@@ -373,13 +373,14 @@ export class Bench {
 
   async #refuse(problem: Problem, edit: EditRequest | undefined) {
     this.refused = problem.message;
+    let now = this.saved;
     if (problem.status === 409) {
-      this.saved = await this.#read();
+      now = await this.#read();
       if (edit && problem.extra.yours)
         this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
       else toast.error(problem.title, { description: problem.message });
     } else toast.error(problem.title, { description: problem.message });
-    if (this.saved) this.#show(this.saved);
+    if (now) this.#show(now);
     this.state = problem.status === 0 ? 'failed' : 'saved';
   }
 

@@ -182,6 +182,23 @@ class MainPathTest {
     }
 
     @Test
+    void theKeysOfUndoOnAPageAreTheBenchsSaveInThePagesOwnFields() {
+        newTheme("Keyed");
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).press("ArrowRight");
+        assertThat(railState()).containsText("color.brand.seed to oklch(");
+        firstBay().getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("Contact").setExact(true)).click();
+        Locator message = firstBay().getByLabel("Your question");
+        message.click();
+        page.keyboard().type("a");
+        page.keyboard().press("Control+z");
+        assertThat(message).hasValue("");
+        firstBay().locator("h1").click();
+        assertThat(railState()).not().containsText("undid");
+        page.keyboard().press("Control+z");
+        assertThat(railState()).containsText("undid color.brand.seed");
+    }
+
+    @Test
     void aKitIsExportedAndImportedAgain(@TempDir Path folder) throws Exception {
         newTheme("Portable");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
