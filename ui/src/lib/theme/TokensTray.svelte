@@ -14,6 +14,7 @@
 
   const LINE = 26;
   const SPARE = 8;
+  const COLUMNS = 'grid gap-x-3 grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem]';
   /** Columns that a narrow tray leaves out; the editor beside it says what stands in them. */
   const WIDE = 'hidden @min-[37rem]:block';
 
@@ -138,7 +139,7 @@
     </div>
     {#if panel === 'new'}<NewToken {bench} group={tokens.active} onmade={(path) => { panel = ''; void tokens.load().then(() => tokens.reveal(path)); }} />{/if}
     {#if panel === 'bulk'}<BulkForm {bench} group={tokens.active} />{/if}
-    <div class="caption grid grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] gap-x-3 border-b border-line px-3 py-0.5" aria-hidden="true">
+    <div class="caption {COLUMNS} border-b border-line px-3 py-0.5" aria-hidden="true">
       <span>Name</span><span>Written</span><span class={WIDE}>Comes to</span><span class={WIDE}>In</span><span class="text-right">Used by</span>
     </div>
     <div
@@ -166,7 +167,7 @@
               aria-rowindex={index + 1}
               aria-expanded={line.group ? tokens.open.has(line.path) : undefined}
               aria-selected={line.path === tokens.active}
-              class="grid cursor-default grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem] items-center gap-x-3 px-3 {line.path === tokens.active ? 'bg-chosen' : 'hover:bg-hover'}"
+              class="{COLUMNS} cursor-default items-center px-3 {line.path === tokens.active ? 'bg-chosen' : 'hover:bg-hover'}"
               style:height="{LINE}px"
               onclick={() => (line.group ? (tokens.toggle(line.path), tokens.activate(line.path)) : activate(line))}
               ondblclick={() => edit(line)}
