@@ -54,11 +54,11 @@
   async function add(event: SubmitEvent) {
     event.preventDefault();
     const path = `color.${name.trim()}`;
-    if (await bench.commit({ op: 'hue', place: hue?.place ?? 'set:base', path, text: seed })) {
-      chosenPath = path;
-      adding = false;
-      name = seed = refused = '';
-    } else refused = bench.refused;
+    refused = await bench.take({ op: 'hue', place: hue?.place ?? 'set:base', path, text: seed });
+    if (refused !== '') return;
+    chosenPath = path;
+    adding = false;
+    name = seed = '';
   }
 </script>
 

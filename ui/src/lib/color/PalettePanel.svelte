@@ -68,8 +68,8 @@
     event.preventDefault();
     if (!chosen) return;
     const path = `color.${name.trim()}`;
-    if (await bench.commit({ op: 'hue', place, path, text: chosen.written })) ontaken(path);
-    else refused = bench.refused;
+    refused = await bench.take({ op: 'hue', place, path, text: chosen.written });
+    if (refused === '') ontaken(path);
   }
 
   function choose(swatch: Swatch) {

@@ -25,9 +25,7 @@
   /** A hint that reads as neutral. */
   const HINT = 0.012;
 
-  async function take(text: string) {
-    return (await bench.commit(edit(text))) ? '' : bench.refused;
-  }
+  const take = (text: string) => bench.take(edit(text));
 </script>
 
 <Compartment label="Seed of {hue.name}" frame="w-[17.5rem] shrink-0 border-l border-border" inside="flex flex-col gap-2 p-3">

@@ -19,9 +19,13 @@
   const edit = (text: string) => ({ op: 'value', place: cell.place, path, text });
 
   async function take(text: string) {
-    const accepted = await bench.commit(edit(text));
-    if (accepted) open = false;
-    return accepted ? '' : bench.refused;
+    const refused = await bench.take(edit(text));
+    if (refused === '') open = false;
+    return refused;
+  }
+
+  async function choose(text: string) {
+    if (await bench.commit(edit(text))) open = false;
   }
 
   function opened(now: boolean) {
@@ -50,14 +54,14 @@
                 aria-label={shade.path}
                 title={shade.path}
                 onpointerenter={() => bench.probe(edit(`{${shade.path}}`))}
-                onclick={() => take(`{${shade.path}}`)}
+                onclick={() => choose(`{${shade.path}}`)}
               ></button>
             {/each}
           </div>
         {/each}
       </div>
       {#if hueOf && cell.needed > 0 && !cell.written.startsWith('reach(')}
-        <button class="button mt-3" onclick={() => take(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
+        <button class="button mt-3" onclick={() => choose(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
           title="The nearest shade that reaches {cell.needed} on {cell.against}, found again whenever either changes">Keep it readable on {cell.against}</button>
       {/if}
       <div class="mt-3"><ColorField label="A shade by name, or any color" value={cell.written} hex={cell.hex} width="w-64" onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} /></div>

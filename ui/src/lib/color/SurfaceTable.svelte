@@ -44,11 +44,11 @@
   async function add(event: SubmitEvent) {
     event.preventDefault();
     if (!surface) return;
-    if (await bench.commit({ op: 'add-surface', path: `surface.${surface.name}`, text: name })) {
-      chosen = name.trim();
-      adding = false;
-      name = refused = '';
-    } else refused = bench.refused;
+    refused = await bench.take({ op: 'add-surface', path: `surface.${surface.name}`, text: name });
+    if (refused !== '') return;
+    chosen = name.trim();
+    adding = false;
+    name = '';
   }
 
   $effect(() => {

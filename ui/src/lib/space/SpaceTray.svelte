@@ -27,9 +27,6 @@
   const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
 
-  async function take(view: Schemas['LengthView'], text: string) {
-    return (await bench.commit(edit(view, text))) ? '' : bench.refused;
-  }
 </script>
 
 <div class="flex h-full min-h-0">
@@ -61,7 +58,7 @@
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
         onpointerenter={() => bench.light([gap.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
         <button class="w-16 text-left hover:underline" onclick={() => bench.open({ path: gap.path, contexts: bench.working, roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
-        <select class="field value w-36" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => take(gap, e.currentTarget.value)}>
+        <select class="field value w-36" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => bench.commit(edit(gap, e.currentTarget.value))}>
           {#each steps as s (s.path)}<option value={`{${s.path}}`}>step {s.name} · {s.widePx} px</option>{/each}
           {#if !steps.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
         </select>
@@ -73,7 +70,7 @@
       <div class="flex items-center gap-3 border-t border-border py-1">
         <NumberField label={view.name} wide value={view.widePx} unit="px" min={0} max={48} step={0.5}
           onprobe={(v) => bench.probe(edit(view, `${v}px`))} oncommit={(v) => bench.commit(edit(view, `${v}px`))} />
-        <TextValue label="{view.name} as written" hideLabel width="w-28" value={view.written} oncommit={(text) => take(view, text)} />
+        <TextValue label="{view.name} as written" hideLabel width="w-28" value={view.written} oncommit={(text) => bench.take(edit(view, text))} />
       </div>
     {/each}
   </Compartment>

@@ -56,9 +56,6 @@
   /** Keeps the unit that the person chose. */
   const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);
 
-  async function take(view: Schemas['LengthView'], text: string) {
-    return (await bench.commit(edit(view, text))) ? '' : bench.refused;
-  }
 
   function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
     const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / plot;
@@ -76,7 +73,7 @@
             <NumberField label="{view.name} in px" short="↔" value={view.widePx} unit="px" min={0} max={2400} step={4} places={1}
               onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))} oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))} />
           {/if}
-          <TextValue label="{view.name} as written" hideLabel width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'} value={view.written} oncommit={(text) => take(view, text)} />
+          <TextValue label="{view.name} as written" hideLabel width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'} value={view.written} oncommit={(text) => bench.take(edit(view, text))} />
         </div>
         <p class="caption mt-0.5">{NAMES[view.name] ?? ''}</p>
       </div>

@@ -36,8 +36,8 @@
   async function run(event: SubmitEvent) {
     event.preventDefault();
     refused = done = '';
-    if (await bench.commit(edit)) done = bench.saved?.rail.label ?? '';
-    else refused = bench.refused;
+    refused = await bench.take(edit);
+    if (refused === '') done = bench.saved?.rail.label ?? '';
   }
 </script>
 

@@ -21,8 +21,8 @@
 
   async function make(event: SubmitEvent) {
     event.preventDefault();
-    if (await bench.commit({ op: 'new', place: place || (bench.writable[0] ?? ''), path, type, text })) onmade(path);
-    else refused = bench.refused;
+    refused = await bench.take({ op: 'new', place: place || (bench.writable[0] ?? ''), path, type, text });
+    if (refused === '') onmade(path);
   }
 </script>
 

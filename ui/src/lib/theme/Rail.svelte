@@ -18,9 +18,7 @@
   const status = $derived(
     bench.state === 'saving' ? 'Saving …' : bench.state === 'probing' ? 'Trying, not saved' : bench.state === 'failed' ? 'Not saved, no answer' : 'Saved'
   );
-  async function rename(text: string) {
-    return (await bench.commit({ op: 'name', text })) ? '' : bench.refused;
-  }
+  const rename = (text: string) => bench.take({ op: 'name', text });
 </script>
 
 <header class="flex h-11 shrink-0 items-center gap-3 border-b border-line px-3">

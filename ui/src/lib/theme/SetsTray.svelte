@@ -53,8 +53,9 @@
 
   async function answer(event: SubmitEvent) {
     event.preventDefault();
-    if (asking && (await bench.commit(asking.edit(text, second)))) asking = null;
-    else refused = bench.refused;
+    if (!asking) return;
+    refused = await bench.take(asking.edit(text, second));
+    if (refused === '') asking = null;
   }
 
   function hold(event: PointerEvent & { currentTarget: HTMLElement }, index: number) {

@@ -34,9 +34,7 @@
   const bracketed = (text: string) => (split(text, ' ').length > 1 ? `(${text})` : text);
   const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
 
-  async function commit(request: EditRequest) {
-    return (await bench.commit(request)) ? '' : bench.refused;
-  }
+  const take = (text: string) => bench.take(edit(text));
 </script>
 
 <section class="flex w-72 shrink-0 flex-col gap-3 overflow-y-auto border-l border-border p-3" aria-label="Token {row.path}">
@@ -49,9 +47,9 @@
   </div>
   {#if row.type === 'color'}
     <ColorField label="Value" value={row.written} hex={row.css} width="w-full" offered={offered(bench)} references
-      onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
+      onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
   {:else}
-    <TextValue label="Value" value={row.written} width="w-full" oncommit={(text) => commit(edit(text))} />
+    <TextValue label="Value" value={row.written} width="w-full" oncommit={take} />
   {/if}
 
   {#if measure}
@@ -60,13 +58,13 @@
   {:else if curve}
     <CurveField points={curve} onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))} oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))} />
   {:else if own && row.type === 'shadow'}
-    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
+    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
   {:else if own && row.type === 'gradient'}
-    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(edit(text))} />
+    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
   {:else if own && row.type === 'typography'}
     {#each split(row.written, '/') as part, i (i)}
       {@const member = Object.keys(PARTS)[i] ?? ''}
-      <TextValue label={PARTS[member] ?? ''} value={part} width="w-full" oncommit={(text) => commit({ op: 'member', place: row.place, path: row.path, member, text })} />
+      <TextValue label={PARTS[member] ?? ''} value={part} width="w-full" oncommit={(text) => bench.take({ op: 'member', place: row.place, path: row.path, member, text })} />
     {/each}
   {:else if own && WORDS[row.type]}
     {@const words = split(row.written, ' ')}
@@ -74,9 +72,9 @@
       {@const changed = (text: string) => edit(words.map((word, j) => (j === i ? bracketed(text) : word)).join(' '))}
       {#if name === 'Color'}
         <ColorField label={name} value={words[i] ?? ''} hex={split(row.css, ' ')[i] ?? 'transparent'} width="w-full" offered={offered(bench)} references
-          onprobe={(text) => bench.probe(changed(text))} onrevert={() => bench.revert()} oncommit={(text) => commit(changed(text))} />
+          onprobe={(text) => bench.probe(changed(text))} onrevert={() => bench.revert()} oncommit={(text) => bench.take(changed(text))} />
       {:else}
-        <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => commit(changed(text))} />
+        <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => bench.take(changed(text))} />
       {/if}
     {/each}
   {:else if own && row.type === 'strokeStyle'}
@@ -101,12 +99,12 @@
   {#if canDerive}
     <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{isDerived(row.written) ? 'Change the derivation' : 'Derive it from another token'}</button>
     {#if deriving}{#key row.path}<DerivationForm {bench} written={row.written} color={row.type === 'color'} onprobe={(text) => bench.probe(edit(text))}
-      oncommit={async (text) => { const wrong = await commit(edit(text)); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
+      oncommit={async (text) => { const wrong = await take(text); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
   {/if}
 
-  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => commit({ op: 'move', path: row.path, to })} />
+  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => bench.take({ op: 'move', path: row.path, to })} />
   {#if bench.trace?.path === row.path}
-    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => commit({ op: 'meta', place: row.place, path: row.path, text })} />
+    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => bench.take({ op: 'meta', place: row.place, path: row.path, text })} />
   {/if}
   {#each row.findings as f (f.message)}
     <div class="border-l-2 border-must pl-2">

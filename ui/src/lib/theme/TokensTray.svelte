@@ -92,10 +92,10 @@
       editing = '';
       return;
     }
-    if (await bench.commit({ op: 'value', place: line.token.place, path: line.path, text: typed })) {
-      editing = '';
-      scroller?.focus();
-    } else refused = bench.refused;
+    refused = await bench.take({ op: 'value', place: line.token.place, path: line.path, text: typed });
+    if (refused !== '') return;
+    editing = '';
+    scroller?.focus();
   }
 
   function key(event: KeyboardEvent) {

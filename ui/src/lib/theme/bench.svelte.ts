@@ -38,8 +38,6 @@ export class Bench {
   state = $state<'saved' | 'probing' | 'saving' | 'failed'>('saved');
   /** What the token of the edit that is tried comes to, as CSS. */
   tried = $state('');
-  /** Sentence of the last refused edit, for the field that caused it. */
-  refused = $state('');
   clash = $state.raw<Clash | null>(null);
   tab = $state<Tab>('color');
   pick = $state.raw<Pick | null>(null);
@@ -314,8 +312,17 @@ export class Bench {
     this.state = 'saved';
   }
 
-  /** Stores an edit; resolves to whether it was accepted. */
+  /** Stores an edit, and tells why when it is refused; resolves to whether it was accepted. */
   commit(edit: EditRequest): Promise<boolean> {
+    return this.#told(this.#store(edit));
+  }
+
+  /** Stores an edit for a field that tells a refusal itself: resolves to its sentence, empty when it was accepted. */
+  async take(edit: EditRequest): Promise<string> {
+    return (await this.#store(edit))?.message ?? '';
+  }
+
+  #store(edit: EditRequest) {
     const aimed = this.#aimed(edit);
     return this.#change(async () => {
       const base = this.saved!.revision;
@@ -329,42 +336,55 @@ export class Bench {
   }
 
   undo() {
-    return this.#change(() =>
-      ask(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } }, body: this.#looking() }))
+    return this.#told(
+      this.#change(() =>
+        ask(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } }, body: this.#looking() }))
+      )
     );
   }
 
   redo() {
-    return this.#change(() =>
-      ask(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } }, body: this.#looking() }))
+    return this.#told(
+      this.#change(() =>
+        ask(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } }, body: this.#looking() }))
+      )
     );
   }
 
   /** Makes an earlier revision the newest, as an edit that can be undone. */
   restore(number: number) {
-    return this.#change(async () => {
-      await ask(() => api.POST('/api/themes/{id}/restore', { params: { path: { id: this.id } }, body: { number } }));
-      return this.#read();
-    });
+    return this.#told(
+      this.#change(async () => {
+        await ask(() => api.POST('/api/themes/{id}/restore', { params: { path: { id: this.id } }, body: { number } }));
+        return this.#read();
+      })
+    );
   }
 
-  #change(send: () => Promise<Schemas['Bench']>, edit?: EditRequest): Promise<boolean> {
+  /** A clash has a dialog of its own. */
+  async #told(change: Promise<Problem | null>): Promise<boolean> {
+    const problem = await change;
+    if (problem && !this.clash) toast.error(problem.title, { description: problem.message });
+    return problem === null;
+  }
+
+  /** Resolves to why it was refused; to nothing when it is done. */
+  #change(send: () => Promise<Schemas['Bench']>, edit?: EditRequest): Promise<Problem | null> {
     this.#turn++;
     this.#waiting = null;
     this.state = 'saving';
     const result = this.#commits.then(async () => {
       try {
         const bench = await send();
-        this.refused = '';
         this.#turn++;
         this.#show(bench);
         this.state = 'saved';
         if (this.pick) void this.#readTrace(this.pick);
-        return true;
+        return null;
       } catch (e) {
         const problem = e instanceof Problem ? e : new Problem(0, 'That did not work', String(e));
         await this.#refuse(problem, edit);
-        return false;
+        return problem;
       }
     });
     this.#commits = result.then(() => undefined);
@@ -372,14 +392,12 @@ export class Bench {
   }
 
   async #refuse(problem: Problem, edit: EditRequest | undefined) {
-    this.refused = problem.message;
     let now = this.saved;
     if (problem.status === 409) {
       now = await this.#read();
       if (edit && problem.extra.yours)
         this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
-      else toast.error(problem.title, { description: problem.message });
-    } else toast.error(problem.title, { description: problem.message });
+    }
     if (now) this.#show(now);
     this.state = problem.status === 0 ? 'failed' : 'saved';
   }

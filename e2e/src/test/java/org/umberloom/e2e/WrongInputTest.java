@@ -63,6 +63,7 @@ class WrongInputTest {
         seedField().fill("sea-ish");
         seedField().press("Enter");
         assertThat(alert()).containsText("“sea-ish” is not a color");
+        assertThat(page.getByText("“sea-ish” is not a color")).hasCount(1);
         assertThat(seedField()).hasValue("sea-ish");
         seedField().press("Escape");
         assertThat(seedField()).hasValue(before);
