@@ -35,6 +35,8 @@
   const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
 
   const take = (text: string) => bench.take(edit(text));
+  /** For controls of several parts, most of which have no room for a sentence. */
+  const commit = async (text: string) => ((await bench.commit(edit(text))) ? '' : 'That was not taken.');
 </script>
 
 <section class="flex w-72 shrink-0 flex-col gap-3 overflow-y-auto border-l border-border p-3" aria-label="Token {row.path}">
@@ -58,9 +60,9 @@
   {:else if curve}
     <CurveField points={curve} onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))} oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))} />
   {:else if own && row.type === 'shadow'}
-    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
+    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={commit} />
   {:else if own && row.type === 'gradient'}
-    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
+    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={commit} />
   {:else if own && row.type === 'typography'}
     {#each split(row.written, '/') as part, i (i)}
       {@const member = Object.keys(PARTS)[i] ?? ''}
