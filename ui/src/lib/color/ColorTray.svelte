@@ -5,6 +5,7 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import DepthRuler from './DepthRuler.svelte';
+  import NewNamed from './NewNamed.svelte';
   import ColorField from './field/ColorField.svelte';
   import { offered } from './offered';
   import PalettePanel from './PalettePanel.svelte';
@@ -23,11 +24,8 @@
   let chosenShade = $state('');
   let curves = $state(true);
   let pointed = $state.raw<Schemas['ShadeView'] | null>(null);
-  let adding = $state(false);
   let finding = $state(false);
-  let name = $state('');
   let seed = $state('');
-  let refused = $state('');
 
   const hues = $derived(bench.shown?.color.hues ?? []);
   const hue = $derived(hues.find((h) => h.path === chosenPath) ?? hues[0]);
@@ -51,14 +49,13 @@
     if (bench.pick) bench.unpick();
   }
 
-  async function add(event: SubmitEvent) {
-    event.preventDefault();
-    const path = `color.${name.trim()}`;
-    refused = await bench.take({ op: 'hue', place: hue?.place ?? 'set:base', path, text: seed });
-    if (refused !== '') return;
+  async function add(name: string) {
+    const path = `color.${name}`;
+    const refused = await bench.take({ op: 'hue', place: hue?.place ?? 'set:base', path, text: seed });
+    if (refused !== '') return refused;
     chosenPath = path;
-    adding = false;
-    name = seed = '';
+    seed = '';
+    return '';
   }
 </script>
 
@@ -68,19 +65,10 @@
       <!-- As wide as the compartment: the handles of the curves reach over the edges of the ramp. -->
       <div class="sticky top-0 z-30 col-span-2 -mx-3 grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-3 bg-ground px-3 pt-3">
         <div class="flex items-end pb-1">
-          <Popover.Root bind:open={adding}>
-            <Popover.Trigger aria-label="New hue" class="button button-quiet h-6 px-1.5 text-muted"><Plus size={14} aria-hidden="true" /> New</Popover.Trigger>
-            <Popover.Portal>
-              <Popover.Content role="dialog" aria-label="New hue" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
-                <form class="flex flex-col gap-3" onsubmit={add}>
-                  <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
-                  <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
-                  {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
-                  <button class="button button-strong justify-center" type="submit">Add the hue</button>
-                </form>
-              </Popover.Content>
-            </Popover.Portal>
-          </Popover.Root>
+          <NewNamed label="New hue" button="button button-quiet h-6 px-1.5 text-muted" submit="Add the hue" side="top" onadd={add}>
+            {#snippet trigger()}<Plus size={14} aria-hidden="true" /> New{/snippet}
+            <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
+          </NewNamed>
           <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
             <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
             <Popover.Portal>

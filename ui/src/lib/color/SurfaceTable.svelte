@@ -1,8 +1,9 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
-  import { DropdownMenu, Popover } from 'bits-ui';
+  import { DropdownMenu } from 'bits-ui';
   import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
   import GroundPanel from './GroundPanel.svelte';
+  import NewNamed from './NewNamed.svelte';
   import PagePairs from './PagePairs.svelte';
   import ReadableShades from './ReadableShades.svelte';
   import ShadePicker from './ShadePicker.svelte';
@@ -28,9 +29,6 @@
 
   let chosen = $state('page');
   let view = $state<(typeof VIEWS)[number]['id']>('roles');
-  let adding = $state(false);
-  let name = $state('');
-  let refused = $state('');
 
   const surfaces = $derived(bench.shown?.color.surfaces ?? []);
   const surface = $derived(surfaces.find((s) => s.name === chosen) ?? surfaces[0]);
@@ -41,14 +39,11 @@
   const failing = (name: string) =>
     surfaces.find((s) => s.name === name)?.roles.some((role) => role.cells.some((cell) => !cell.passes)) ?? false;
 
-  async function add(event: SubmitEvent) {
-    event.preventDefault();
-    if (!surface) return;
-    refused = await bench.take({ op: 'add-surface', path: `surface.${surface.name}`, text: name });
-    if (refused !== '') return;
-    chosen = name.trim();
-    adding = false;
-    name = '';
+  async function add(name: string) {
+    if (!surface) return '';
+    const refused = await bench.take({ op: 'add-surface', path: `surface.${surface.name}`, text: name });
+    if (refused === '') chosen = name;
+    return refused;
   }
 
   $effect(() => {
@@ -70,19 +65,10 @@
       >
     {/each}
     </div>
-    <Popover.Root bind:open={adding}>
-      <Popover.Trigger aria-label="New surface" class="grid size-6 place-items-center rounded-[3px] hover:bg-hover"><Plus size={14} aria-hidden="true" /></Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content role="dialog" aria-label="New surface" class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" sideOffset={6}>
-          <form class="flex flex-col gap-3" onsubmit={add}>
-            <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
-            <p class="caption">It begins with every role of {surface?.name}. A section stands on it with data-surface="{name || 'its name'}".</p>
-            {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
-            <button class="button button-strong justify-center" type="submit">Add the surface</button>
-          </form>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <NewNamed label="New surface" button="grid size-6 place-items-center rounded-[3px] hover:bg-hover" submit="Add the surface" onadd={add}>
+      {#snippet trigger()}<Plus size={14} aria-hidden="true" />{/snippet}
+      {#snippet children(name)}<p class="caption">It begins with every role of {surface?.name}. A section stands on it with data-surface="{name || 'its name'}".</p>{/snippet}
+    </NewNamed>
     <span class="grow"></span>
     <DropdownMenu.Root>
       <DropdownMenu.Trigger class="button button-quiet h-6 px-1.5 text-muted">Propose</DropdownMenu.Trigger>

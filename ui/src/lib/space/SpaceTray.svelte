@@ -26,7 +26,6 @@
   });
   const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
-
 </script>
 
 <div class="flex h-full min-h-0">

@@ -43,10 +43,7 @@ class SafeguardsTest {
 
     @Test
     void theSessionsCookieIsOutOfReachOfScriptsAndOtherSites() throws Exception {
-        Client client = new Client(loom.address());
-        client.send("GET", "/api/session", "");
-        HttpResponse<String> answer = client.send("POST", "/api/session",
-                "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}");
+        HttpResponse<String> answer = new Client(loom.address()).signIn();
         assertThat(answer.headers().allValues("Set-Cookie")).filteredOn(cookie -> cookie.startsWith("LOOM=")).singleElement()
                 .satisfies(cookie -> assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax"));
         assertThat(answer.body()).doesNotContain(Loom.PASSWORD);
