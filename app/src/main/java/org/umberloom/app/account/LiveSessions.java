@@ -1,9 +1,14 @@
 package org.umberloom.app.account;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
 import java.time.Duration;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.session.SessionRepository;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -12,25 +17,39 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class LiveSessions {
-    private static final long MOMENT = Duration.ofSeconds(2).toNanos();
-    private static final int MOST_KNOWN = 1_000;
+    private static final Duration MOMENT = Duration.ofSeconds(3);
+    private static final int MOST_KNOWN = 10_000;
+    private static final int MOST_ASKED = 500;
 
-    private final SessionRepository<?> sessions;
-    private final Map<String, Long> seenAt = new ConcurrentHashMap<>();
+    private final SessionMapper sessions;
+    private final Clock clock;
+    private final Cache<String, Boolean> seen = Caffeine.newBuilder().expireAfterWrite(MOMENT).maximumSize(MOST_KNOWN).build();
 
-    LiveSessions(SessionRepository<?> sessions) {
+    LiveSessions(SessionMapper sessions, Clock clock) {
         this.sessions = sessions;
+        this.clock = clock;
     }
 
     /** @param session its number, as the cookie's session has it */
     public boolean holds(String session) {
-        long now = System.nanoTime();
-        Long seen = seenAt.get(session);
-        if (seen != null && now - seen < MOMENT) return true;
-        if (seenAt.size() >= MOST_KNOWN) seenAt.clear();
-        boolean here = sessions.findById(session) != null;
-        if (here) seenAt.put(session, now);
-        else seenAt.remove(session);
-        return here;
+        return seen.getIfPresent(session) != null || holding(Set.of(session)).contains(session);
+    }
+
+    /** Those of them that hold, asked of the database anew. */
+    public Set<String> holding(Collection<String> asked) {
+        List<String> ids = List.copyOf(asked);
+        Set<String> holding = new HashSet<>();
+        for (int from = 0; from < ids.size(); from += MOST_ASKED)
+            holding.addAll(sessions.holding(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED)), clock.millis()));
+        ids.forEach(id -> {
+            if (holding.contains(id)) seen.put(id, true);
+            else seen.invalidate(id);
+        });
+        return holding;
+    }
+
+    @EventListener
+    void forget(SignedOut event) {
+        seen.invalidate(event.session());
     }
 }

@@ -1,5 +1,7 @@
 package org.umberloom.app.check;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentHashMap;
 import org.jsoup.Jsoup;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.site.Page;
@@ -30,6 +31,7 @@ import org.umberloom.core.token.TypographyValue;
 @Service
 class PairService {
     private static final int MOST_COMBINATIONS = 48;
+    private static final long LETTERS_AT_HAND = 8 << 20;
     /** Source: WCAG 2.2, "large scale". */
     private static final double LARGE_PX = 24;
     private static final double LARGE_BOLD_PX = 18.66;
@@ -54,8 +56,9 @@ class PairService {
 
     private final DraftService drafts;
     private final SiteService sites;
-    /** Pages are read once for each text of theirs. */
-    private final Map<String, List<PageColors.Found>> read = new ConcurrentHashMap<>();
+    /** Pages are read once for each text of theirs; a text weighs what it holds. */
+    private final Cache<String, List<PageColors.Found>> read = Caffeine.newBuilder().maximumWeight(LETTERS_AT_HAND)
+            .weigher((String html, List<PageColors.Found> found) -> html.length() + 200 * found.size()).build();
 
     PairService(DraftService drafts, SiteService sites) {
         this.drafts = drafts;
@@ -70,7 +73,7 @@ class PairService {
         for (Site site : sites.all()) {
             if (site.themeId() != theme) continue;
             for (Page page : sites.pages(site))
-                for (PageColors.Found found : read.computeIfAbsent(page.html(), html -> PageColors.of(Jsoup.parse(html)))) {
+                for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(Jsoup.parse(html)))) {
                     counts.merge(found.meeting(), found.count(), Integer::sum);
                     pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site.slug() + "/" + page.slug());
                     words.putIfAbsent(found.meeting(), found.words());

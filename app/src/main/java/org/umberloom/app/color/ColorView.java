@@ -124,13 +124,12 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
                 HueView known = unchanged.get(group);
                 if (known != null) hues.put(path, known);
                 else if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp ramp)
-                    hues.put(path, hue(place, path, group, ramp));
+                    Recipes.seedOf(group).ifPresent(seed -> hues.put(path, hue(place, path, group, seed, ramp)));
             });
         return List.copyOf(hues.values());
     }
 
-    private static HueView hue(Place place, TokenPath path, Group group, Recipe.HueRamp ramp) {
-        Color seed = color((Token) group.children().get(Recipe.HueRamp.SEED));
+    private static HueView hue(Place place, TokenPath path, Group group, Color seed, Recipe.HueRamp ramp) {
         Color oklch = seed.to(ColorSpace.OKLCH);
         List<ShadeView> shades = new ArrayList<>();
         group.children().forEach((name, node) -> {
@@ -155,10 +154,6 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     private static List<Ramp.Point> curves(Color start, RampShape shape) {
         return Ramp.curves(start, shape).stream().map(point -> new Ramp.Point(point.depth(), rounded(point.chroma(), 10_000),
                 rounded(point.hue(), 10), rounded(point.edge(), 10_000))).toList();
-    }
-
-    private static Color color(Token token) {
-        return ((ColorValue) token.value()).color();
     }
 
     private static List<SurfaceView> surfaces(Combos combos) {

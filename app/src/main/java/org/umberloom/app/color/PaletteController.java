@@ -2,7 +2,6 @@ package org.umberloom.app.color;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.io.IOException;
 import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import org.umberloom.app.web.HeavyWork;
+import org.umberloom.app.web.Uploads;
 
 /** Sources of palettes, and the ways in which people see colors. Nothing that is sent here is kept. */
 @RestController
@@ -22,8 +23,10 @@ class PaletteController {
     }
 
     private final PaletteService palettes;
+    private final HeavyWork heavy;
 
-    PaletteController(PaletteService palettes) {
+    PaletteController(PaletteService palettes, HeavyWork heavy) {
+        this.heavy = heavy;
         this.palettes = palettes;
     }
 
@@ -33,8 +36,8 @@ class PaletteController {
     }
 
     @PostMapping(value = "/palette/picture", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PaletteService.Proposal ofPicture(@RequestPart MultipartFile file) throws IOException {
-        return palettes.ofPicture(file.getOriginalFilename() == null ? "a picture" : file.getOriginalFilename(), file.getBytes());
+    PaletteService.Proposal ofPicture(@RequestPart MultipartFile file) {
+        return heavy.call(() -> palettes.ofPicture(Uploads.name(file, "a picture"), Uploads.bytes(file)));
     }
 
     @GetMapping("/palette/harmonies")

@@ -3,6 +3,7 @@ package org.umberloom.app.color;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
+import org.umberloom.app.picture.PictureReader;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;

@@ -1,6 +1,6 @@
 package org.umberloom.app.ground;
 
-import java.io.IOException;
+import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.CacheControl;
@@ -15,7 +15,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.HeavyWork;
+import org.umberloom.app.web.Uploads;
 import org.umberloom.core.ground.Pattern;
+import org.umberloom.core.theme.Picture;
 
 /** Pictures and patterns that surfaces can stand on. */
 @RestController
@@ -24,6 +28,9 @@ class GroundPictureController {
     private static final String INK = "currentColor";
 
     record PictureView(String name, String license, long bytes) {
+        static PictureView of(Picture picture) {
+            return new PictureView(picture.name(), picture.license(), picture.bytes());
+        }
     }
 
     /** A pattern as CSS background images, drawn in the current color. */
@@ -31,9 +38,13 @@ class GroundPictureController {
     }
 
     private final GroundPictures pictures;
+    private final AccountService accounts;
+    private final HeavyWork heavy;
 
-    GroundPictureController(GroundPictures pictures) {
+    GroundPictureController(GroundPictures pictures, AccountService accounts, HeavyWork heavy) {
         this.pictures = pictures;
+        this.accounts = accounts;
+        this.heavy = heavy;
     }
 
     @GetMapping("/patterns")
@@ -45,26 +56,26 @@ class GroundPictureController {
 
     @GetMapping("/themes/{id}/pictures")
     List<PictureView> all(@PathVariable long id) {
-        return pictures.all(id).stream().map(row -> new PictureView(row.name(), row.license(), row.bytes())).toList();
+        return pictures.all(id).stream().map(PictureView::of).toList();
     }
 
     @PostMapping(value = "/themes/{id}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PictureView add(@PathVariable long id, @RequestPart MultipartFile file, @RequestParam(defaultValue = "not stated") String license)
-            throws IOException {
-        String name = pictures.add(id, file.getOriginalFilename() == null ? "picture" : file.getOriginalFilename(), license, file.getBytes());
-        return new PictureView(name, license, file.getSize());
+    PictureView add(@PathVariable long id, @RequestPart MultipartFile file, @RequestParam(defaultValue = "not stated") String license,
+                    Principal principal) {
+        return heavy.call(() -> PictureView.of(pictures.add(id, Uploads.name(file, "picture"), license, Uploads.bytes(file),
+                accounts.get(principal.getName()))));
     }
 
     @DeleteMapping("/themes/{id}/pictures/{name}")
-    void remove(@PathVariable long id, @PathVariable String name) {
-        pictures.remove(id, name);
+    void remove(@PathVariable long id, @PathVariable String name, Principal principal) {
+        pictures.remove(id, name, accounts.get(principal.getName()));
     }
 
-    /** A vector picture is served so that nothing in it can run or load anything. */
+    /** A picture is served so that nothing in it can run or load anything, however it is opened. */
     @GetMapping("/themes/{id}/pictures/{name}")
     ResponseEntity<byte[]> content(@PathVariable long id, @PathVariable String name) {
-        GroundPicture picture = pictures.get(id, name);
+        GroundPictures.Shown picture = pictures.get(id, name);
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache())
-                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox").body(picture.content());
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
     }
 }

@@ -1,103 +1,121 @@
 package org.umberloom.app.ground;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
+import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.color.PictureReader;
-import org.umberloom.core.color.Tones;
-import org.umberloom.core.ground.Pictures;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 
-/** The pictures that surfaces of a theme can stand on. They are looked at once, when they come. */
+/**
+ * The pictures that surfaces of a theme can stand on. Each coming and going is an edit of the theme, so it is in the history
+ * and can be undone; contents are kept by {@link PictureStore}.
+ */
 @Service
 public class GroundPictures {
-    private static final int MOST_BYTES = 8 << 20;
     private static final int MOST_NAME = 80;
-    private static final int MOST_KNOWN = 64;
+    private static final int MOST_PICTURES = 200;
+    private static final Map<String, String> ENDINGS = Map.of("image/jpeg", ".jpg", "image/png", ".png", "image/webp", ".webp", "image/svg+xml", ".svg");
 
-    private record Key(long theme, String name) {
+    /** A picture with its content. */
+    public record Shown(String mediaType, byte[] content) {
     }
 
-    private final GroundPictureMapper pictures;
-    private final PictureReader reader;
-    /** Tones are asked for with every probe. */
-    private final Map<Key, Optional<Tones>> known = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Optional<Tones>> eldest) {
-            return size() > MOST_KNOWN;
-        }
-    });
+    private final DraftService drafts;
+    private final PictureStore store;
 
-    private final AtomicInteger changes = new AtomicInteger();
-
-    GroundPictures(GroundPictureMapper pictures, PictureReader reader) {
-        this.pictures = pictures;
-        this.reader = reader;
+    GroundPictures(DraftService drafts, PictureStore store) {
+        this.drafts = drafts;
+        this.store = store;
     }
 
-    /** What the core needs of a theme's pictures. */
-    public Pictures of(long theme) {
-        return name -> known.computeIfAbsent(new Key(theme, name), key ->
-                Optional.ofNullable(pictures.tones(theme, name)).map(kept -> Tones.fromBytes(kept.tones())));
+    List<Picture> all(long theme) {
+        return List.copyOf(Picture.of(drafts.newest(theme).theme()).values());
     }
 
-    /** A number that changes whenever a picture came, changed or went. */
-    public int version() {
-        return changes.get();
+    /** As a state of the theme has it. @throws NoSuchElementException when it has no such picture */
+    public Shown get(ThemeDocument theme, String name) {
+        return Optional.ofNullable(Picture.of(theme).get(name)).flatMap(picture -> store.content(picture.hash())
+                .map(content -> new Shown(picture.mediaType(), content))).orElseThrow(() ->
+                new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”."));
     }
 
-    List<GroundPictureMapper.Row> all(long theme) {
-        return pictures.all(theme);
-    }
-
-    /** @throws NoSuchElementException when the theme has no such picture */
-    public GroundPicture get(long theme, String name) {
-        return find(theme, name).orElseThrow(() -> new NoSuchElementException("This theme has no picture “" + name + "”."));
-    }
-
-    public Optional<GroundPicture> find(long theme, String name) {
-        return pictures.find(theme, name);
+    Shown get(long theme, String name) {
+        return get(drafts.newest(theme).theme(), name);
     }
 
     /**
-     * Keeps a picture; one of the same name is replaced.
+     * Keeps a picture and gives it to a theme. One that the theme has already stays as it is; another of a name that is taken
+     * gets a name of its own.
      *
-     * @return the name it has from now on: small letters, digits, dots and dashes
+     * @return the picture as the theme has it from now on
+     * @throws NoSuchElementException when there is no such theme
      * @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile
      */
-    public String add(long theme, String fileName, String license, byte[] content) {
-        if (content.length > MOST_BYTES)
-            throw new IllegalArgumentException("“" + fileName + "” has more than 8 MB. It was not kept; make it smaller, since every reader of the page loads it.");
-        String mediaType = reader.mediaType(content);
-        int[] pixels = reader.pixels(content);
-        if (pixels.length == 0)
-            throw new IllegalArgumentException("“" + fileName + "” shows no color, so nothing could be computed for text on it. It was not kept.");
-        String name = name(fileName, mediaType);
-        pictures.put(theme, name, mediaType, license, content, Tones.ofPixels(pixels).toBytes());
-        known.remove(new Key(theme, name));
-        changes.incrementAndGet();
-        return name;
+    Picture add(long theme, String fileName, String license, byte[] content, Account by) {
+        drafts.newest(theme);
+        PictureStore.Kept kept = store.keep(fileName, content);
+        Picture[] named = new Picture[1];
+        drafts.amend(theme, newest -> {
+            Map<String, Picture> known = Picture.of(newest);
+            if (known.size() >= MOST_PICTURES)
+                throw new IllegalArgumentException("A theme may have " + MOST_PICTURES + " pictures. This one was not kept; take away one that is not used.");
+            named[0] = named(known, fileName, license, kept);
+            return new Edit.SetPicture(named[0].name(), Optional.of(named[0]));
+        }, by);
+        return named[0];
     }
 
-    void remove(long theme, String name) {
-        if (pictures.remove(theme, name) == 0) throw new NoSuchElementException("This theme has no picture “" + name + "”.");
-        known.remove(new Key(theme, name));
-        changes.incrementAndGet();
+    /**
+     * What a picture is called among others: its file's name in small letters, with the ending of what it really is.
+     *
+     * @param known the pictures that are there
+     */
+    public static Picture named(Map<String, Picture> known, String fileName, String license, PictureStore.Kept kept) {
+        String base = base(fileName);
+        String ending = ENDINGS.get(kept.mediaType());
+        for (int i = 1; ; i++) {
+            Picture picture = new Picture(base + (i == 1 ? "" : "-" + i) + ending, kept.hash(), kept.mediaType(), license, kept.bytes());
+            Picture there = known.get(picture.name());
+            if (there == null) return picture;
+            if (there.hash().equals(kept.hash())) return there;
+        }
     }
 
-    private static String name(String fileName, String mediaType) {
-        String base = fileName.replaceAll("^.*[/\\\\]", "").replaceAll("\\.[^.]*$", "").toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
-        String ending = switch (mediaType) {
-            case "image/jpeg" -> ".jpg";
-            case "image/svg+xml" -> ".svg";
-            default -> "." + mediaType.substring(mediaType.indexOf('/') + 1);
-        };
-        return (base.isEmpty() ? "picture" : base.substring(0, Math.min(MOST_NAME, base.length()))) + ending;
+    /** @throws IllegalArgumentException while a surface stands on it, in any set or context */
+    void remove(long theme, String name, Account by) {
+        drafts.amend(theme, newest -> removal(newest, name), by);
+    }
+
+    private static Edit removal(ThemeDocument theme, String name) {
+        if (!Picture.of(theme).containsKey(name))
+            throw new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”.");
+        if (Grounds.pictures(theme).contains(name))
+            throw new IllegalArgumentException("A surface stands on the picture “" + name + "”, so it was not taken away. Give that surface another ground first.");
+        return new Edit.SetPicture(name, Optional.empty());
+    }
+
+    /** Letters with marks lose them, all else becomes a dash; nothing here takes longer for a long name. */
+    private static String base(String fileName) {
+        String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
+        int dot = file.lastIndexOf('.');
+        String plain = Normalizer.normalize((dot > 0 ? file.substring(0, dot) : file).toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFKD);
+        StringBuilder base = new StringBuilder();
+        for (int i = 0; i < plain.length() && base.length() < MOST_NAME; i++) {
+            char c = plain.charAt(i);
+            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') base.append(c);
+            else if (Character.getType(c) != Character.NON_SPACING_MARK && !base.isEmpty() && base.charAt(base.length() - 1) != '-') base.append('-');
+        }
+        while (!base.isEmpty() && base.charAt(base.length() - 1) == '-') base.setLength(base.length() - 1);
+        return base.isEmpty() ? "picture" : base.toString();
     }
 }

@@ -1,6 +1,5 @@
 package org.umberloom.app.kit;
 
-import java.io.IOException;
 import java.security.Principal;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -15,6 +14,8 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.HeavyWork;
+import org.umberloom.app.web.Uploads;
 
 /** Exporting and importing kits. */
 @RestController
@@ -25,8 +26,10 @@ class KitController {
 
     private final KitService kits;
     private final AccountService accounts;
+    private final HeavyWork heavy;
 
-    KitController(KitService kits, AccountService accounts) {
+    KitController(KitService kits, AccountService accounts, HeavyWork heavy) {
+        this.heavy = heavy;
         this.kits = kits;
         this.accounts = accounts;
     }
@@ -50,8 +53,7 @@ class KitController {
     }
 
     @PostMapping(value = "/kits", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    KitService.Imported take(@RequestPart MultipartFile file, Principal principal) throws IOException {
-        String name = file.getOriginalFilename() == null ? "a file" : file.getOriginalFilename();
-        return kits.take(name, file.getBytes(), accounts.get(principal.getName()));
+    KitService.Imported take(@RequestPart MultipartFile file, Principal principal) {
+        return heavy.call(() -> kits.take(Uploads.name(file, "a file"), Uploads.bytes(file), accounts.get(principal.getName())));
     }
 }

@@ -13,32 +13,31 @@ import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
-import org.umberloom.app.ground.GroundPicture;
-import org.umberloom.app.ground.GroundPictures;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Page;
-import org.umberloom.app.site.Picture;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
-import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
 @Component
-class KitFiles {
+public class KitFiles {
     private static final String STYLESHEET = "theme.css";
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
+    private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt");
 
     private final SiteService sites;
     private final FontFaces fonts;
     private final FontCatalog catalog;
-    private final GroundPictures grounds;
+    private final PictureStore grounds;
 
-    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog, GroundPictures grounds) {
+    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog, PictureStore grounds) {
         this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
@@ -46,7 +45,7 @@ class KitFiles {
     }
 
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
-    Map<String, byte[]> of(long id, ThemeDocument theme, List<Site> shown) {
+    public Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> pages = new LinkedHashMap<>();
         Set<String> elements = new LinkedHashSet<>();
@@ -57,17 +56,17 @@ class KitFiles {
         List<FontCatalog.Family> families = fonts.familiesOf(theme);
         List<String> pageNames = pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(elements, surfaces);
-        List<GroundPicture> pictures = Grounds.pictures(theme).stream().flatMap(name -> grounds.find(id, name).stream()).toList();
+        List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
         files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
                 pageNames, families.stream().map(family ->
                         new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList(),
                 pictures.stream().map(picture -> new KitManifest.Picture(Stylesheet.GROUND_FOLDER + picture.name(), picture.license())).toList()).write()));
-        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(id))));
+        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(theme))));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
-        for (GroundPicture picture : pictures) {
-            files.put(Stylesheet.GROUND_FOLDER + picture.name(), picture.content());
+        for (Picture picture : pictures) {
+            grounds.content(picture.hash()).ifPresent(content -> files.put(Stylesheet.GROUND_FOLDER + picture.name(), content));
             licenses.append(Stylesheet.GROUND_FOLDER).append(picture.name()).append(": ").append(picture.license()).append("\n");
         }
         for (FontCatalog.Family family : families) {
@@ -90,7 +89,7 @@ class KitFiles {
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
         }
-        for (Picture picture : sites.pictures(site)) {
+        for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
             String name = folder + "pictures/" + picture.name();
             pages.put(name, picture.content());
             licenses.append(name).append(": ").append(picture.license()).append("\n");
@@ -116,7 +115,7 @@ class KitFiles {
     /** Names of the files that can be shown as text. */
     static List<String> readable(Map<String, byte[]> files) {
         List<String> names = new ArrayList<>();
-        for (String name : files.keySet()) if (name.matches(".*\\.(json|css|html|svg|txt)")) names.add(name);
+        for (String name : files.keySet()) if (READABLE.contains(name.substring(name.lastIndexOf('.') + 1))) names.add(name);
         return names;
     }
 }

@@ -7,15 +7,17 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.function.Supplier;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.ground.GroundPictures;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
@@ -24,11 +26,15 @@ import org.umberloom.core.format.FormatException;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 
 /** Kits: what goes in, the archive, and the way back. */
 @Service
 class KitService {
     private static final String KEPT = "Nothing was imported and nothing was changed.";
+    private static final int LONGEST_FILE = 80;
     private static final byte[] ZIP_START = {'P', 'K'};
 
     /** A file of a kit with its size as it is, and as a web server would send it compressed. */
@@ -45,9 +51,9 @@ class KitService {
     private final DraftService drafts;
     private final SiteService sites;
     private final KitFiles kits;
-    private final GroundPictures grounds;
+    private final PictureStore grounds;
 
-    KitService(DraftService drafts, SiteService sites, KitFiles kits, GroundPictures grounds) {
+    KitService(DraftService drafts, SiteService sites, KitFiles kits, PictureStore grounds) {
         this.grounds = grounds;
         this.drafts = drafts;
         this.sites = sites;
@@ -57,7 +63,7 @@ class KitService {
     /** @param site slug of the site whose pages travel along; empty for none */
     KitView contents(long theme, String site) {
         Draft draft = drafts.newest(theme);
-        Map<String, byte[]> files = kits.of(theme, draft.theme(), shown(site));
+        Map<String, byte[]> files = kits.of(draft.theme(), shown(site));
         List<String> readable = KitFiles.readable(files);
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
@@ -68,37 +74,58 @@ class KitService {
 
     /** The text of one file. */
     String text(long theme, String site, String name) {
-        Map<String, byte[]> files = kits.of(theme, drafts.newest(theme).theme(), shown(site));
+        Map<String, byte[]> files = kits.of(drafts.newest(theme).theme(), shown(site));
         if (!KitFiles.readable(files).contains(name))
             throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
         return new String(files.get(name), StandardCharsets.UTF_8);
     }
 
     byte[] archive(long theme, String site) {
-        return KitArchive.write(kits.of(theme, drafts.newest(theme).theme(), shown(site)));
+        return KitArchive.write(kits.of(drafts.newest(theme).theme(), shown(site)));
     }
 
     String fileName(long theme) {
-        String name = drafts.newest(theme).theme().name().toLowerCase(java.util.Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        StringBuilder name = new StringBuilder();
+        drafts.newest(theme).theme().name().toLowerCase(Locale.ROOT).chars().limit(LONGEST_FILE).forEach(c -> {
+            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
+            else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
+        });
         return (name.isEmpty() ? "theme" : name) + ".kit.zip";
     }
 
-    /** Reads a kit archive, a resolver document or a token file, and keeps it as a new theme. */
-    @Transactional
-    public Imported take(String fileName, byte[] content, Account by) {
+    /**
+     * Reads a kit archive, a resolver document or a token file, and keeps it as a new theme. Nothing is stored, and no connection
+     * to the database is held, until all of it was read.
+     */
+    Imported take(String fileName, byte[] content, Account by) {
         Map<String, byte[]> files = files(content);
         ThemeJson.Reading reading = theme(fileName, content, files);
-        long id = drafts.create(reading.theme(), "imported from " + fileName, by);
         List<String> notes = new ArrayList<>(reading.notes());
+        ThemeDocument theme = withPictures(reading.theme(), files, notes);
+        long id = refusing(() -> drafts.create(theme, "imported from " + fileName, by));
+        return new Imported(id, notes);
+    }
+
+    /** The document with the pictures that came with it, as they really are; one that did not come or was refused is said. */
+    private ThemeDocument withPictures(ThemeDocument theme, Map<String, byte[]> files, List<String> notes) {
+        Map<String, Picture> named = Picture.of(theme);
+        Map<String, Picture> kept = new LinkedHashMap<>();
         for (KitManifest.Picture picture : KitManifest.pictures(files)) {
+            String file = picture.file().substring(picture.file().lastIndexOf('/') + 1);
             try {
-                grounds.add(id, picture.file(), picture.license(), files.get(picture.file()));
+                PictureStore.Kept content = grounds.keep(picture.file(), files.get(picture.file()));
+                Picture said = named.get(file);
+                Picture there = said != null && said.hash().equals(content.hash()) ? said
+                        : Picture.isName(file) && !kept.containsKey(file) ? new Picture(file, content.hash(), content.mediaType(), picture.license(), content.bytes())
+                        : GroundPictures.named(kept, file, picture.license(), content);
+                kept.put(there.name(), there);
             } catch (IllegalArgumentException refused) {
-                notes.add("The picture “" + picture.file() + "” was left out: " + refused.getMessage());
+                notes.add("The picture “" + Names.shown(picture.file()) + "” was left out: " + refused.getMessage());
             }
         }
-        return new Imported(id, notes);
+        for (String name : named.keySet())
+            if (!kept.containsKey(name)) notes.add("The picture “" + name + "” did not come with it; surfaces that stand on it show their color.");
+        return Picture.with(theme, kept);
     }
 
     /** The files of an archive; none when it is no archive. */
@@ -115,9 +142,10 @@ class KitService {
     private static <T> T refusing(Supplier<T> read) {
         try {
             return read.get();
-        } catch (FormatException e) {
-            if (e.getMessage().contains(KEPT)) throw e;
-            throw new FormatException(e.getMessage() + " " + KEPT, e);
+        } catch (IllegalArgumentException e) {
+            String said = String.valueOf(e.getMessage());
+            if (said.toLowerCase(Locale.ROOT).contains("nothing was changed")) throw e;
+            throw new FormatException(said + (said.endsWith(".") ? " " : ". ") + KEPT, e);
         }
     }
 

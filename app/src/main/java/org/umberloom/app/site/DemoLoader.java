@@ -11,8 +11,11 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
@@ -33,11 +36,13 @@ class DemoLoader implements ApplicationRunner {
     private final DraftService drafts;
     private final SiteService sites;
     private final JsonMapper json;
+    private final TransactionOperations transactions;
     private final String demo;
     private final String email;
     private final String password;
 
     DemoLoader(AccountService accounts, DraftService drafts, SiteService sites, JsonMapper json,
+               TransactionTemplate transactions,
                @Value("${umberloom.demo}") String demo,
                @Value("${LOOM_LEAD_EMAIL:lead@ternpassage.example}") String email,
                @Value("${LOOM_LEAD_PASSWORD:}") String password) {
@@ -45,19 +50,31 @@ class DemoLoader implements ApplicationRunner {
         this.drafts = drafts;
         this.sites = sites;
         this.json = json;
+        this.transactions = transactions;
         this.demo = demo;
         this.email = email;
         this.password = password;
     }
 
+    /** Where several processes begin on one empty database, one of them fills it and the others go on. */
     @Override
-    @Transactional
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void run(ApplicationArguments arguments) {
         if (!accounts.isEmpty() || password.isEmpty()) return;
-        accounts.add(email, "Maren Oake", password, "lead");
-        if (!demo.isEmpty()) {
-            accounts.add(SECOND_EMAIL, "Ivo Sandell", password, "lead");
+        try {
+            transactions.executeWithoutResult(status -> fill());
+        } catch (DuplicateKeyException | PessimisticLockingFailureException otherWasFaster) {
+            LOG.info("another process fills the database");
+        }
+    }
+
+    private void fill() {
+        accounts.addFirst(email, "Maren Oake", password, "lead");
+        if (demo.isEmpty()) return;
+        accounts.addFirst(SECOND_EMAIL, "Ivo Sandell", password, "lead");
+        try {
             load(Path.of(demo), accounts.get(email));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo data cannot be read", e);
         }
     }
 

@@ -10,13 +10,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.asset.FontFaces;
-import org.umberloom.app.ground.GroundPicture;
 import org.umberloom.app.ground.GroundPictures;
-import org.umberloom.app.theme.Draft;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.web.Uploads;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 
 /**
  * The pages in the bays, dressed in a theme's draft. State and combination are a part of the address, so that links between
@@ -32,9 +34,11 @@ class PreviewController {
     private final DraftService drafts;
     private final FontFaces fonts;
     private final GroundPictures grounds;
+    private final PictureStore pictures;
 
-    PreviewController(SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds) {
+    PreviewController(SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds, PictureStore pictures) {
         this.grounds = grounds;
+        this.pictures = pictures;
         this.sites = sites;
         this.drafts = drafts;
         this.fonts = fonts;
@@ -51,22 +55,34 @@ class PreviewController {
 
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
     ResponseEntity<String> stylesheet(@PathVariable long theme, @PathVariable String state) {
-        Draft newest = drafts.newest(theme);
-        int revision = state.equals(DRAFT) ? newest.revision() : Integer.parseInt(state);
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision + "-" + grounds.version())
-                .body(Stylesheet.compile(drafts.stateAt(theme, revision), Usage.ALL, fonts.all(), grounds.of(theme)));
+        int revision = revision(theme, state);
+        ThemeDocument document = drafts.stateAt(theme, revision);
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision)
+                .body(Stylesheet.compile(document, Usage.ALL, fonts.all(), pictures.of(document)));
+    }
+
+    /** @throws IllegalArgumentException when the state is neither the draft nor a revision */
+    private int revision(long theme, String state) {
+        if (state.equals(DRAFT)) return drafts.newest(theme).revision();
+        try {
+            return Integer.parseInt(state);
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("“" + Names.shown(state) + "” is not a state of a theme: it is draft, or the number of a revision.", e);
+        }
     }
 
     @GetMapping("/ground/{name}")
-    ResponseEntity<byte[]> ground(@PathVariable long theme, @PathVariable String name) {
-        GroundPicture picture = grounds.get(theme, name);
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache()).body(picture.content());
+    ResponseEntity<byte[]> ground(@PathVariable long theme, @PathVariable String state, @PathVariable String name) {
+        GroundPictures.Shown picture = grounds.get(drafts.stateAt(theme, revision(theme, state)), name);
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache())
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
     }
 
     @GetMapping("/pictures/{name}")
     ResponseEntity<byte[]> picture(@PathVariable String site, @PathVariable String name) {
         Picture picture = sites.picture(site, name);
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType()))
-                .cacheControl(CacheControl.maxAge(java.time.Duration.ofHours(1)).cachePrivate()).body(picture.content());
+                .cacheControl(CacheControl.maxAge(java.time.Duration.ofHours(1)).cachePrivate())
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
     }
 }

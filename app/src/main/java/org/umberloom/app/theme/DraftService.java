@@ -1,28 +1,37 @@
 package org.umberloom.app.theme;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.Clash;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ValueText;
 
-/** Drafts: read, edit, undo and redo. Every accepted edit is stored with its inverse before it is acknowledged. */
+/**
+ * Drafts: read, edit, undo and redo. Whatever is stored was proven to be readable and showable first ({@link Proof}), with its
+ * inverse, and what the caller wants to show of it was computed; only then is it committed. So an answer and its effect agree.
+ */
 @Service
 public class DraftService {
-    private static final int MOST_CACHED = 32;
+    /** Tokens of all documents that are kept at hand; a token takes about half a kilobyte. */
+    private static final long TOKENS_AT_HAND = 150_000;
     private static final int LONGEST_LABEL = 400;
     private static final int KEEP_WHOLE_EVERY = 64;
     private static final String START = "start";
@@ -33,22 +42,26 @@ public class DraftService {
     private record Key(long theme, int revision) {
     }
 
+    /** A state that is to follow another, with its entry in the log. */
+    private record Step(ThemeDocument theme, RevisionRow entry) {
+    }
+
     private final ThemeMapper themes;
     private final Clock clock;
     private final ApplicationEventPublisher changes;
-    private final Map<Key, Draft> cache = new LinkedHashMap<>(MOST_CACHED, 0.75f, true) {
-        private static final long serialVersionUID = 1;
+    private final Commits commits;
+    private final Proof proof;
+    private final PictureStore pictures;
+    private final Cache<Key, Draft> cache = Caffeine.newBuilder().maximumWeight(TOKENS_AT_HAND)
+            .weigher((Key key, Draft draft) -> 50 + draft.tokens()).build();
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Draft> eldest) {
-            return size() > MOST_CACHED;
-        }
-    };
-
-    DraftService(ThemeMapper themes, Clock clock, ApplicationEventPublisher changes) {
+    DraftService(ThemeMapper themes, Clock clock, ApplicationEventPublisher changes, Commits commits, Proof proof, PictureStore pictures) {
         this.themes = themes;
         this.clock = clock;
         this.changes = changes;
+        this.commits = commits;
+        this.proof = proof;
+        this.pictures = pictures;
     }
 
     /** The newest state. @throws NoSuchElementException when there is no such theme */
@@ -59,67 +72,139 @@ public class DraftService {
 
     /** The state at a revision that the caller has seen; the newest one where it is no longer at hand. */
     public Draft seen(long id, int revision) {
-        synchronized (cache) {
-            Draft cached = cache.get(new Key(id, revision));
-            if (cached != null) return cached;
-        }
-        return newest(id);
+        Draft cached = cache.getIfPresent(new Key(id, revision));
+        return cached != null ? cached : newest(id);
     }
 
     /** Stores a new theme and gives it the log's first entry. */
-    @Transactional
     public long create(ThemeDocument theme, String label, Account by) {
-        LocalDateTime now = now();
-        ThemeMapper.NewTheme row = new ThemeMapper.NewTheme(theme.name(), ThemeJson.writeInline(theme), now);
-        themes.add(row);
-        themes.log(new RevisionRow(row.id(), 0, START, shortened(label), null, null, null, null, null, null, by.id(), now,
-                row.document()));
-        return row.id();
+        Proof.Proven proven = proof.of(new Draft(0, 0, theme));
+        return commits.store(() -> {
+            LocalDateTime now = now();
+            ThemeMapper.NewTheme row = new ThemeMapper.NewTheme(theme.name(), proven.document(), proven.card(), now);
+            themes.add(row);
+            themes.log(new RevisionRow(row.id(), 0, START, shortened(label), null, null, null, null, null, null, by.id(), now,
+                    proven.document()));
+            pictures.use(row.id(), theme);
+            return row.id();
+        });
+    }
+
+    /** Applies an edit to the newest state, as {@link #edit(long, int, Function, Function, Account)}. */
+    public Draft edit(long id, int base, Edit edit, Account by) {
+        return edit(id, base, newest -> edit, draft -> () -> draft, by);
+    }
+
+    /** Applies an edit that is made from the newest state itself, so that nothing can have changed since. */
+    public Draft amend(long id, Function<ThemeDocument, Edit> asked, Account by) {
+        return store(id, newest -> made(newest, asked.apply(newest.theme()), by), draft -> () -> draft);
     }
 
     /**
      * Applies an edit to the newest state.
      *
      * @param base the revision the person saw when they made the edit
-     * @throws Conflict when the same token changed since then
-     * @throws IllegalArgumentException when the edit does not fit
+     * @param asked the edit, for the state it is applied to
+     * @param view what the caller is answered: computed before anything is stored, and finished with what only the log knows
+     * @throws Conflict when what the edit changes was changed since then
+     * @throws IllegalArgumentException when the edit does not fit, or what it leads to could not be shown
      */
-    @Transactional
-    public Draft edit(long id, int base, Edit edit, Account by) {
-        Draft draft = newest(id);
-        for (RevisionRow since : themes.since(id, base)) refuseOverlap(since, edit, draft.theme());
-        Edit.Applied applied = edit.applyTo(draft.theme());
-        if (applied.theme().equals(draft.theme())) return draft;
-        Integer below = themes.revision(id, draft.revision()).orElseThrow().undoTop();
-        int number = draft.revision() + 1;
-        return advance(applied.theme(), new RevisionRow(id, number, EDIT, shortened(edit.label()), null, number, null,
-                below, EditJson.write(edit), EditJson.write(applied.inverse()), by.id(), now(), null));
+    <T> T edit(long id, int base, Function<Draft, Edit> asked, Function<Draft, Supplier<T>> view, Account by) {
+        return store(id, newest -> {
+            checkBase(base, newest);
+            Edit edit = asked.apply(newest);
+            if (base < newest.revision())
+                for (RevisionRow since : themes.since(id, base)) refuseOverlap(since, edit, newest.theme());
+            return made(newest, edit, by);
+        }, view);
     }
 
-    /** Takes back the newest edit that stands. @throws IllegalArgumentException when there is none */
-    @Transactional
-    public Draft undo(long id, Account by) {
-        Draft draft = newest(id);
-        RevisionRow head = themes.revision(id, draft.revision()).orElseThrow();
-        if (head.undoTop() == null) throw new IllegalArgumentException("There is nothing left to undo.");
-        RevisionRow undone = themes.revision(id, head.undoTop()).orElseThrow();
-        ThemeDocument before = EditJson.read(undone.inverse()).applyTo(draft.theme()).theme();
-        int number = draft.revision() + 1;
-        return advance(before, new RevisionRow(id, number, UNDO, undone.label(), undone.number(), undone.below(), number,
-                head.redoTop(), null, null, by.id(), now(), null));
+    /** The step that an edit makes; none where it changes nothing. */
+    private Optional<Step> made(Draft newest, Edit edit, Account by) {
+        Edit.Applied applied = edit.applyTo(newest.theme());
+        if (applied.theme().equals(newest.theme())) return Optional.empty();
+        Integer below = themes.revision(newest.id(), newest.revision()).orElseThrow().undoTop();
+        int number = newest.revision() + 1;
+        return Optional.of(new Step(applied.theme(), new RevisionRow(newest.id(), number, EDIT, shortened(edit.label()), null, number, null,
+                below, EditJson.write(edit), EditJson.write(applied.inverse()), by.id(), now(), null)));
     }
 
-    /** Makes the newest undone edit again. @throws IllegalArgumentException when there is none */
-    @Transactional
-    public Draft redo(long id, Account by) {
-        Draft draft = newest(id);
-        RevisionRow head = themes.revision(id, draft.revision()).orElseThrow();
-        if (head.redoTop() == null) throw new IllegalArgumentException("There is nothing to redo.");
-        RevisionRow undo = themes.revision(id, head.redoTop()).orElseThrow();
-        RevisionRow edit = themes.revision(id, undo.target()).orElseThrow();
-        ThemeDocument after = EditJson.read(edit.edit()).applyTo(draft.theme()).theme();
-        return advance(after, new RevisionRow(id, draft.revision() + 1, REDO, edit.label(), edit.number(), edit.number(),
-                undo.below(), null, null, null, by.id(), now(), null));
+    /**
+     * Takes back the newest edit that stands.
+     *
+     * @param base the revision the person saw: what undo would take back there must still be what it takes back now
+     * @throws Conflict when it no longer is
+     * @throws IllegalArgumentException when there is nothing to undo
+     */
+    <T> T undo(long id, int base, Function<Draft, Supplier<T>> view, Account by) {
+        return store(id, newest -> {
+            checkBase(base, newest);
+            RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
+            refuseUnseen(id, base, head, RevisionRow::undoTop, "undo");
+            if (head.undoTop() == null) throw new IllegalArgumentException("There is nothing left to undo.");
+            RevisionRow undone = themes.revision(id, head.undoTop()).orElseThrow();
+            ThemeDocument before = EditJson.read(undone.inverse()).applyTo(newest.theme()).theme();
+            int number = newest.revision() + 1;
+            return Optional.of(new Step(before, new RevisionRow(id, number, UNDO, undone.label(), undone.number(), undone.below(), number,
+                    head.redoTop(), null, null, by.id(), now(), null)));
+        }, view);
+    }
+
+    /** Makes the newest undone edit again; as {@link #undo}. */
+    <T> T redo(long id, int base, Function<Draft, Supplier<T>> view, Account by) {
+        return store(id, newest -> {
+            checkBase(base, newest);
+            RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
+            refuseUnseen(id, base, head, RevisionRow::redoTop, "redo");
+            if (head.redoTop() == null) throw new IllegalArgumentException("There is nothing to redo.");
+            RevisionRow undo = themes.revision(id, head.redoTop()).orElseThrow();
+            RevisionRow edit = themes.revision(id, undo.target()).orElseThrow();
+            ThemeDocument after = EditJson.read(edit.edit()).applyTo(newest.theme()).theme();
+            return Optional.of(new Step(after, new RevisionRow(id, newest.revision() + 1, REDO, edit.label(), edit.number(), edit.number(),
+                    undo.below(), null, null, null, by.id(), now(), null)));
+        }, view);
+    }
+
+    private static void checkBase(int base, Draft newest) {
+        if (base < 0 || base > newest.revision())
+            throw new IllegalArgumentException("This was made on revision " + base + ", which the theme does not have: its newest is "
+                    + newest.revision() + ". Nothing was changed; load the theme again.");
+    }
+
+    /** What would be taken back or made again has to be what the person saw there. */
+    private void refuseUnseen(long id, int base, RevisionRow head, Function<RevisionRow, Integer> top, String what) {
+        if (base == head.number()) return;
+        Integer seen = themes.revision(id, base).map(top).orElse(null);
+        if (Objects.equals(seen, top.apply(head))) return;
+        throw new Conflict("The theme changed since you looked: " + what + " would now meet “" + head.label()
+                + "”. Nothing was changed; look at what is new and decide again.");
+    }
+
+    private <T> T store(long id, Function<Draft, Optional<Step>> plan, Function<Draft, Supplier<T>> view) {
+        return commits.inTurn(id, () -> {
+            Draft newest = newest(id);
+            Optional<Step> planned = plan.apply(newest);
+            if (planned.isEmpty()) return view.apply(newest).get();
+            Step step = planned.get();
+            Draft next = new Draft(id, step.entry.number(), step.theme);
+            Proof.Proven proven = proof.of(next);
+            Supplier<T> answer = view.apply(next);
+            T told = commits.once(() -> {
+                advance(newest, step, proven);
+                return answer.get();
+            });
+            remember(next);
+            return told;
+        });
+    }
+
+    private void advance(Draft before, Step step, Proof.Proven proven) {
+        RevisionRow entry = step.entry;
+        int rows = themes.advance(entry.themeId(), step.theme.name(), proven.document(), proven.card(), entry.number(), entry.madeAt());
+        if (rows == 0) throw new Commits.Overtaken();
+        themes.log(entry.number() % KEEP_WHOLE_EVERY == 0 ? entry.whole(proven.document()) : entry);
+        if (!Picture.of(before.theme()).equals(Picture.of(step.theme))) pictures.use(entry.themeId(), step.theme);
+        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number()));
     }
 
     /** What the rail says: the newest entry, and what undo and redo would do; empty texts where there is nothing. */
@@ -141,37 +226,22 @@ public class DraftService {
     }
 
     private Draft at(long id, int revision) {
-        Key key = new Key(id, revision);
-        synchronized (cache) {
-            Draft cached = cache.get(key);
-            if (cached != null) return cached;
-        }
+        Draft cached = cache.getIfPresent(new Key(id, revision));
+        if (cached != null) return cached;
         ThemeRow row = themes.find(id).orElseThrow(() -> missing(id));
         return remember(new Draft(id, row.revision(), ThemeJson.readInline(row.document())));
     }
 
     private Draft remember(Draft draft) {
-        synchronized (cache) {
-            cache.put(new Key(draft.id(), draft.revision()), draft);
-        }
+        cache.put(new Key(draft.id(), draft.revision()), draft);
         return draft;
     }
 
-    private Draft advance(ThemeDocument theme, RevisionRow entry) {
-        String document = ThemeJson.writeInline(theme);
-        int rows = themes.advance(entry.themeId(), theme.name(), document, entry.number(), entry.madeAt());
-        if (rows == 0) throw new Conflict("Somebody changed this theme in the same moment. Nothing was lost; try again.");
-        themes.log(entry.number() % KEEP_WHOLE_EVERY == 0 ? entry.whole(document) : entry);
-        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number()));
-        return new Draft(entry.themeId(), entry.number(), theme);
-    }
-
     private void refuseOverlap(RevisionRow since, Edit edit, ThemeDocument newest) {
-        Edit theirs = logged(since);
-        if (!theirs.meets(edit)) return;
+        if (!Clash.between(logged(since), edit, newest)) return;
         String path = edit instanceof Edit.SetValue set ? set.path().dotted() : "";
         String yours = edit instanceof Edit.SetValue set ? ValueText.write(set.value()) : edit.label();
-        String now = edit instanceof Edit.SetValue set
+        String now = edit instanceof Edit.SetValue set && newest.places().contains(set.place())
                 ? newest.at(set.place()).token(set.path()).map(token -> ValueText.write(token.value())).orElse("") : since.label();
         throw new Conflict("This value changed since you read it (" + since.label()
                 + "). Your change was not saved; look at the new value and decide again.", path, yours, now);
@@ -193,10 +263,8 @@ public class DraftService {
         if (number == newest.revision()) return newest.theme();
         if (number < 0 || number > newest.revision())
             throw new NoSuchElementException("The theme has no revision " + number + "; the newest is " + newest.revision() + ".");
-        synchronized (cache) {
-            Draft cached = cache.get(new Key(id, number));
-            if (cached != null) return cached.theme();
-        }
+        Draft cached = cache.getIfPresent(new Key(id, number));
+        if (cached != null) return cached.theme();
         int from = themes.nearestWhole(id, number).orElse(newest.revision());
         ThemeDocument theme = from == newest.revision() ? newest.theme()
                 : ThemeJson.readInline(themes.revision(id, from).orElseThrow().document());
@@ -214,12 +282,14 @@ public class DraftService {
         return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
     }
 
+    /** Never cut in the middle of a character. */
     private static String shortened(String label) {
-        return label.length() <= LONGEST_LABEL ? label : label.substring(0, LONGEST_LABEL - 1) + "…";
+        if (label.length() <= LONGEST_LABEL) return label;
+        int end = Character.isHighSurrogate(label.charAt(LONGEST_LABEL - 2)) ? LONGEST_LABEL - 2 : LONGEST_LABEL - 1;
+        return label.substring(0, end) + "…";
     }
 
-    private static NoSuchElementException missing(long id) {
+    static NoSuchElementException missing(long id) {
         return new NoSuchElementException("There is no theme with the number " + id + ".");
     }
-
 }

@@ -1,9 +1,11 @@
 package org.umberloom.app.theme;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.color.RampShape;
@@ -12,6 +14,7 @@ import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
 /**
@@ -24,16 +27,17 @@ import org.umberloom.core.token.TokenPath;
  * @param path  the token or group
  * @param lean  of a probe: whether surfaces and findings are left out, as they are while a pointer moves
  */
-record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotBlank String op, String place, String path,
-                   String member, String text, String to, String type, Boolean deprecated, List<String> order,
-                   List<String> arguments, RampRequest ramp, TypeScaleRequest typeScale, SpaceScaleRequest spaceScale,
-                   GroundRequest ground, Boolean lean) {
+record EditRequest(@NotNull Integer base, @Size(max = 2000) String combo, @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays,
+                   @NotBlank @Size(max = 40) String op, String place, String path,
+                   String member, String text, String to, String type, Boolean deprecated, List<@NotNull String> order,
+                   List<@NotNull String> arguments, @Valid RampRequest ramp, TypeScaleRequest typeScale, @Valid SpaceScaleRequest spaceScale,
+                   @Valid GroundRequest ground, Boolean lean) {
 
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none
      * @param tintChroma OKLCH chroma of that tint
      */
-    record RampRequest(List<Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark,
+    record RampRequest(@NotNull @Size(max = 60) List<@NotNull Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark,
                        String tintFrom, Double tintChroma) {
         Recipe.HueRamp recipe() {
             Optional<Recipe.Tint> tint = tintFrom == null || tintFrom.isEmpty() ? Optional.empty()
@@ -43,10 +47,12 @@ record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotB
     }
 
     /** What lies on a surface's color, as {@link Ground} describes it. */
-    record GroundRequest(String kind, String source, String position, String repeat, String size, String blend, double angle,
-                         String role, boolean scrim) {
+    record GroundRequest(@NotNull String kind, @NotNull String source, @NotNull String position, @NotNull String repeat,
+                         @NotNull String size, @NotNull String blend, double angle, @NotNull String role, boolean scrim) {
         Ground ground() {
-            return new Ground(Ground.Kind.valueOf(kind.toUpperCase(Locale.ROOT)), source, position, repeat, size, Blend.byCss(blend), angle,
+            Ground.Kind known = Arrays.stream(Ground.Kind.values()).filter(one -> one.name().equalsIgnoreCase(kind)).findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("“" + Names.shown(kind) + "” is not a kind of ground: it is picture, gradient or pattern."));
+            return new Ground(known, source, position, repeat, size, Blend.byCss(blend), angle,
                     role, scrim);
         }
     }
@@ -55,7 +61,7 @@ record EditRequest(@NotNull Integer base, String combo, List<String> bays, @NotB
                             double narrowViewport, double wideViewport, int smallest, int largest) {
     }
 
-    record SpaceScaleRequest(double base, List<Double> factors) {
+    record SpaceScaleRequest(double base, @NotNull @Size(max = 60) List<@NotNull Double> factors) {
     }
 
     /**

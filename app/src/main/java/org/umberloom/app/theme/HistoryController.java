@@ -2,6 +2,7 @@ package org.umberloom.app.theme;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,7 +25,7 @@ class HistoryController {
         }
     }
 
-    record CheckpointRequest(@NotNull Integer number, @NotNull String name) {
+    record CheckpointRequest(@NotNull Integer number, @NotNull @Size(max = 120) String name) {
     }
 
     record RestoreRequest(@NotNull Integer number) {

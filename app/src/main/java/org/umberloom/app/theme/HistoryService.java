@@ -11,6 +11,7 @@ import org.umberloom.core.theme.Difference;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.ValueText;
 
@@ -40,7 +41,7 @@ class HistoryService {
 
     /** Entries below a number, the newest first. */
     List<ThemeMapper.HistoryRow> entries(long id, int before, int most) {
-        return themes.history(id, before, Math.min(most, 500));
+        return themes.history(id, before, Math.max(1, Math.min(most, 500)));
     }
 
     List<ThemeMapper.HistoryRow> checkpoints(long id) {
@@ -52,7 +53,7 @@ class HistoryService {
     public void mark(long id, int number, String name, Account by) {
         if (themes.revision(id, number).isEmpty())
             throw new IllegalArgumentException("The theme has no revision " + number + " to name.");
-        String trimmed = name.trim();
+        String trimmed = Names.safe("A checkpoint’s name", name.trim());
         if (trimmed.length() > LONGEST_NAME)
             throw new IllegalArgumentException("A checkpoint’s name has at most " + LONGEST_NAME + " characters.");
         if (trimmed.isEmpty()) themes.unmark(id, number);
@@ -71,11 +72,10 @@ class HistoryService {
 
     /** Makes an older state the newest, as an edit that can be undone. */
     Draft restore(long id, int number, Account by) {
-        Draft newest = drafts.newest(id);
         String name = themes.checkpoints(id).stream().filter(row -> row.number() == number).map(row -> " “" + row.checkpoint() + "”")
                 .findFirst().orElse("");
-        Edit back = Difference.edit("restore revision " + number + name, newest.theme(), drafts.stateAt(id, number));
-        return drafts.edit(id, newest.revision(), back, by);
+        ThemeDocument back = drafts.stateAt(id, number);
+        return drafts.amend(id, newest -> Difference.edit("restore revision " + number + name, newest, back), by);
     }
 
     private static String text(Optional<Token> token) {

@@ -19,15 +19,15 @@ import org.umberloom.app.account.AccountService;
 import org.umberloom.core.css.BaseLayer;
 import org.umberloom.core.theme.Starter;
 
-/** Themes: the library, the bench, probes and edits. */
+/** Themes: starting one, the bench, probes and edits. */
 @RestController
 @RequestMapping("/api")
 class ThemeController {
-    record NewThemeRequest(@NotBlank @Size(max = 200) String name, @NotBlank String starter, String seed) {
+    record NewThemeRequest(@NotBlank @Size(max = 200) String name, @NotBlank String starter, @Size(max = 200) String seed) {
     }
 
-    /** The combinations that the instruments and the bays show. */
-    record LookingRequest(@NotNull String combo, @NotNull List<String> bays) {
+    /** The revision that was seen when undo or redo was asked for, and the combinations that the instruments and the bays show. */
+    record LookingRequest(@NotNull Integer base, @NotNull @Size(max = 2000) String combo, @NotNull @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays) {
     }
 
     record Created(long id) {
@@ -37,6 +37,9 @@ class ThemeController {
                        ThemeViews.Weave weave) {
     }
 
+    /** They are the same as long as the application runs. */
+    private static final List<StarterView> STARTERS = computed();
+
     private final ThemeService themes;
     private final AccountService accounts;
 
@@ -45,13 +48,12 @@ class ThemeController {
         this.accounts = accounts;
     }
 
-    @GetMapping("/themes")
-    List<ThemeViews.Card> library() {
-        return themes.library();
-    }
-
     @GetMapping("/starters")
     List<StarterView> starters() {
+        return STARTERS;
+    }
+
+    private static List<StarterView> computed() {
         return Starter.ALL.stream().map(starter -> new StarterView(starter.id(), starter.name(), starter.description(),
                 starter.seed().hex(), List.of(starter.headings().get(0), starter.text().get(0)),
                 ThemeViews.Weave.of(starter.theme(starter.name())))).toList();
@@ -71,7 +73,7 @@ class ThemeController {
     }
 
     private static ThemeService.Looking looking(String combo, List<String> bays) {
-        return new ThemeService.Looking(combo, List.copyOf(bays));
+        return ThemeService.Looking.at(combo, List.copyOf(bays));
     }
 
     @PostMapping("/themes/{id}/probe")
@@ -89,12 +91,12 @@ class ThemeController {
 
     @PostMapping("/themes/{id}/undo")
     ThemeViews.Bench undo(@PathVariable long id, @Valid @RequestBody LookingRequest looking, Principal principal) {
-        return themes.undo(id, looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
+        return themes.undo(id, looking.base(), looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
     }
 
     @PostMapping("/themes/{id}/redo")
     ThemeViews.Bench redo(@PathVariable long id, @Valid @RequestBody LookingRequest looking, Principal principal) {
-        return themes.redo(id, looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
+        return themes.redo(id, looking.base(), looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
     }
 
     /** Which roles govern each element of plain HTML, by element and by color, type, space and width. */

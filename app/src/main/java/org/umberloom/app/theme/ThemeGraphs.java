@@ -1,7 +1,7 @@
 package org.umberloom.app.theme;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.theme.Combination;
@@ -14,7 +14,8 @@ import org.umberloom.core.theme.ThemeGraph;
  */
 @Component
 class ThemeGraphs {
-    private static final int MOST = 64;
+    /** Rows of all graphs that are kept at hand; versions of one graph share what stayed. */
+    private static final long ROWS_AT_HAND = 600_000;
 
     private record Key(long theme, Combination combination) {
     }
@@ -22,29 +23,17 @@ class ThemeGraphs {
     private record Kept(int revision, ThemeDocument theme, ThemeGraph graph) {
     }
 
-    private final Map<Key, Kept> kept = new LinkedHashMap<>(MOST, 0.75f, true) {
-        private static final long serialVersionUID = 1;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Kept> eldest) {
-            return size() > MOST;
-        }
-    };
+    private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumWeight(ROWS_AT_HAND)
+            .weigher((Key key, Kept one) -> 50 + one.graph.size()).build();
 
     /** The graph of a draft in a combination that names every modifier. */
     ThemeGraph of(Draft draft, Combination combination) {
         Key key = new Key(draft.id(), combination);
-        Kept known;
-        synchronized (kept) {
-            known = kept.get(key);
-        }
+        Kept known = kept.getIfPresent(key);
         if (known != null && known.theme == draft.theme()) return known.graph;
         ThemeGraph graph = known == null ? ThemeGraph.of(draft.theme(), combination) : known.graph.after(draft.theme());
-        synchronized (kept) {
-            Kept newest = kept.get(key);
-            if (newest == null || newest.revision <= draft.revision())
-                kept.put(key, new Kept(draft.revision(), draft.theme(), graph));
-        }
+        Kept newest = kept.getIfPresent(key);
+        if (newest == null || newest.revision <= draft.revision()) kept.put(key, new Kept(draft.revision(), draft.theme(), graph));
         return graph;
     }
 

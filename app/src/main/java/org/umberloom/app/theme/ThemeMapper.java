@@ -1,6 +1,7 @@
 package org.umberloom.app.theme;
 
 import java.time.LocalDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -20,11 +21,14 @@ interface ThemeMapper {
         private long id;
         private final String name;
         private final String document;
+        private final String card;
+        private final int form = Shown.FORM;
         private final LocalDateTime at;
 
-        NewTheme(String name, String document, LocalDateTime at) {
+        NewTheme(String name, String document, String card, LocalDateTime at) {
             this.name = name;
             this.document = document;
+            this.card = card;
             this.at = at;
         }
 
@@ -41,26 +45,32 @@ interface ThemeMapper {
     record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt, String checkpoint) {
     }
 
-    @Select("select id, name, document, revision, changed_at from theme order by changed_at desc, id")
-    List<ThemeRow> all();
-
     @Select("select id, name, document, revision, changed_at from theme where id = #{id}")
     Optional<ThemeRow> find(long id);
 
-    @Select("select id from theme order by changed_at desc, id limit 1")
+    @Select("select id from theme where put_away_at is null order by changed_at desc, id limit 1")
     Optional<Long> lastChanged();
 
     @Select("select revision from theme where id = #{id}")
     Optional<Integer> revisionOf(long id);
 
-    @Insert("insert into theme (name, document, revision, changed_at) values (#{name}, #{document}, 0, #{at})")
+    /** A theme and its newest revision. */
+    record At(long id, int revision) {
+    }
+
+    /** The newest revisions of some themes; those that are not there are left out. */
+    @Select("<script>select id, revision from theme where id in <foreach item='id' collection='ids' open='(' separator=',' close=')'>#{id}"
+            + "</foreach></script>")
+    List<At> revisionsOf(@Param("ids") Collection<Long> ids);
+
+    @Insert("insert into theme (name, document, card, card_form, revision, changed_at) values (#{name}, #{document}, #{card}, #{form}, 0, #{at})")
     @Options(useGeneratedKeys = true, keyProperty = "id")
     void add(NewTheme theme);
 
     /** One row when the theme still stood at the revision before; none when somebody was faster. */
-    @Update("update theme set name = #{name}, document = #{document}, revision = #{revision}, changed_at = #{at} "
-            + "where id = #{id} and revision = #{revision} - 1")
-    int advance(long id, String name, String document, int revision, LocalDateTime at);
+    @Update("update theme set name = #{name}, document = #{document}, card = #{card}, card_form = " + Shown.FORM
+            + ", revision = #{revision}, changed_at = #{at} where id = #{id} and revision = #{revision} - 1")
+    int advance(long id, String name, String document, String card, int revision, LocalDateTime at);
 
     @Insert("insert into revision (" + REVISION + ") values (#{r.themeId}, #{r.number}, #{r.kind}, #{r.label}, "
             + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt}, #{r.document})")
@@ -69,7 +79,9 @@ interface ThemeMapper {
     @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number = #{number}")
     Optional<RevisionRow> revision(long themeId, int number);
 
-    @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number > #{after} order by number")
+    /** What was done after a revision, without the whole documents. */
+    @Select("select theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, null as document "
+            + "from revision where theme_id = #{themeId} and number > #{after} order by number")
     List<RevisionRow> since(long themeId, int after);
 
     @Select("select r.number, r.kind, r.label, a.name as person, r.made_at, coalesce(c.name, '') as checkpoint from revision r "

@@ -1,58 +1,63 @@
 package org.umberloom.app.theme;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.ground.GroundPictures;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.css.CustomProperties;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
 
-/** The library and the bench. */
+/** The bench: a theme as its instruments show it, probes and edits. */
 @Service
 public class ThemeService {
+    private static final int MOST_BAYS = 8;
+    /** Tokens of all views that are kept at hand, each counted for every combination. */
+    private static final long TOKENS_AT_HAND = 400_000;
+
     private final ThemeMapper themes;
     private final DraftService drafts;
     private final ThemeGraphs graphs;
-    private final GroundPictures pictures;
-    private final AtomicReference<Computed> lastComputed = new AtomicReference<>();
+    private final PictureStore pictures;
+    private final Cache<View, Computed> computed = Caffeine.newBuilder().maximumWeight(TOKENS_AT_HAND)
+            .weigher((View view, Computed known) -> 100 + known.weight()).build();
 
-    /** What a bench looks at: its working combination and those of its bays, as keys. */
-    record Looking(String combo, List<String> bays) {
+    /** What a bench looks at: its working combination and those of its bays. */
+    record Looking(Combination working, List<Combination> bays) {
+        /** @throws IllegalArgumentException when one of the keys is none */
+        static Looking at(String combo, List<String> bays) {
+            return new Looking(Combination.parse(combo), bays.stream().limit(MOST_BAYS).map(Combination::parse).toList());
+        }
+
         static Looking at(EditRequest request) {
-            return new Looking(request.comboOrDefault(), request.baysOrNone());
-        }
-
-        Combination working() {
-            return Combination.parse(combo);
-        }
-
-        List<Combination> combinations() {
-            return bays.stream().map(Combination::parse).toList();
+            return at(request.comboOrDefault(), request.baysOrNone());
         }
     }
 
-    private record Computed(long id, int revision, int pictures, Looking looking, Combos combos, ThemeViews.Instruments instruments) {
+    private record View(long theme, Looking looking) {
     }
 
-    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, GroundPictures pictures) {
+    private record Computed(int revision, Combos combos, ThemeViews.Instruments instruments) {
+        int weight() {
+            return combos.live().values().stream().mapToInt(resolution -> resolution.tokens().size()).sum();
+        }
+    }
+
+    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, PictureStore pictures) {
         this.pictures = pictures;
         this.themes = themes;
         this.drafts = drafts;
         this.graphs = graphs;
-    }
-
-    List<ThemeViews.Card> library() {
-        return themes.all().stream().map(row -> card(row, ThemeJson.readInline(row.document()))).toList();
     }
 
     /** The theme that was changed last, by its number. */
@@ -60,18 +65,14 @@ public class ThemeService {
         return themes.lastChanged();
     }
 
-    private static ThemeViews.Card card(ThemeRow row, ThemeDocument theme) {
-        ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme);
-        return new ThemeViews.Card(row.id(), row.name(), theme.description(), row.revision(), row.changedAt() + "Z",
-                ThemeViews.Weave.of(theme),
-                instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
-                instruments.findings().size(), theme.combinationCount());
+    boolean exists(long id) {
+        return themes.revisionOf(id).isPresent();
     }
 
     /** A new theme from a starter, in its own seed color or in another. */
     long create(String name, String starterId, String seed, Account by) {
         Starter starter = Starter.ALL.stream().filter(one -> one.id().equals(starterId)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no starter “" + starterId + "”."));
+                .orElseThrow(() -> new IllegalArgumentException("There is no starter “" + Names.shown(starterId) + "”."));
         if (seed != null && !seed.isBlank()) {
             Color color = CssColor.parse(seed);
             if (color.alpha() < 1) throw new IllegalArgumentException("A seed color must be opaque.");
@@ -81,22 +82,21 @@ public class ThemeService {
     }
 
     ThemeViews.Bench bench(long id, Looking looking) {
-        return bench(drafts.newest(id), looking);
+        return view(drafts.newest(id), looking).get();
     }
 
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
-        Draft newest = drafts.newest(id);
         Looking looking = Looking.at(request);
-        Edit edit = request.toEdit(newest.theme(), computed(newest, looking).combos.standard());
-        return bench(drafts.edit(id, request.base(), edit, by), looking);
+        return drafts.edit(id, request.base(), newest -> request.toEdit(newest.theme(), computed(newest, looking).combos.standard()),
+                next -> view(next, looking), by);
     }
 
-    ThemeViews.Bench undo(long id, Looking looking, Account by) {
-        return bench(drafts.undo(id, by), looking);
+    ThemeViews.Bench undo(long id, int base, Looking looking, Account by) {
+        return drafts.undo(id, base, next -> view(next, looking), by);
     }
 
-    ThemeViews.Bench redo(long id, Looking looking, Account by) {
-        return bench(drafts.redo(id, by), looking);
+    ThemeViews.Bench redo(long id, int base, Looking looking, Account by) {
+        return drafts.redo(id, base, next -> view(next, looking), by);
     }
 
     /** What an edit would do; nothing is stored. */
@@ -105,7 +105,7 @@ public class ThemeService {
         Looking looking = Looking.at(request);
         Computed base = computed(draft, looking);
         ThemeDocument probed = request.toEdit(draft.theme(), base.combos.standard()).applyTo(draft.theme()).theme();
-        Combos combos = Combos.of(probed, looking.working(), looking.combinations(), pictures.of(id), graphs.probing(draft, probed));
+        Combos combos = Combos.of(probed, looking.working(), looking.bays(), pictures.of(probed), graphs.probing(draft, probed));
         ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())
                 ? ThemeViews.Instruments.lean(combos, base.combos, base.instruments)
                 : ThemeViews.Instruments.of(combos, base.combos, base.instruments);
@@ -121,24 +121,28 @@ public class ThemeService {
                 .map(Resolved::value).filter(value -> !(value instanceof TypographyValue)).map(CustomProperties::text).orElse("");
     }
 
-    private ThemeViews.Bench bench(Draft draft, Looking looking) {
-        Computed computed = computed(draft, looking);
-        return new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.theme().description(), draft.revision(),
-                computed.combos.working().key(), drafts.rail(draft.id(), draft.revision()),
-                ThemeViews.StructureView.of(draft.theme()), computed.instruments);
+    /** Everything is computed at once; what the log says is read when it is asked for. */
+    private Supplier<ThemeViews.Bench> view(Draft draft, Looking looking) {
+        Computed known = computed(draft, looking);
+        ThemeViews.StructureView structure = ThemeViews.StructureView.of(draft.theme());
+        return () -> new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.theme().description(), draft.revision(),
+                known.combos.working().key(), drafts.rail(draft.id(), draft.revision()), structure, known.instruments);
     }
 
-    /** Instruments depend on the revision and what is looked at, and a probe asks for the same many times a second. */
+    /**
+     * Instruments depend on the document and what is looked at, and a probe asks for the same many times a second. What is
+     * known is right by the very document it was computed from, whether that was stored or not.
+     */
     private Computed computed(Draft draft, Looking looking) {
-        Computed last = lastComputed.get();
-        boolean sameView = last != null && last.id == draft.id() && last.looking.equals(looking) && last.pictures == pictures.version();
-        if (sameView && last.revision == draft.revision()) return last;
-        Combos combos = Combos.of(draft.theme(), looking.working(), looking.combinations(),
-                pictures.of(draft.id()), combination -> graphs.of(draft, combination));
-        ThemeViews.Instruments instruments = sameView ? ThemeViews.Instruments.of(combos, last.combos, last.instruments)
-                : ThemeViews.Instruments.of(combos);
-        Computed fresh = new Computed(draft.id(), draft.revision(), pictures.version(), looking, combos, instruments);
-        lastComputed.set(fresh);
+        View view = new View(draft.id(), looking);
+        Computed last = computed.getIfPresent(view);
+        if (last != null && last.combos.theme() == draft.theme()) return last;
+        Combos combos = Combos.of(draft.theme(), looking.working(), looking.bays(), pictures.of(draft.theme()),
+                combination -> graphs.of(draft, combination));
+        ThemeViews.Instruments instruments = last == null ? ThemeViews.Instruments.of(combos)
+                : ThemeViews.Instruments.of(combos, last.combos, last.instruments);
+        Computed fresh = new Computed(draft.revision(), combos, instruments);
+        if (last == null || last.revision <= draft.revision()) computed.put(view, fresh);
         return fresh;
     }
 }

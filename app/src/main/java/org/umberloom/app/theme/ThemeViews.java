@@ -16,7 +16,9 @@ import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -82,7 +84,7 @@ public final class ThemeViews {
         }
 
         private static List<FindingView> findings(Combos combos) {
-            Set<Finding> all = new LinkedHashSet<>();
+            Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
             combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
             combos.live().values().forEach(resolution -> {
                 if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
@@ -97,12 +99,12 @@ public final class ThemeViews {
         if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
     }
 
-    /** A context with how many tokens it holds itself. */
-    public record ContextView(String name, int tokens) {
+    /** A context with how many tokens it holds itself; the code is what stands for it in a combination's key. */
+    public record ContextView(String name, String code, int tokens) {
     }
 
     /** A set or a modifier; a set has no contexts. {@code applies} says whether the resolution order names it. */
-    public record LayerView(String kind, String name, String description, int tokens, boolean applies, String standard,
+    public record LayerView(String kind, String name, String code, String description, int tokens, boolean applies, String standard,
                             List<ContextView> contexts) {
     }
 
@@ -123,14 +125,14 @@ public final class ThemeViews {
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {
             ThemeDocument.TokenSet set = theme.sets().get(name);
-            return new LayerView("set", name, set.description(), set.tokens().tokenCount(), applies, "", List.of());
+            return new LayerView("set", name, "", set.description(), set.tokens().tokenCount(), applies, "", List.of());
         }
 
         private static LayerView modifier(ThemeDocument theme, String name, boolean applies) {
             List<ContextView> contexts = new ArrayList<>();
             theme.modifiers().get(name).contexts().forEach((context, tokens) ->
-                    contexts.add(new ContextView(context, tokens.tokenCount())));
-            return new LayerView("modifier", name, theme.modifiers().get(name).description(),
+                    contexts.add(new ContextView(context, Combination.code(context), tokens.tokenCount())));
+            return new LayerView("modifier", name, Combination.code(name), theme.modifiers().get(name).description(),
                     contexts.stream().mapToInt(ContextView::tokens).sum(), applies,
                     theme.modifiers().get(name).defaultContext(), contexts);
         }
@@ -174,7 +176,10 @@ public final class ThemeViews {
         private static final int MOST_THREADS = 6;
 
         static Weave of(ThemeDocument theme) {
-            ColorView color = ColorView.of(Combos.of(theme));
+            return of(ColorView.of(Combos.of(theme)));
+        }
+
+        static Weave of(ColorView color) {
             List<String> warp = color.hues().stream().filter(hue -> !Surfaces.STATES.contains(hue.name()) || color.hues().size() <= 2)
                     .map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
             List<String> weft = color.surfaces().stream().flatMap(surface -> surface.roles().stream())
@@ -182,10 +187,5 @@ public final class ThemeViews {
                     .map(role -> role.cells().get(0).hex()).limit(MOST_THREADS).toList();
             return new Weave(warp, weft);
         }
-    }
-
-    /** A theme in the library. */
-    public record Card(long id, String name, String description, int revision, String changedAt, Weave weave,
-                       List<String> families, int findings, long combinations) {
     }
 }

@@ -1,29 +1,115 @@
 package org.umberloom.app.web;
 
+import jakarta.validation.ConstraintViolationException;
+import java.sql.SQLException;
 import java.util.NoSuchElementException;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingRequestValueException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
-/** Errors as problem details (RFC 9457) that say what happened, what was kept and what to do. */
+/**
+ * Errors as problem details (RFC 9457) that say what happened, what was kept and what to do: sentences of our own, never a
+ * class's or a parser's words. "Nothing was changed" is only said where that is known.
+ */
 @RestControllerAdvice
 public class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final String UNCHANGED = " Nothing was changed.";
+    private static final int LONGEST = 600;
+    /** Table, file or disk full, and the error of the system below. Source: MariaDB's list of error codes. */
+    private static final Set<Integer> FULL = Set.of(1114, 1021, 1026, 1041, 3, 28);
+    private static final String CONNECTION_LOST = "08";
 
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
-    @ExceptionHandler(RuntimeException.class)
     public ProblemDetail of(RuntimeException e) {
         if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getMessage());
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
+        if (e instanceof HeavyWork.Busy) return problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
+        if (e instanceof MayBeStored) {
+            LOG.warn("it is not known whether a change was stored: {}", String.valueOf(e.getCause()));
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, "Not known whether it is stored", e.getMessage());
+        }
+        if (e instanceof TooManyTries tries) {
+            long seconds = tries.seconds();
+            return problem(HttpStatus.TOO_MANY_REQUESTS, "Too many tries", "Too many tries went wrong. Try again in "
+                    + (seconds < 90 ? seconds + " seconds." : (seconds + 59) / 60 + " minutes."));
+        }
+        if (isFull(e)) {
+            LOG.error("the database has no room left: {}", e.getMessage());
+            return problem(HttpStatus.INSUFFICIENT_STORAGE, "No room left", "Nothing more can be stored: the disk of the database is full. "
+                    + "What you had is safe. Make room there, then do it again.");
+        }
+        if (isOutage(e)) {
+            LOG.warn("the database cannot be reached: {}", e.getMessage());
+            return outage();
+        }
         LOG.error("request failed", e);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
-                "The request could not be finished. Nothing was changed; try again.");
+                "The request could not be finished. If it was to change something, that was not stored; load the page again to see what is there.");
+    }
+
+    @ExceptionHandler(RuntimeException.class)
+    ResponseEntity<ProblemDetail> answer(RuntimeException e) {
+        ProblemDetail problem = of(e);
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+        if (e instanceof TooManyTries tries) answer.header(HttpHeaders.RETRY_AFTER, Long.toString(tries.seconds()));
+        return answer.body(problem);
+    }
+
+    /** Who asked has left. */
+    @ExceptionHandler(ClientAbortException.class)
+    void gone() {
+        // There is nobody to tell.
+    }
+
+    @ExceptionHandler(ConstraintViolationException.class)
+    ResponseEntity<ProblemDetail> violated(ConstraintViolationException e) {
+        return body(problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getConstraintViolations().stream()
+                .map(one -> one.getPropertyPath() + " " + one.getMessage()).sorted().collect(Collectors.joining(", ", "What was sent is not complete: ", "." + UNCHANGED))));
+    }
+
+    /** The database cannot be reached at this moment. */
+    public static ProblemDetail outage() {
+        return problem(HttpStatus.SERVICE_UNAVAILABLE, "The database cannot be reached",
+                "The database does not answer at this moment. Nothing was changed, and what was stored is safe; try again in a few seconds.");
+    }
+
+    /** Whether the database is what failed: no connection, or one that broke before anything was committed. */
+    public static boolean isOutage(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof DataAccessResourceFailureException || cause instanceof CannotCreateTransactionException) return true;
+            if (cause instanceof java.sql.SQLTransientConnectionException || cause instanceof java.sql.SQLNonTransientConnectionException) return true;
+            if (cause instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
+        }
+        return false;
+    }
+
+    private static boolean isFull(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause())
+            if (cause instanceof SQLException sql && FULL.contains(sql.getErrorCode())) return true;
+        return false;
     }
 
     private static ProblemDetail conflict(Conflict e) {
@@ -34,18 +120,75 @@ public class Problems extends ResponseEntityExceptionHandler {
         return problem;
     }
 
-    @Override
-    protected org.springframework.http.ResponseEntity<Object> handleMaxUploadSizeExceededException(
-            MaxUploadSizeExceededException e, org.springframework.http.HttpHeaders headers,
-            org.springframework.http.HttpStatusCode status, org.springframework.web.context.request.WebRequest request) {
-        return org.springframework.http.ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
-                .body(problem(HttpStatus.CONTENT_TOO_LARGE, "Too large",
-                        "The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed."));
+    private static ProblemDetail tooLarge(String detail) {
+        return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", detail);
     }
 
-    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
+    /** What the framework itself refuses, in our own words. */
+    @Override
+    protected ResponseEntity<Object> handleExceptionInternal(Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail said = framework(e, status);
+        return ResponseEntity.status(said.getStatus()).headers(headers).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(said);
+    }
+
+    private static ProblemDetail framework(Exception e, HttpStatusCode status) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) if (cause instanceof TooLargeBody body) return tooLarge(body.getMessage());
+        if (e instanceof MaxUploadSizeExceededException)
+            return tooLarge("The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed.");
+        if (e instanceof MethodArgumentNotValidException invalid)
+            return problem(HttpStatus.BAD_REQUEST, "That was not accepted", invalid.getBindingResult().getFieldErrors().stream()
+                    .map(Problems::said).sorted().distinct().collect(Collectors.joining("; ", "What was sent cannot be used: ", "." + UNCHANGED)));
+        if (e instanceof HttpMessageNotReadableException)
+            return problem(HttpStatus.BAD_REQUEST, "Not readable", "What was sent could not be read: it is not the JSON that is expected here." + UNCHANGED);
+        if (e instanceof MissingServletRequestPartException || e instanceof MultipartException)
+            return problem(HttpStatus.BAD_REQUEST, "No file", "No file came with the request, or it was cut off on the way." + UNCHANGED);
+        if (e instanceof MissingRequestValueException)
+            return problem(HttpStatus.BAD_REQUEST, "Not complete", "The request lacks something that is needed here." + UNCHANGED);
+        return status.value() == 500 ? unknown(e) : plain(status.value());
+    }
+
+    private static ProblemDetail unknown(Exception e) {
+        LOG.error("request failed", e);
+        return plain(500);
+    }
+
+    private static String said(FieldError error) {
+        return error.getField() + " " + error.getDefaultMessage();
+    }
+
+    private static ResponseEntity<ProblemDetail> body(ProblemDetail problem) {
+        return ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+    }
+
+    /** What a status alone says. */
+    static ProblemDetail plain(int status) {
+        return switch (status) {
+            case 400 -> problem(HttpStatus.BAD_REQUEST, "Not understood", "The address or what was sent with it is not understood here." + UNCHANGED);
+            case 401 -> problem(HttpStatus.UNAUTHORIZED, "Not signed in", "Sign in to see this." + UNCHANGED);
+            case 403 -> problem(HttpStatus.FORBIDDEN, "Not allowed", "This session may not do that." + UNCHANGED + " Load the page again, or sign in anew.");
+            case 404 -> problem(HttpStatus.NOT_FOUND, "Not found", "There is nothing at this address.");
+            case 405 -> problem(HttpStatus.METHOD_NOT_ALLOWED, "Not possible", "That cannot be done at this address." + UNCHANGED);
+            case 406 -> problem(HttpStatus.NOT_ACCEPTABLE, "Not in that form", "This is not to be had in the form that was asked for.");
+            case 413 -> tooLarge("What was sent is too large, so it was not read." + UNCHANGED);
+            case 415 -> problem(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Not in that form", "What was sent is not in a form that is understood here." + UNCHANGED);
+            case 503 -> outage();
+            default -> status >= 500 ? problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
+                    "The request could not be finished. If it was to change something, look at what is there before you do it again.")
+                    : problem(HttpStatus.valueOf(status), "Not accepted", "That was not accepted." + UNCHANGED);
+        };
+    }
+
+    /** A problem with a sentence of bounded length in which nothing is broken. */
+    public static ProblemDetail problem(HttpStatus status, String title, String detail) {
+        String said = detail == null ? title : detail;
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, said.length() <= LONGEST ? clean(said) : clean(said.substring(0, LONGEST)) + "…");
         problem.setTitle(title);
         return problem;
+    }
+
+    private static String clean(String text) {
+        for (int i = 0; i < text.length(); i++)
+            if (Character.isSurrogate(text.charAt(i))) return text.replaceAll("\\p{Cs}", "\ufffd");
+        return text;
     }
 }

@@ -3,15 +3,11 @@ package org.umberloom.app.web;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.config.annotation.authentication.configuration.AuthenticationConfiguration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer.FrameOptionsConfig;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -19,6 +15,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 /** Who may ask for what, and the headers every answer carries. */
 @Configuration
 class SecurityConfiguration {
+    private static final String POLICY = "Content-Security-Policy";
     /** The pages in the bays: no script, no request to anywhere else, shown only inside the application. */
     private static final String PREVIEW_POLICY = "default-src 'none'; style-src 'self'; img-src 'self' data:; "
             + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
@@ -27,7 +24,7 @@ class SecurityConfiguration {
     private static final String ANNOUNCER_STYLE = "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";
 
     @Bean
-    SecurityFilterChain filters(HttpSecurity http, SecurityContextRepository contexts, StartScripts startScripts)
+    SecurityFilterChain filters(HttpSecurity http, SecurityContextRepository contexts, StartScripts startScripts, ProblemWriter problems)
             throws Exception {
         String applicationPolicy = "default-src 'self'; script-src 'self'" + startScripts.sources()
                 + "; style-src 'self' " + ANNOUNCER_STYLE + "; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; "
@@ -35,12 +32,15 @@ class SecurityConfiguration {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers(HttpMethod.POST, "/api/session").permitAll()
+                        .requestMatchers("/api/invitation/*").permitAll()
+                        .requestMatchers("/api/people/**").hasRole("LEAD")
                         .requestMatchers("/api/**", "/preview/**").authenticated()
                         .anyRequest().permitAll())
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(csrf -> csrf.spa())
-                .exceptionHandling(errors -> errors.authenticationEntryPoint(
-                        new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .exceptionHandling(errors -> errors
+                        .authenticationEntryPoint((request, response, e) -> problems.write(response, Problems.plain(401)))
+                        .accessDeniedHandler((request, response, e) -> problems.write(response, Problems.plain(403))))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .headers(headers -> headers
@@ -48,8 +48,11 @@ class SecurityConfiguration {
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(policy ->
                                 policy.policy("camera=(), microphone=(), geolocation=(), payment=()"))
-                        .addHeaderWriter((request, response) -> response.setHeader("Content-Security-Policy",
-                                request.getRequestURI().startsWith("/preview/") ? PREVIEW_POLICY : applicationPolicy)))
+                        .addHeaderWriter((request, response) -> {
+                            // Pictures bring a stricter one of their own.
+                            if (!response.containsHeader(POLICY)) response.setHeader(POLICY,
+                                    request.getRequestURI().startsWith("/preview/") ? PREVIEW_POLICY : applicationPolicy);
+                        }))
                 .build();
     }
 
@@ -61,10 +64,5 @@ class SecurityConfiguration {
     @Bean
     AuthenticationManager authenticationManager(AuthenticationConfiguration configuration) throws Exception {
         return configuration.getAuthenticationManager();
-    }
-
-    @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder();
     }
 }

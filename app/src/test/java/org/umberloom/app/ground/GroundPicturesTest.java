@@ -21,7 +21,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.umberloom.app.color.PictureReader;
+import org.umberloom.app.picture.PictureReader;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Tones;
 

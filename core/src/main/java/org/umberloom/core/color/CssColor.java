@@ -14,6 +14,8 @@ import java.util.regex.Pattern;
  */
 public final class CssColor {
     private static final Pattern HEX = Pattern.compile("#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})");
+    private static final int LONGEST = 300;
+    private static final int LONGEST_SHOWN = 60;
     private static final Pattern FUNCTION = Pattern.compile("([a-zA-Z]+)\\(([^()]*)\\)");
     private static final Pattern NUMBER =
             Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d+)?)(%|deg|grad|rad|turn)?");
@@ -27,6 +29,7 @@ public final class CssColor {
     public static Color parse(String text) {
         String trimmed = text.trim();
         if (trimmed.isEmpty()) throw new IllegalArgumentException("The color is empty: " + FORMS + ".");
+        if (trimmed.length() > LONGEST) throw notAColor(trimmed);
         if (trimmed.startsWith("#")) return parseHex(trimmed);
         Matcher function = FUNCTION.matcher(trimmed);
         if (function.matches()) return parseFunction(trimmed, function.group(1), function.group(2));
@@ -200,6 +203,8 @@ public final class CssColor {
     }
 
     private static IllegalArgumentException notAColor(String text) {
-        return new IllegalArgumentException("“" + text.trim() + "” is not a color: " + FORMS + ".");
+        String trimmed = text.trim();
+        String shown = trimmed.length() <= LONGEST_SHOWN ? trimmed : trimmed.substring(0, LONGEST_SHOWN) + "…";
+        return new IllegalArgumentException("“" + shown + "” is not a color: " + FORMS + ".");
     }
 }

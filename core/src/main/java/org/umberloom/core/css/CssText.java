@@ -84,7 +84,7 @@ final class CssText {
 
     static String family(String name) {
         if (GENERIC_FAMILIES.contains(name)) return name;
-        return '"' + name.replace("\\", "\\\\").replace("\"", "\\\"").replaceAll("[\\r\\n\\f]", " ") + '"';
+        return CssEscape.string(name);
     }
 
     private static String length(DimensionValue length) {

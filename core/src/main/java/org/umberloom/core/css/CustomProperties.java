@@ -82,13 +82,8 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
 
     /** The property that carries a role: {@code surface.text} becomes {@code --surface-text}. */
     public static String nameOf(String role) {
-        StringBuilder name = new StringBuilder("--");
-        for (char c : role.toCharArray()) {
-            if (c == '.') name.append('-');
-            else if (c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || c == '-' || c >= 0x80)
-                name.append(c);
-            else name.append('_').append(Integer.toHexString(c));
-        }
+        StringBuilder name = new StringBuilder("-");
+        for (String segment : role.split("\\.")) name.append('-').append(CssEscape.part(segment));
         return name.toString();
     }
 

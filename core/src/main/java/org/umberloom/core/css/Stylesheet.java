@@ -4,11 +4,12 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
@@ -28,6 +29,8 @@ public final class Stylesheet {
     /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
             + "  transition: none !important;\n}\n}\n";
+    /** What sections, parts and elements of a page say of themselves in {@code data-} attributes. */
+    private static final Set<String> OF_PAGES = Set.of("surface", "width", "part", "state");
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {
@@ -40,10 +43,16 @@ public final class Stylesheet {
 
     /** The whole stylesheet for pages of that usage; pictures lie in the folder {@code ground} beside it. */
     public static String compile(ThemeDocument theme, Usage pages, List<FontFace> fonts, Pictures pictures) {
+        return compile(theme, pages, fonts, pictures, combination -> Resolution.of(theme, combination));
+    }
+
+    /** The same with the theme's resolutions from wherever they are at hand, by combinations that name every modifier. */
+    public static String compile(ThemeDocument theme, Usage pages, List<FontFace> fonts, Pictures pictures,
+                                 Function<Combination, Resolution> resolutions) {
         Usage usage = Grounds.any(theme) ? pages.with(BaseLayer.GROUND) : pages;
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
-        css.append(tokensLayer(theme, roles(usage), usage, pictures));
+        css.append(tokensLayer(theme, roles(usage), usage, pictures, resolutions));
         css.append(layer("base", rules(BaseLayer.Layer.BASE, usage)));
         css.append(layer("parts", rules(BaseLayer.Layer.PARTS, usage)));
         if (roles(usage).stream().anyMatch(role -> role.startsWith("motion."))) css.append(STILL);
@@ -54,7 +63,7 @@ public final class Stylesheet {
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();
         for (FontFace font : fonts) css.append(fontFace(font));
-        return css.append(tokensLayer(theme, roles, Usage.ALL, Pictures.NONE)).toString();
+        return css.append(tokensLayer(theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination))).toString();
     }
 
     /** Every role that the rules for this usage read. */
@@ -73,19 +82,28 @@ public final class Stylesheet {
                 .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
     }
 
-    private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures) {
+    private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
+                                      Function<Combination, Resolution> resolutions) {
         StringBuilder css = new StringBuilder();
         if (theme.modifiers().containsKey(Modifier.SCHEME)) {
             css.append(":root { color-scheme: light dark; }\n");
             css.append("[data-scheme=\"light\"] { color-scheme: light; }\n");
             css.append("[data-scheme=\"dark\"] { color-scheme: dark; }\n");
         }
-        return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage, pictures)).toString());
+        return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage, pictures, resolutions)).toString());
     }
 
-    /** The attribute of the root element that chooses a modifier's context: {@code data-look}. */
+    /**
+     * The attribute of the root element that chooses a modifier's context: {@code data-look}. Two modifiers never have the
+     * same: HTML knows no capitals in attributes, so they are written by their codes, and so is what pages use themselves.
+     */
     public static String attribute(String modifier) {
-        return "data-" + modifier.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        StringBuilder name = new StringBuilder(OF_PAGES.contains(modifier) ? "data-_" : "data-");
+        modifier.codePoints().forEach(c -> {
+            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9' || c == '-') name.appendCodePoint(c);
+            else name.append('_').append(Integer.toHexString(c)).append('_');
+        });
+        return name.toString();
     }
 
     private static String rules(BaseLayer.Layer layer, Usage usage) {

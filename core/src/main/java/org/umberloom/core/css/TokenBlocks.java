@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
@@ -41,9 +42,11 @@ final class TokenBlocks {
     private final Pictures pictures;
     private final boolean pairs;
     private final boolean grounds;
+    private final Function<Combination, Resolution> resolutions;
 
-    private TokenBlocks(ThemeDocument theme, Collection<String> roles, Pictures pictures) {
+    private TokenBlocks(ThemeDocument theme, Collection<String> roles, Pictures pictures, Function<Combination, Resolution> resolutions) {
         this.theme = theme;
+        this.resolutions = resolutions;
         this.roles = roles;
         this.pictures = pictures;
         grounds = Grounds.any(theme);
@@ -51,12 +54,13 @@ final class TokenBlocks {
         pairs = scheme != null && scheme.contexts().keySet().containsAll(Set.of(Modifier.LIGHT, Modifier.DARK));
     }
 
-    static String of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures) {
-        return new TokenBlocks(theme, roles, pictures).write(usage);
+    static String of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
+                     Function<Combination, Resolution> resolutions) {
+        return new TokenBlocks(theme, roles, pictures, resolutions).write(usage);
     }
 
     private String write(Usage usage) {
-        List<String> surfaces = Stylesheet.furtherSurfaces(Resolution.of(theme, theme.defaults()), usage);
+        List<String> surfaces = Stylesheet.furtherSurfaces(resolutions.apply(theme.defaults()), usage);
         for (Map<String, String> leaving : choices()) add(leaving, surfaces);
         StringBuilder css = new StringBuilder();
         for (Written block : written) {
@@ -121,7 +125,7 @@ final class TokenBlocks {
     }
 
     private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
-        Resolution resolution = Resolution.of(theme, combination);
+        Resolution resolution = resolutions.apply(combination);
         CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
         return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties).blocks());
     }
@@ -185,8 +189,8 @@ final class TokenBlocks {
 
     private static String conditions(Map<String, String> contexts) {
         StringBuilder selector = new StringBuilder();
-        contexts.forEach((modifier, context) -> selector.append('[').append(Stylesheet.attribute(modifier)).append("=\"")
-                .append(context.replace("\\", "\\\\").replace("\"", "\\\"")).append("\"]"));
+        contexts.forEach((modifier, context) -> selector.append('[').append(Stylesheet.attribute(modifier)).append('=')
+                .append(CssEscape.string(context)).append(']'));
         return selector.toString();
     }
 
@@ -204,7 +208,7 @@ final class TokenBlocks {
         StringBuilder css = new StringBuilder();
         blocks.forEach((block, properties) -> {
             if (properties.isEmpty()) return;
-            String section = "[data-surface=\"" + block + "\"]";
+            String section = "[data-surface=" + CssEscape.string(block) + "]";
             css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section).append(" {\n");
             properties.forEach((name, value) -> css.append("  ").append(name).append(": ").append(TwoGamuts.narrow(value)).append(";\n"));
             css.append("}\n");

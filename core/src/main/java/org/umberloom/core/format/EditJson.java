@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.RecipeData;
 import org.umberloom.core.theme.Structure;
@@ -73,12 +74,31 @@ public final class EditJson {
         } else if (edit instanceof Edit.SetDescription describe) {
             data.put("op", "setDescription");
             data.put("text", describe.text());
+        } else if (edit instanceof Edit.SetPicture set) {
+            data.put("op", "setPicture");
+            data.put("name", set.name());
+            set.picture().ifPresent(picture -> data.put("picture", picture(picture)));
         } else if (edit instanceof Edit.Batch batch) {
             data.put("op", "batch");
             data.put("label", batch.label());
             data.put("edits", batch.edits().stream().map(EditJson::data).toList());
         }
         return data;
+    }
+
+    private static Map<String, Object> picture(Picture picture) {
+        Map<String, Object> data = new LinkedHashMap<>();
+        data.put("hash", picture.hash());
+        data.put("mediaType", picture.mediaType());
+        data.put("license", picture.license());
+        data.put("bytes", (double) picture.bytes());
+        return data;
+    }
+
+    private static Picture picture(String name, Object data) {
+        Map<String, Object> map = Json.object("picture", data);
+        return new Picture(name, Json.string("hash", map.get("hash")), Json.string("mediaType", map.get("mediaType")),
+                Json.string("license", map.get("license")), (long) Json.number("bytes", map.get("bytes")));
     }
 
     private static void place(Map<String, Object> data, String op, Place place, TokenPath path) {
@@ -106,6 +126,9 @@ public final class EditJson {
                 return new Edit.SetName(Json.string("name", data.get("name")));
             case "setDescription":
                 return new Edit.SetDescription(Json.string("text", data.get("text")));
+            case "setPicture":
+                String name = Json.string("name", data.get("name"));
+                return new Edit.SetPicture(name, Optional.ofNullable(data.get("picture")).map(picture -> picture(name, picture)));
             case "move":
                 return new Edit.Move(path(data, "path"), path(data, "to"));
             case "putAll":

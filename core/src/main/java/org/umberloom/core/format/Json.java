@@ -4,8 +4,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.token.Names;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.StreamWriteConstraints;
+import tools.jackson.core.exc.StreamConstraintsException;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.databind.ObjectWriter;
@@ -13,8 +18,19 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** JSON text to plain data and back: maps and lists in order, strings, booleans, and numbers as Double. */
 final class Json {
-    private static final JsonMapper MAPPER =
-            JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+    /** Levels of nesting; a document's groups are held to far fewer. */
+    private static final int DEEPEST = 200;
+    private static final int LONGEST_TEXT = 200_000;
+    private static final int LONGEST_NUMBER = 100;
+    private static final int LONGEST_KEY = 2_000;
+    /** UTF-16 units of one document. */
+    private static final int LARGEST = 16 << 20;
+    /** Objects in one document: each token takes two or three. */
+    private static final int MOST_OBJECTS = 400_000;
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder()
+                    .maxNestingDepth(DEEPEST).maxStringLength(LONGEST_TEXT).maxNumberLength(LONGEST_NUMBER).maxNameLength(LONGEST_KEY).build())
+            .streamWriteConstraints(StreamWriteConstraints.builder().maxNestingDepth(2 * DEEPEST).build()).build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
     private static final DefaultPrettyPrinter PRINTER = new DefaultPrettyPrinter()
             .withObjectIndenter(new DefaultIndenter("  ", "\n")).withArrayIndenter(new DefaultIndenter("  ", "\n"));
     private static final ObjectWriter PRETTY = MAPPER.writer().with(PRINTER);
@@ -26,14 +42,24 @@ final class Json {
 
     /** @throws FormatException when the text is not one JSON object; the message starts with {@code where} */
     static Map<String, Object> readObject(String where, String text) {
-        Object data;
+        if (text.length() > LARGEST)
+            throw new FormatException(where + " has more than " + (LARGEST >> 20) + " million letters, the most that is read in one document.");
+        if (text.chars().filter(c -> c == '{').count() > MOST_OBJECTS)
+            throw new FormatException(where + " holds more than " + MOST_OBJECTS + " objects, the most that is read in one document.");
         try {
-            data = plain(MAPPER.readValue(text, Object.class));
+            return object(where, plain(where, MAPPER.readValue(text, Object.class)));
+        } catch (StreamConstraintsException e) {
+            throw new FormatException(where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, " + LONGEST_TEXT
+                    + " letters in a text, " + LONGEST_NUMBER + " digits in a number" + line(e) + ".", e);
         } catch (JacksonException e) {
-            throw new FormatException(where + " is not valid JSON: " + e.getOriginalMessage()
-                    + (e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")"), e);
+            boolean twice = String.valueOf(e.getOriginalMessage()).startsWith("Duplicate");
+            throw new FormatException(where + (twice ? " has the same name twice in one object" : " is not valid JSON") + line(e) + ".", e);
         }
-        return object(where, data);
+    }
+
+    private static String line(JacksonException e) {
+        return e.getLocation() == null || e.getLocation().getLineNr() < 1 ? "" : " (line " + e.getLocation().getLineNr()
+                + ", column " + e.getLocation().getColumnNr() + ")";
     }
 
     /** Indented, with a newline at the end. */
@@ -68,25 +94,36 @@ final class Json {
         throw new FormatException(where + " must be a list.");
     }
 
-    private static Object plain(Object data) {
+    private static Object plain(String where, Object data) {
         if (data instanceof Map<?, ?> map) {
             Map<String, Object> copy = new LinkedHashMap<>();
-            map.forEach((key, value) -> copy.put((String) key, plain(value)));
+            map.forEach((key, value) -> copy.put(whole(where, (String) key), plain(where, value)));
             return copy;
         }
         if (data instanceof List<?> list) {
             List<Object> copy = new ArrayList<>();
-            list.forEach(item -> copy.add(plain(item)));
+            list.forEach(item -> copy.add(plain(where, item)));
             return copy;
         }
+        if (data instanceof String text) return whole(where, text);
         if (data instanceof Number number && Math.abs(number.doubleValue()) <= EXACT) return number.doubleValue();
         return data;
     }
 
+    /** What holds half a character would be another text when it is read again. */
+    private static String whole(String where, String text) {
+        try {
+            return Names.safe(where, text);
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(e.getMessage(), e);
+        }
+    }
+
     private static Object printable(Object data) {
+        if (data instanceof String text) return whole("The text", text);
         if (data instanceof Map<?, ?> map) {
             Map<Object, Object> copy = new LinkedHashMap<>();
-            map.forEach((key, value) -> copy.put(key, printable(value)));
+            map.forEach((key, value) -> copy.put(key instanceof String name ? whole("A name", name) : key, printable(value)));
             return copy;
         }
         if (data instanceof List<?> list) return list.stream().map(Json::printable).toList();

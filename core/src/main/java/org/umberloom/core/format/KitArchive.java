@@ -4,13 +4,13 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.attribute.FileTime;
-import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import org.umberloom.core.token.Names;
 
 /** The archive of a kit: a ZIP file whose bytes depend on its files alone, read with limits and without trust. */
 public final class KitArchive {
@@ -18,7 +18,7 @@ public final class KitArchive {
     private static final int END_BYTES = 22;
     private static final long MOST_BYTES = 64L << 20;
     /** ZIP times start here; a fixed time keeps equal kits equal. */
-    private static final FileTime EPOCH = FileTime.from(Instant.parse("1980-01-01T12:00:00Z"));
+    private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 12, 0);
     private static final String KEPT = " Nothing was imported and nothing was changed.";
 
     private KitArchive() {
@@ -30,7 +30,7 @@ public final class KitArchive {
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             for (Map.Entry<String, byte[]> file : files.entrySet()) {
                 ZipEntry entry = new ZipEntry(file.getKey());
-                entry.setLastModifiedTime(EPOCH);
+                entry.setTimeLocal(TIME);
                 zip.putNextEntry(entry);
                 zip.write(file.getValue());
                 zip.closeEntry();
@@ -66,11 +66,11 @@ public final class KitArchive {
                 if (total > MOST_BYTES)
                     throw new FormatException("The archive unpacks to more than " + (MOST_BYTES >> 20) + " MiB." + KEPT);
                 if (files.put(entry.getName(), content) != null)
-                    throw new FormatException("The archive holds “" + entry.getName() + "” twice." + KEPT);
+                    throw new FormatException("The archive holds “" + Names.shown(entry.getName()) + "” twice." + KEPT);
             }
         } catch (IOException | IllegalArgumentException e) {
             if (e instanceof FormatException refused) throw refused;
-            throw new FormatException("The archive is damaged: " + e.getMessage() + "." + KEPT
+            throw new FormatException("The archive is damaged and cannot be unpacked." + KEPT
                     + " Export it again, or download it again.", e);
         }
         if (files.isEmpty())
@@ -90,6 +90,6 @@ public final class KitArchive {
         boolean climbs = name.startsWith("/") || name.contains("\\") || name.contains(":") || name.contains("\0");
         for (String part : name.split("/")) climbs |= part.equals("..") || part.equals(".");
         if (climbs)
-            throw new FormatException("The archive holds a path that leaves it (“" + name + "”), so it was refused." + KEPT);
+            throw new FormatException("The archive holds a path that leaves it (“" + Names.shown(name) + "”), so it was refused." + KEPT);
     }
 }

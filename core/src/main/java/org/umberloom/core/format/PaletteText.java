@@ -18,8 +18,10 @@ public final class PaletteText {
     private static final int MOST = 256;
     private static final String GPL_HEADER = "gimp palette";
     private static final Pattern GPL_LINE = Pattern.compile("\\s*(\\d{1,3})\\s+(\\d{1,3})\\s+(\\d{1,3})(?:\\s+(.*))?");
-    private static final Pattern PROPERTY = Pattern.compile("--([\\w-]+)\\s*:\\s*([^;{}]+)");
-    private static final Pattern LONE = Pattern.compile("#[0-9a-fA-F]{3,8}\\b|[a-zA-Z-]+\\([^()]*\\)|[a-zA-Z]+");
+    /** UTF-16 units of a text; far more than any list of colors that people paste. */
+    private static final int LONGEST = 400_000;
+    private static final int LONGEST_ENTRY = 120;
+    private static final int MOST_PASSED_OVER = 50;
 
     /** A color with the name that the text gives it, or an empty one. */
     public record Named(String name, Color color) {
@@ -39,13 +41,18 @@ public final class PaletteText {
     private PaletteText() {
     }
 
-    /** @throws FormatException when there is no color in it, or more than 256 */
+    /**
+     * Every character is looked at once or twice, so that a long text takes no longer for being odd.
+     *
+     * @throws FormatException when there is no color in it, more than 256, or the text is too long
+     */
     public static Palette read(String text) {
+        if (text.length() > LONGEST)
+            throw new FormatException("The text has " + text.length() + " letters; up to " + LONGEST + " are read. Paste the part with the colors.");
         PaletteText reader = new PaletteText();
         String start = text.stripLeading().toLowerCase(Locale.ROOT);
         if (start.startsWith(GPL_HEADER)) reader.paletteFile(text);
-        else if (PROPERTY.matcher(text).find()) reader.properties(text);
-        else reader.list(text);
+        else if (!reader.properties(text)) reader.list(text);
         if (reader.colors.isEmpty())
             throw new FormatException("There is no color in this text. Paste colors such as #7a4a2b or oklch(0.5 0.09 60), CSS custom "
                     + "properties, or a GPL palette file.");
@@ -64,26 +71,72 @@ public final class PaletteText {
         }
     }
 
-    private void properties(String text) {
-        Matcher property = PROPERTY.matcher(text);
-        while (property.find()) {
-            try {
-                add(property.group(1), CssColor.parse(property.group(2)));
-            } catch (IllegalArgumentException e) {
-                passedOver.add(property.group().trim());
+    /** Custom properties, {@code --name: value}; false when there are none. Source: CSS Variables 1, section 2. */
+    private boolean properties(String text) {
+        boolean any = false;
+        for (int at = text.indexOf("--"); at >= 0; at = text.indexOf("--", at)) {
+            int end = wordEnd(text, at);
+            int colon = end;
+            while (colon < text.length() && Character.isWhitespace(text.charAt(colon))) colon++;
+            if (end == at + 2 || colon == text.length() || text.charAt(colon) != ':') {
+                at = end;
+                continue;
             }
+            int stop = colon + 1;
+            while (stop < text.length() && ";{}".indexOf(text.charAt(stop)) < 0) stop++;
+            String value = text.substring(colon + 1, stop).trim();
+            any |= !value.isEmpty();
+            try {
+                if (!value.isEmpty()) add(text.substring(at + 2, Math.min(end, at + 2 + LONGEST_ENTRY)), CssColor.parse(value));
+            } catch (IllegalArgumentException e) {
+                passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim(), e);
+            }
+            at = stop;
+        }
+        return any;
+    }
+
+    /** Lone colors with anything between them: hex forms, functions, names. */
+    private void list(String text) {
+        for (int at = 0; at < text.length(); ) {
+            char c = text.charAt(at);
+            if (c != '#' && !isWord(c)) {
+                at++;
+                continue;
+            }
+            int end = c == '#' ? at + 1 : at;
+            while (end < text.length() && isWord(text.charAt(end))) end++;
+            boolean function = c != '#' && end < text.length() && text.charAt(end) == '(';
+            if (function) {
+                int close = end + 1;
+                while (close < text.length() && "()".indexOf(text.charAt(close)) < 0) close++;
+                function = close < text.length() && text.charAt(close) == ')';
+                if (function) end = close + 1;
+            }
+            String entry = text.substring(at, Math.min(end, at + LONGEST_ENTRY));
+            try {
+                add("", CssColor.parse(entry));
+            } catch (IllegalArgumentException e) {
+                if (function || c == '#' && entry.length() > 3) passOver(entry, e);
+            }
+            at = end;
         }
     }
 
-    private void list(String text) {
-        Matcher lone = LONE.matcher(text);
-        while (lone.find()) {
-            try {
-                add("", CssColor.parse(lone.group()));
-            } catch (IllegalArgumentException e) {
-                if (lone.group().startsWith("#") || lone.group().endsWith(")")) passedOver.add(lone.group());
-            }
-        }
+    private static int wordEnd(String text, int at) {
+        int end = at;
+        while (end < text.length() && (isWord(text.charAt(end)) || text.charAt(end) == '_')) end++;
+        return end;
+    }
+
+    private static boolean isWord(char c) {
+        return c == '-' || c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9';
+    }
+
+    /** A limit that was met is no entry that is passed over. */
+    private void passOver(String entry, IllegalArgumentException e) {
+        if (e instanceof FormatException limit) throw limit;
+        if (passedOver.size() < MOST_PASSED_OVER) passedOver.add(entry);
     }
 
     private void add(String name, Color color) {

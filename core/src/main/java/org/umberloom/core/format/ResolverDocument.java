@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import org.umberloom.core.theme.Limits;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
@@ -30,6 +31,7 @@ final class ResolverDocument {
     /** Files and sets that are being read, outermost first: to meet one again is a circle. */
     private final Set<String> open = new LinkedHashSet<>();
     private int filesRead;
+    private long tokensRead;
 
     ResolverDocument(String where, Map<String, Object> data, Function<String, String> files, List<String> notes) {
         this.where = where;
@@ -134,6 +136,12 @@ final class ResolverDocument {
         Group read = tokens.get(REF) instanceof String next && tokens.size() == 1 ? file(of, next)
                 : TokensJson.modern(file, tokens, notes);
         open.remove(file);
+        tokensRead += read.tokenCount();
+        try {
+            Limits.checkTokens(tokensRead);
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(e.getMessage(), e);
+        }
         return read;
     }
 

@@ -3,16 +3,21 @@ package org.umberloom.core.format;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Limits;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 
@@ -24,6 +29,7 @@ public final class ThemeJson {
     public static final String VERSION = "2025.10";
     static final String SETS = "#/sets/";
     static final String MODIFIERS = "#/modifiers/";
+    private static final int LONGEST_FILE = 80;
 
     /** A theme that was read, with a sentence for each kind of thing that had to be converted. */
     public record Reading(ThemeDocument theme, List<String> notes) {
@@ -54,11 +60,14 @@ public final class ThemeJson {
         return files;
     }
 
-    /** Only letters that every file system and archive takes. */
+    /** Letters that every file system and archive takes, few of them, and no two names that differ in case alone. */
     private static String uniqueFile(Map<String, String> files, String name) {
-        String safe = name.replaceAll("[^\\p{Alnum}._-]", "-").replaceAll("^\\.+", "");
+        StringBuilder safe = new StringBuilder();
+        name.chars().limit(LONGEST_FILE).forEach(c -> safe.append(c < 0x80 && Character.isLetterOrDigit(c) || c == '.' || c == '_' || c == '-' ? (char) c : '-'));
+        while (!safe.isEmpty() && (safe.charAt(0) == '.' || safe.charAt(0) == '-')) safe.deleteCharAt(0);
+        Set<String> taken = files.keySet().stream().map(file -> file.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         String file = "tokens/" + safe + ".tokens.json";
-        for (int i = 2; files.containsKey(file); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";
+        for (int i = 2; taken.contains(file.toLowerCase(Locale.ROOT)); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";
         return file;
     }
 
@@ -86,14 +95,33 @@ public final class ThemeJson {
         Map<String, Object> data = Json.readObject(where, text);
         List<String> notes = new ArrayList<>();
         boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
-        if (resolver) return new Reading(new ResolverDocument(where, data, files, notes).theme(), notes);
+        if (resolver) return within(new ResolverDocument(where, data, files, notes).theme(), notes);
         if (data.values().stream().noneMatch(Map.class::isInstance))
             throw new FormatException(where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
         Group tokens = TokensJson.modern(where, data, notes);
-        ThemeDocument theme = new ThemeDocument(where.replaceAll("(\\.tokens)?\\.json$", ""), "",
+        ThemeDocument theme = new ThemeDocument(nameOf(where), "",
                 Map.of("tokens", new ThemeDocument.TokenSet("", tokens)), Map.of(),
                 List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of());
-        return new Reading(theme, notes);
+        return within(theme, notes);
+    }
+
+    /** What a token file's name says, as the name of a theme. */
+    private static String nameOf(String file) {
+        String name = file.replaceAll("(\\.tokens)?\\.json$", "");
+        String start = name.substring(0, Math.min(name.length(), Names.LONGEST));
+        StringBuilder kept = new StringBuilder();
+        start.codePoints().filter(c -> !Character.isISOControl(c) && Character.getType(c) != Character.SURROGATE
+                && Character.getType(c) != Character.LINE_SEPARATOR && Character.getType(c) != Character.PARAGRAPH_SEPARATOR)
+                .forEach(kept::appendCodePoint);
+        return kept.toString().isBlank() ? "Imported tokens" : kept.toString();
+    }
+
+    private static Reading within(ThemeDocument theme, List<String> notes) {
+        try {
+            return new Reading(Limits.checked(theme), notes);
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(e.getMessage(), e);
+        }
     }
 
     private interface Source {

@@ -133,6 +133,11 @@ public final class TokensJson {
     }
 
     static Group group(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
+        try {
+            if (!path.isEmpty()) TokenPath.of(path);
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(where + ": " + e.getMessage(), e);
+        }
         Meta meta = readMeta(where, path, data, true);
         Optional<TokenType> type = meta.type().or(() -> inherited);
         Map<String, Node> children = new LinkedHashMap<>();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
+import org.umberloom.core.theme.Picture;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 
@@ -32,12 +33,11 @@ public record Ground(Kind kind, String source, String position, String repeat, S
     public static final List<String> REPEATS = List.of("no-repeat", "repeat", "repeat-x", "repeat-y", "round", "space");
     private static final String FIELD = "ground";
     private static final java.util.regex.Pattern SIZE = java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
-    private static final java.util.regex.Pattern FILE = java.util.regex.Pattern.compile("[a-z0-9][a-z0-9._-]{0,99}");
     private static final java.util.regex.Pattern ROLE = java.util.regex.Pattern.compile("[a-z][a-z-]*");
 
     /** @throws IllegalArgumentException with a sentence for people when a field is out of range */
     public Ground {
-        if (kind == Kind.PICTURE && !FILE.matcher(source).matches())
+        if (kind == Kind.PICTURE && !Picture.isName(source))
             throw new IllegalArgumentException("“" + source + "” is not the name of a picture: small letters, digits, dots and dashes.");
         if (kind == Kind.PATTERN) Pattern.byId(source);
         if (!POSITIONS.contains(position)) throw new IllegalArgumentException("A ground’s position is one of " + POSITIONS + ", was “" + position + "”.");

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.umberloom.core.token.Names;
 
 /** One context chosen for each modifier; a modifier that is not named stands at its default. */
 public record Combination(Map<String, String> contexts) {
@@ -26,10 +27,23 @@ public record Combination(Map<String, String> contexts) {
         return new Combination(complete);
     }
 
-    /** {@code scheme=dark,look=freight}; empty for no modifiers. Of the names' own {@code % , = |} the codes are written. */
+    /** {@code scheme=dark,look=freight}, with names by their {@link #code}; empty for no modifiers. */
     public String key() {
-        return contexts.entrySet().stream().map(entry -> written(entry.getKey()) + "=" + written(entry.getValue()))
+        return contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()))
                 .collect(Collectors.joining(","));
+    }
+
+    /**
+     * A name as it stands in a key: letters, digits, dots, dashes and underscores as they are, all else as its code between
+     * tildes, so that a key can be a part of any address (RFC 3986, 2.3) and every name can be told from every other.
+     */
+    public static String code(String name) {
+        StringBuilder code = new StringBuilder();
+        name.codePoints().forEach(c -> {
+            if (Character.isLetterOrDigit(c) || c == '.' || c == '-' || c == '_') code.appendCodePoint(c);
+            else code.append('~').append(Integer.toHexString(c)).append('~');
+        });
+        return code.toString();
     }
 
     /** Reads what {@link #key} writes. @throws IllegalArgumentException for anything else */
@@ -38,17 +52,27 @@ public record Combination(Map<String, String> contexts) {
         for (String part : key.split(",")) {
             if (part.isBlank()) continue;
             int equals = part.indexOf('=');
-            if (equals <= 0) throw new IllegalArgumentException("“" + key + "” is not a combination: write scheme=dark,look=freight.");
+            if (equals <= 0) throw new IllegalArgumentException("“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
             contexts.put(read(part.substring(0, equals)), read(part.substring(equals + 1)));
         }
         return new Combination(contexts);
     }
 
-    private static String written(String name) {
-        return name.replace("%", "%25").replace(",", "%2C").replace("=", "%3D").replace("|", "%7C");
-    }
-
-    private static String read(String name) {
-        return name.trim().replace("%7C", "|").replace("%3D", "=").replace("%2C", ",").replace("%25", "%");
+    private static String read(String code) {
+        StringBuilder name = new StringBuilder();
+        for (int at = 0; at < code.length(); ) {
+            int end = code.charAt(at) == '~' ? code.indexOf('~', at + 1) : -1;
+            if (end < 0) {
+                name.append(code.charAt(at++));
+                continue;
+            }
+            try {
+                name.appendCodePoint(Integer.parseInt(code.substring(at + 1, end), 16));
+            } catch (IllegalArgumentException e) {
+                throw new IllegalArgumentException("“" + Names.shown(code) + "” is not a name in a combination.", e);
+            }
+            at = end + 1;
+        }
+        return name.toString();
     }
 }

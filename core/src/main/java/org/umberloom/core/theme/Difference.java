@@ -27,10 +27,18 @@ public final class Difference {
         if (!from.description().equals(to.description())) edits.add(new Edit.SetDescription(to.description()));
         sets(from, to, edits);
         modifiers(from, to, edits);
+        pictures(Picture.of(from), Picture.of(to), edits);
         List<Edit> made = new ArrayList<>(edits);
         ThemeDocument current = new Edit.Batch(label, made).applyTo(from).theme();
         if (!current.order().equals(to.order())) edits.add(new Structure.Reorder(to.order()));
         return new Edit.Batch(label, edits);
+    }
+
+    /** Where their order differs, all are taken away and put in anew. */
+    private static void pictures(Map<String, Picture> from, Map<String, Picture> to, List<Edit> edits) {
+        if (List.copyOf(from.entrySet()).equals(List.copyOf(to.entrySet()))) return;
+        from.keySet().forEach(name -> edits.add(new Edit.SetPicture(name, Optional.empty())));
+        to.forEach((name, picture) -> edits.add(new Edit.SetPicture(name, Optional.of(picture))));
     }
 
     /** Every token that differs, place by place. */

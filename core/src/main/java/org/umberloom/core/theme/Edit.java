@@ -1,8 +1,11 @@
 package org.umberloom.core.theme;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
@@ -18,7 +21,7 @@ import org.umberloom.core.token.ValueText;
  * the document; the document is then as it was.
  */
 public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveRecipe, Edit.Attach, Edit.Detach, Edit.Put,
-        Edit.PutAll, Edit.Remove, Edit.SetMeta, Edit.Move, Edit.SetName, Edit.SetDescription, Edit.Batch, Structure {
+        Edit.PutAll, Edit.Remove, Edit.SetMeta, Edit.Move, Edit.SetName, Edit.SetDescription, Edit.SetPicture, Edit.Batch, Structure {
     Applied applyTo(ThemeDocument theme);
 
     /** What this edit does, in a few words. */
@@ -48,9 +51,14 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         }
 
         boolean meets(Touch other) {
-            boolean samePlace = place.equals(other.place) || tokens() && other.tokens()
+            boolean samePlace = place.equals(other.place) || allContexts(this, other) || allContexts(other, this) || tokens() && other.tokens()
                     && (place.equals(ANYWHERE) || other.place.equals(ANYWHERE));
             return samePlace && (path.equals(other.path) || covers(other) || other.covers(this));
+        }
+
+        /** The place {@code context:scheme/} stands for all contexts of a modifier. */
+        private static boolean allContexts(Touch all, Touch one) {
+            return all.place.startsWith("context:") && all.place.endsWith("/") && one.place.startsWith(all.place);
         }
 
         private boolean tokens() {
@@ -76,6 +84,10 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             Group root = theme.at(place);
             if (root.find(path).filter(Group.class::isInstance).isPresent())
                 throw new IllegalArgumentException("“" + path + "” is a group; a value can only be set on a token.");
+            Optional<TokenPath> hue = Recipes.governing(root, path);
+            if (hue.isPresent() && path.name().equals(Recipe.HueRamp.SEED) && Recipes.of(root.group(hue.get()).orElseThrow()).orElseThrow()
+                    instanceof Recipe.HueRamp && !(value instanceof ColorValue))
+                throw new IllegalArgumentException("The seed of “" + hue.get() + "” must hold a color of its own: a ramp grows from it.");
             boolean computed = Recipes.computing(root, path).isPresent();
             Token token = root.token(path).map(before -> before.withProposed(false).withValue(value)).orElse(Token.untyped(value));
             Group changed = root.with(path, computed ? token.withDetached(true) : token);
@@ -211,7 +223,7 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         @Override
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
-            Group before = root.group(group).filter(g -> Recipes.of(g).isPresent()).orElseThrow(() ->
+            Group before = root.group(group).filter(Recipes::any).orElseThrow(() ->
                     new IllegalArgumentException("“" + group + "” has no recipe here."));
             return new Applied(theme.with(place, root.with(group, Recipes.without(before))), restore(place, root, group));
         }
@@ -305,6 +317,44 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         @Override
         public String label() {
             return "describe the theme";
+        }
+    }
+
+    /** Gives the theme a picture, changes it, or takes it away where there is none to set. */
+    record SetPicture(String name, Optional<Picture> picture) implements Edit {
+        public SetPicture {
+            if (picture.isPresent() && !picture.get().name().equals(name))
+                throw new IllegalArgumentException("The picture is called “" + picture.get().name() + "”, not “" + name + "”.");
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Map<String, Picture> pictures = new LinkedHashMap<>(Picture.of(theme));
+            Optional<Picture> before = Optional.ofNullable(pictures.get(name));
+            if (picture.isEmpty() && before.isEmpty()) throw new IllegalArgumentException("This theme has no picture “" + name + "”.");
+            List<String> order = List.copyOf(pictures.keySet());
+            picture.ifPresentOrElse(one -> pictures.put(name, one), () -> pictures.remove(name));
+            Edit back = new SetPicture(name, before);
+            // Taken away from the middle it comes back at its place, by setting what stood after it anew.
+            if (picture.isEmpty() && order.indexOf(name) < order.size() - 1) {
+                List<Edit> anew = new ArrayList<>(List.of(back));
+                for (String after : order.subList(order.indexOf(name) + 1, order.size())) {
+                    anew.add(new SetPicture(after, Optional.empty()));
+                    anew.add(new SetPicture(after, Optional.of(pictures.get(after))));
+                }
+                back = new Batch(label(), anew);
+            }
+            return new Applied(Picture.with(theme, pictures), back);
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.THEME, "picture." + name));
+        }
+
+        @Override
+        public String label() {
+            return picture.isPresent() ? "the picture " + name : "take away the picture " + name;
         }
     }
 

@@ -11,6 +11,7 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
@@ -28,9 +29,48 @@ public final class Recipes {
     private Recipes() {
     }
 
-    /** The recipe of a group. @throws IllegalArgumentException when it has one that cannot be read */
+    /** The recipe of a group; none where it has one that cannot be read, which {@link #findings} says. */
     public static Optional<Recipe> of(Group group) {
-        return group.meta().own(FIELD).map(RecipeData::read);
+        Optional<Object> written = group.meta().own(FIELD);
+        if (written.isEmpty()) return Optional.empty();
+        try {
+            return Optional.of(RecipeData.read(written.get()));
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    /** Whether a group has a recipe, also one that cannot be read. */
+    static boolean any(Group group) {
+        return group.meta().own(FIELD).isPresent();
+    }
+
+    /** The color that a hue's ramp grows from, where the group has one of its own. */
+    public static Optional<Color> seedOf(Group hue) {
+        return hue.children().get(Recipe.HueRamp.SEED) instanceof Token seed && seed.value() instanceof ColorValue color
+                ? Optional.of(color.color()) : Optional.empty();
+    }
+
+    /** Recipes that cannot be read, and ramps that have nothing to grow from. Their tokens stay as they are. */
+    public static List<Finding> findings(ThemeDocument theme) {
+        List<Finding> findings = new ArrayList<>();
+        for (Place place : theme.places())
+            theme.at(place).forEachGroup((path, group) -> {
+                Optional<Object> written = group.meta().own(FIELD);
+                if (written.isEmpty()) return;
+                String fault;
+                try {
+                    if (!(RecipeData.read(written.get()) instanceof Recipe.HueRamp) || seedOf(group).isPresent()) return;
+                    fault = "its token “seed” is missing, or holds no color of its own";
+                } catch (IllegalArgumentException unreadable) {
+                    fault = unreadable.getMessage();
+                }
+                findings.add(new Finding("recipe", Finding.Weight.SHOULD, path.dotted(), "The recipe of " + path + " in " + place
+                        + " cannot compute: " + Names.shown(fault) + ". Its tokens keep their values.",
+                        "Give it what it needs, or take the recipe away; the tokens stay.",
+                        List.of(new Finding.Fix("Take the recipe away", new Edit.RemoveRecipe(place, path)))));
+            });
+        return findings;
     }
 
     /** The group with that recipe and its tokens computed. */
@@ -63,7 +103,11 @@ public final class Recipes {
     }
 
     private static Map<String, TokenValue> values(Group group) {
-        return of(group).map(recipe -> values(group, recipe)).orElse(Map.of());
+        return of(group).filter(recipe -> computes(group, recipe)).map(recipe -> values(group, recipe)).orElse(Map.of());
+    }
+
+    private static boolean computes(Group group, Recipe recipe) {
+        return !(recipe instanceof Recipe.HueRamp) || seedOf(group).isPresent();
     }
 
     /** @param former names that a recipe before this one computed; they go, all other tokens stay */
@@ -90,11 +134,10 @@ public final class Recipes {
         if (recipe instanceof Recipe.TypeSteps steps) return steps.scale().steps();
         if (recipe instanceof Recipe.SpaceSteps steps) return steps.scale().steps();
         Recipe.HueRamp ramp = (Recipe.HueRamp) recipe;
-        if (!(group.children().get(Recipe.HueRamp.SEED) instanceof Token seed
-                && seed.value() instanceof ColorValue color))
-            throw new IllegalArgumentException("A hue needs a token “seed” that holds a color.");
+        Color seed = seedOf(group).orElseThrow(() ->
+                new IllegalArgumentException("A hue needs a token “seed” that holds a color of its own."));
         Map<String, TokenValue> shades = new LinkedHashMap<>();
-        for (Ramp.Shade shade : Ramp.grow(ramp.start(color.color()), ramp.stops(), ramp.shape()))
+        for (Ramp.Shade shade : Ramp.grow(ramp.start(seed), ramp.stops(), ramp.shape()))
             shades.put(stopName(shade.stop()), new ColorValue(shade.color()));
         return shades;
     }
@@ -114,7 +157,7 @@ public final class Recipes {
     /** The root with a group whose recipe has seen what it refers to, and computed again. */
     static Group refreshed(Group root, TokenPath path) {
         Group group = root.group(path).orElseThrow();
-        return root.with(path, of(group).map(recipe -> {
+        return root.with(path, of(group).filter(recipe -> computes(group, recipe)).map(recipe -> {
             Recipe seeing = seeing(root, recipe);
             return seeing.equals(recipe) ? compute(group, recipe, Set.of()) : with(group, seeing);
         }).orElse(group));

@@ -5,15 +5,23 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
 
 /**
  * Edits of what a theme consists of: sets, modifiers, contexts and the order in which they apply. Every index counts
  * from 0; −1 in the resolution order means that it is not in it, −1 elsewhere means last.
  */
 public sealed interface Structure extends Edit {
-    @Override
-    default List<Touch> touches() {
-        return List.of(new Touch(Touch.STRUCTURE, ""));
+    /** What of the structure an edit changes; sets and modifiers that come or go also change the order. */
+    private static List<Touch> touching(String... parts) {
+        return java.util.Arrays.stream(parts).map(part -> new Touch(Touch.STRUCTURE, part)).toList();
+    }
+
+    /** A place that goes is changed as a whole: what was written into it meanwhile would be lost. */
+    private static List<Touch> going(List<Place> places, String... parts) {
+        List<Touch> touches = new ArrayList<>(touching(parts));
+        places.forEach(place -> touches.add(new Touch(place.toString(), "")));
+        return touches;
     }
 
     /** Adds a set, at an index among the sets and at one in the resolution order. */
@@ -25,6 +33,11 @@ public sealed interface Structure extends Edit {
             checkName(name);
             return new Applied(theme.withSets(inserted(theme.sets(), name, set, index),
                     inserted(theme.order(), ThemeDocument.OrderEntry.set(name), orderIndex)), new RemoveSet(name));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("set." + name, "order.set." + name);
         }
 
         @Override
@@ -47,6 +60,11 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<Touch> touches() {
+            return going(List.of(Place.set(name)), "set." + name, "order.set." + name);
+        }
+
+        @Override
         public String label() {
             return "remove the set " + name;
         }
@@ -61,6 +79,11 @@ public sealed interface Structure extends Edit {
             checkName(name);
             return new Applied(theme.withModifiers(inserted(theme.modifiers(), name, modifier, index),
                     inserted(theme.order(), ThemeDocument.OrderEntry.modifier(name), orderIndex)), new RemoveModifier(name));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + name, "order.modifier." + name);
         }
 
         @Override
@@ -82,6 +105,11 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<Touch> touches() {
+            return going(List.of(Place.context(name, "")), "modifier." + name, "order.modifier." + name);
+        }
+
+        @Override
         public String label() {
             return "remove the modifier " + name;
         }
@@ -98,6 +126,11 @@ public sealed interface Structure extends Edit {
             return new Applied(changed(theme, modifier, before.withContexts(
                     inserted(before.contexts(), name, tokens, index), before.defaultContext())),
                     new RemoveContext(modifier, name));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + modifier + ".context." + name);
         }
 
         @Override
@@ -124,6 +157,11 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<Touch> touches() {
+            return going(List.of(Place.context(modifier, name)), "modifier." + modifier + ".context." + name);
+        }
+
+        @Override
         public String label() {
             return "remove the context " + modifier + "/" + name;
         }
@@ -136,6 +174,11 @@ public sealed interface Structure extends Edit {
             Modifier before = theme.modifier(modifier);
             return new Applied(changed(theme, modifier, before.withContexts(before.contexts(), context)),
                     new SetDefault(modifier, before.defaultContext()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + modifier + ".default");
         }
 
         @Override
@@ -153,6 +196,11 @@ public sealed interface Structure extends Edit {
         @Override
         public Applied applyTo(ThemeDocument theme) {
             return new Applied(theme.withSets(theme.sets(), order), new Reorder(theme.order()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("order");
         }
 
         @Override
@@ -194,6 +242,11 @@ public sealed interface Structure extends Edit {
             Map<String, V> arranged = new LinkedHashMap<>();
             names.forEach(name -> arranged.put(name, before.get(name)));
             return arranged;
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching(kind.equals(CONTEXTS) ? "modifier." + modifier : kind.equals(SETS) ? "set" : "modifier");
         }
 
         @Override
@@ -241,6 +294,13 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<Touch> touches() {
+            return !modifier.isEmpty() ? touching("modifier." + modifier, "modifier." + name, "order")
+                    : place instanceof Place.InSet in ? touching("set." + in.set(), "set." + name, "order")
+                    : touching("modifier." + ((Place.InContext) place).modifier());
+        }
+
+        @Override
         public String label() {
             String from = !modifier.isEmpty() ? modifier : place instanceof Place.InSet in ? in.set()
                     : ((Place.InContext) place).context();
@@ -266,7 +326,7 @@ public sealed interface Structure extends Edit {
 
         @Override
         public List<Touch> touches() {
-            return List.of(new Touch(Touch.STRUCTURE, kind + "." + name + ".description"));
+            return touching(kind + "." + name + ".description");
         }
 
         @Override
@@ -276,7 +336,8 @@ public sealed interface Structure extends Edit {
     }
 
     private static void checkName(String name) {
-        if (name.isBlank() || name.contains("/") || name.contains("#") || name.startsWith("$"))
+        Names.checked("A set, modifier or context", name);
+        if ( name.contains("/") || name.contains("#") || name.startsWith("$"))
             throw new IllegalArgumentException("“" + name
                     + "” cannot be a name here: names are not empty, do not start with $ and hold neither / nor #.");
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
 
 /**
  * A theme as the open document it is: token sets, modifiers with their contexts, and the order in which they apply.
@@ -52,7 +53,13 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     /** @throws IllegalArgumentException for an empty name, or an order that names what is not there */
     public ThemeDocument {
-        if (name.isBlank()) throw new IllegalArgumentException("A theme needs a name.");
+        Names.checked("A theme", name);
+        Names.safe("The theme’s description", description);
+        sets.keySet().forEach(set -> Names.checked("A set", set));
+        modifiers.forEach((modifier, value) -> {
+            Names.checked("A modifier", modifier);
+            value.contexts().keySet().forEach(context -> Names.checked("A context of “" + modifier + "”", context));
+        });
         sets = Collections.unmodifiableMap(new LinkedHashMap<>(sets));
         modifiers = Collections.unmodifiableMap(new LinkedHashMap<>(modifiers));
         order = List.copyOf(order);
@@ -74,6 +81,10 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     public ThemeDocument withDescription(String text) {
         return new ThemeDocument(name, text, sets, modifiers, order, extensions);
+    }
+
+    ThemeDocument withExtensions(Map<String, Object> changed) {
+        return new ThemeDocument(name, description, sets, modifiers, order, changed);
     }
 
     ThemeDocument withSets(Map<String, TokenSet> changed, List<OrderEntry> changedOrder) {

@@ -113,6 +113,11 @@ public final class ThemeGraph {
                       int users, List<Finding> findings) {
     }
 
+    /** How many rows there are. */
+    public int size() {
+        return candidates.length;
+    }
+
     /** Every token in document order, resolved or not. */
     public List<Row> rows() {
         List<Row> rows = new ArrayList<>(index.size());

@@ -9,12 +9,14 @@ import java.util.Optional;
  * @param x2 0 to 1
  */
 public record CubicBezierValue(double x1, double y1, double x2, double y2) implements TokenValue {
+    private static final double LARGEST = 1e6;
+
     /** @throws IllegalArgumentException when an x lies outside 0 to 1, or a number is not finite */
     public CubicBezierValue {
         if (!(x1 >= 0 && x1 <= 1 && x2 >= 0 && x2 <= 1))
             throw new IllegalArgumentException("the x of an easing curve’s points must be between 0 and 1");
-        if (!Double.isFinite(y1) || !Double.isFinite(y2))
-            throw new IllegalArgumentException("the y of an easing curve’s points must be finite");
+        if (!(Math.abs(y1) <= LARGEST && Math.abs(y2) <= LARGEST))
+            throw new IllegalArgumentException("the y of an easing curve’s points must be numbers up to a million");
     }
 
     @Override

@@ -15,9 +15,12 @@ public record DimensionValue(double amount, Unit unit) implements TokenValue {
         }
     }
 
-    /** @throws IllegalArgumentException when the amount is not finite */
+    /** px or rem; far beyond what any screen shows, and far below where numbers lose their sense. */
+    private static final double LARGEST = 1e7;
+
+    /** @throws IllegalArgumentException when the amount is not finite, or beyond ten million */
     public DimensionValue {
-        if (!Double.isFinite(amount)) throw new IllegalArgumentException("a length must be a finite number");
+        if (!(Math.abs(amount) <= LARGEST)) throw new IllegalArgumentException("a length must be a number up to ten million, was " + amount);
     }
 
     public static DimensionValue px(double amount) {

@@ -12,9 +12,11 @@ public record DurationValue(double amount, Unit unit) implements TokenValue {
         }
     }
 
-    /** @throws IllegalArgumentException when the amount is not finite */
+    private static final double LARGEST = 1e9;
+
+    /** @throws IllegalArgumentException when the amount is not finite, or beyond a thousand million */
     public DurationValue {
-        if (!Double.isFinite(amount)) throw new IllegalArgumentException("a duration must be a finite number");
+        if (!(Math.abs(amount) <= LARGEST)) throw new IllegalArgumentException("a duration must be a number up to a thousand million, was " + amount);
     }
 
     public static DurationValue ms(double amount) {

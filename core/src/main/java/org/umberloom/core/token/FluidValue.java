@@ -15,7 +15,7 @@ public record FluidValue(DimensionValue narrow, DimensionValue wide, double narr
         implements TokenValue {
     /** @throws IllegalArgumentException unless 0 < narrowViewport < wideViewport */
     public FluidValue {
-        if (!(narrowViewport > 0 && wideViewport > narrowViewport && Double.isFinite(wideViewport)))
+        if (!(narrowViewport > 0 && wideViewport > narrowViewport && wideViewport <= 1e6))
             throw new IllegalArgumentException("the narrow viewport must be above 0 and below the wide one");
     }
 

@@ -26,6 +26,10 @@ public final class ValueText {
     public static final double NARROW_VIEWPORT = 360;
     public static final double WIDE_VIEWPORT = 1280;
 
+    /** UTF-16 units of a typed value; a length is short. */
+    private static final int LONGEST = 10_000;
+    private static final int LONGEST_LENGTH = 200;
+
     private ValueText() {
     }
 
@@ -35,7 +39,9 @@ public final class ValueText {
      * @throws IllegalArgumentException with a sentence for people that says what is allowed
      */
     public static TokenValue parse(TokenType type, String text) {
-        String trimmed = text.trim();
+        String trimmed = Names.safe("The value", text).trim();
+        if (trimmed.length() > (type == TokenType.DIMENSION ? LONGEST_LENGTH : LONGEST))
+            throw new IllegalArgumentException("“" + Names.shown(trimmed) + "” is too long for a " + type.id() + ".");
         if (Alias.isAlias(trimmed) && trimmed.indexOf('}') == trimmed.length() - 1) return Alias.parse(trimmed);
         if (PropertyReference.isPointer(trimmed)) return PropertyReference.parse(trimmed);
         Optional<DerivedValue> derived = derivation(trimmed);

@@ -92,7 +92,7 @@ class FormatTest {
         "{\"a\":{\"$type\":\"fontWeight\",\"$value\":\"fattish\"}}|no keyword",
         "{\"a{b\":{\"$type\":\"number\",\"$value\":1}}|cannot be a name",
         "{\"a\":{\"$type\":\"number\",\"$value\":\"{b..c}\"}}|cannot be a name",
-        "{\"a\":1}|must be an object", "{\"a\":|not valid JSON", "{\"a\":{},\"a\":{}}|not valid JSON"})
+        "{\"a\":1}|must be an object", "{\"a\":|not valid JSON", "{\"a\":{},\"a\":{}}|the same name twice"})
     void badTokensAreRefusedWithTheirPlace(String json, String message) {
         assertThatThrownBy(() -> TokensJson.read("sample", json)).isInstanceOf(FormatException.class)
                 .hasMessageContaining("sample").hasMessageContaining(message);

@@ -65,10 +65,10 @@ class StructureTest {
         }
 
         @ParameterizedTest
-        @ValueSource(strings = {"", " ", "a/b", "#a", "$a"})
-        void namesThatNoReferenceCouldHoldAreRefused(String name) {
+        @ValueSource(strings = {"", " ", "a/b", "#a", "$a", "a\nb", "a\u2028b", "\ud800", "\udc00x", "a\u0000"})
+        void namesThatNoReferenceCouldHoldOrNoStoreKeepAreRefused(String name) {
             assertThatThrownBy(() -> applied(new Structure.AddSet(name, new ThemeDocument.TokenSet("", Group.EMPTY), 0, 0)))
-                    .hasMessageContaining("cannot be a name");
+                    .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("name");
         }
     }
 
@@ -87,7 +87,7 @@ class StructureTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"scheme=dark|scheme=dark", "scheme=dark,look=freight|scheme=dark,look=freight", "''|''",
-        "a%2Cb=c%3Dd|a%2Cb=c%3Dd"})
+        "a~2c~b=c~3d~d|a~2c~b=c~3d~d", "a=~1f6a2~ é|a=~1f6a2~~20~é"})
     void aCombinationReadsWhatItWrites(String key, String written) {
         assertThat(Combination.parse(key).key()).isEqualTo(written);
     }

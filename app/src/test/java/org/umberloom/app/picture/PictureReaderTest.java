@@ -1,4 +1,4 @@
-package org.umberloom.app.color;
+package org.umberloom.app.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

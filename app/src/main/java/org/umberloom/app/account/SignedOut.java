@@ -1,0 +1,5 @@
+package org.umberloom.app.account;
+
+/** A session ended on purpose in this process. */
+public record SignedOut(String session) {
+}

@@ -1,0 +1,103 @@
+package org.umberloom.app.library;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.kit.KitFiles;
+import org.umberloom.app.site.Page;
+import org.umberloom.app.site.Picture;
+import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SiteService;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.theme.ThemeDocument;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * All that one has, in open formats: each theme as the files of its kit, each site as its pages and pictures with a page that
+ * says what belongs together. A theme that cannot be shown goes as the document it is.
+ */
+@Service
+class EverythingService {
+    private static final Logger LOG = LoggerFactory.getLogger(EverythingService.class);
+    private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 12, 0);
+
+    private final LibraryService library;
+    private final DraftService drafts;
+    private final KitFiles kits;
+    private final SiteService sites;
+    private final JsonMapper json;
+
+    EverythingService(LibraryService library, DraftService drafts, KitFiles kits, SiteService sites, JsonMapper json) {
+        this.library = library;
+        this.drafts = drafts;
+        this.kits = kits;
+        this.sites = sites;
+        this.json = json;
+    }
+
+    /** One theme or site after the other, so that no more than one is held at a time. */
+    void write(OutputStream out) {
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (long id : library.all()) theme(zip, id);
+            for (Site site : sites.all()) site(zip, site);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void theme(ZipOutputStream zip, long id) throws IOException {
+        String folder = "themes/" + id + "/";
+        Map<String, byte[]> files;
+        try {
+            ThemeDocument theme = drafts.newest(id).theme();
+            files = kits.of(theme, List.of());
+        } catch (RuntimeException e) {
+            LOG.warn("theme {} goes as its document: {}", id, e.toString());
+            files = Map.of("theme.resolver.json", library.document(id).getBytes(StandardCharsets.UTF_8));
+        }
+        for (Map.Entry<String, byte[]> file : files.entrySet()) put(zip, folder + file.getKey(), file.getValue());
+    }
+
+    private void site(ZipOutputStream zip, Site site) throws IOException {
+        String folder = "sites/" + site.slug() + "/";
+        List<Object> pages = new ArrayList<>();
+        for (Page page : sites.pages(site)) {
+            put(zip, folder + page.slug() + ".html", page.html().getBytes(StandardCharsets.UTF_8));
+            pages.add(ordered("slug", page.slug(), "title", page.title(), "kind", page.kind()));
+        }
+        List<Object> pictures = new ArrayList<>();
+        for (Picture picture : sites.pictures(site)) {
+            put(zip, folder + "pictures/" + picture.name(), picture.content());
+            pictures.add(ordered("name", picture.name(), "license", picture.license()));
+        }
+        Map<String, Object> said = ordered("slug", site.slug(), "name", site.name(), "theme", "themes/" + site.themeId());
+        said.put("pages", pages);
+        said.put("pictures", pictures);
+        put(zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
+    }
+
+    private static Map<String, Object> ordered(String... pairs) {
+        Map<String, Object> map = new LinkedHashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) map.put(pairs[i], pairs[i + 1]);
+        return map;
+    }
+
+    private static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTimeLocal(TIME);
+        zip.putNextEntry(entry);
+        zip.write(content);
+        zip.closeEntry();
+    }
+}

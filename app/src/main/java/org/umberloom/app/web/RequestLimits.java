@@ -1,0 +1,136 @@
+package org.umberloom.app.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * How much may come with a request, by its kind, known before anything of it is read. Who shows no session may send next to
+ * nothing.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 20)
+class RequestLimits extends OncePerRequestFilter {
+    private static final int KIB = 1024;
+    private static final int STRANGER = 4 * KIB;
+    private static final int ORDINARY = 64 * KIB;
+    private static final int EDIT = 1024 * KIB;
+    private static final int TEXT = 512 * KIB;
+    private static final int PICTURE = 9 * 1024 * KIB;
+    private static final int KIT = 33 * 1024 * KIB;
+    private static final String SESSION = "LOOM";
+
+    private final ProblemWriter problems;
+
+    RequestLimits(ProblemWriter problems) {
+        this.problems = problems;
+    }
+
+    /** Bytes of the body that a request may have. */
+    static int most(String method, String path, boolean session) {
+        if (!session || path.startsWith("/api/session") || path.startsWith("/api/invitation")) return STRANGER;
+        if (!method.equals("POST")) return ORDINARY;
+        if (path.equals("/api/kits")) return KIT;
+        if (path.equals("/api/palette/picture") || path.startsWith("/api/themes/") && path.endsWith("/pictures")) return PICTURE;
+        if (path.equals("/api/palette/text")) return TEXT;
+        if (path.startsWith("/api/themes/") && (path.endsWith("/edits") || path.endsWith("/probe"))) return EDIT;
+        return ORDINARY;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+        Cookie[] cookies = request.getCookies();
+        boolean session = cookies != null && Arrays.stream(cookies).anyMatch(cookie -> cookie.getName().equals(SESSION));
+        int most = most(request.getMethod(), request.getRequestURI(), session);
+        if (request.getContentLengthLong() > most) problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));
+        else if (request.getContentLengthLong() >= 0) chain.doFilter(request, response);
+        else chain.doFilter(new Counted(request, most), response);
+    }
+
+    private static String said(int most) {
+        return most >= 1024 * KIB ? "What was sent is larger than " + (most >= KIT ? 32 : most / 1024 / KIB) + " MB, so it was not read. Nothing was imported and nothing was changed."
+                : "What was sent is larger than " + most / KIB + " kB, the most that is taken here, so it was not read. Nothing was changed.";
+    }
+
+    /** A body of unknown length, which ends with an error where it becomes too long. */
+    private static final class Counted extends HttpServletRequestWrapper {
+        private final int most;
+        private ServletInputStream stream;
+
+        Counted(HttpServletRequest request, int most) {
+            super(request);
+            this.most = most;
+        }
+
+        @Override
+        public ServletInputStream getInputStream() throws IOException {
+            if (stream == null) stream = new CountedStream(super.getInputStream(), most);
+            return stream;
+        }
+
+        @Override
+        public BufferedReader getReader() throws IOException {
+            return new BufferedReader(new InputStreamReader(getInputStream(), StandardCharsets.UTF_8));
+        }
+    }
+
+    private static final class CountedStream extends ServletInputStream {
+        private final ServletInputStream in;
+        private final int most;
+        private long read;
+
+        CountedStream(ServletInputStream in, int most) {
+            this.in = in;
+            this.most = most;
+        }
+
+        @Override
+        public int read() throws IOException {
+            int one = in.read();
+            if (one >= 0) count(1);
+            return one;
+        }
+
+        @Override
+        public int read(byte[] bytes, int from, int length) throws IOException {
+            int some = in.read(bytes, from, length);
+            if (some > 0) count(some);
+            return some;
+        }
+
+        private void count(int some) throws TooLargeBody {
+            read += some;
+            if (read > most) throw new TooLargeBody(said(most));
+        }
+
+        @Override
+        public boolean isFinished() {
+            return in.isFinished();
+        }
+
+        @Override
+        public boolean isReady() {
+            return in.isReady();
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+            in.setReadListener(listener);
+        }
+    }
+}
