@@ -30,7 +30,8 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule onlyMappersSpeakSql = noClasses().that().haveSimpleNameNotEndingWith("Mapper")
-            .and().doNotHaveSimpleName("UmberLoom")
+            .and().doNotHaveSimpleName("UmberLoom").and().doNotHaveSimpleName("Commits").and().doNotHaveSimpleName("Problems")
+            .and().doNotHaveSimpleName("Throttle")
             .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.apache.ibatis..");
 
     @ArchTest

@@ -4,70 +4,95 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
-import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
-import static org.mockito.Mockito.never;
-import static org.mockito.Mockito.times;
-import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.NoSuchElementException;
-import javax.imageio.ImageIO;
+import java.util.Optional;
+import java.util.function.Function;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.umberloom.app.picture.PictureReader;
-import org.umberloom.core.color.Color;
-import org.umberloom.core.color.Tones;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.theme.Draft;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.color.Blend;
+import org.umberloom.core.ground.Ground;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenPath;
 
 class GroundPicturesTest {
-    private final GroundPictureMapper mapper = mock(GroundPictureMapper.class);
-    private final GroundPictures pictures = new GroundPictures(mapper, new PictureReader());
+    private static final Account LEAD = new Account(7, "lead@example.org", "Lead", "", "lead");
+    private static final String HASH = "a".repeat(64);
 
-    private static byte[] painted(String format) throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ImageIO.write(new BufferedImage(20, 10, BufferedImage.TYPE_INT_RGB), format, bytes);
-        return bytes.toByteArray();
+    private final DraftService drafts = mock(DraftService.class);
+    private final PictureStore store = mock(PictureStore.class);
+    private final GroundPictures pictures = new GroundPictures(drafts, store);
+    private ThemeDocument theme = Starter.ALL.get(0).theme("T");
+
+    @BeforeEach
+    void oneTheme() {
+        when(drafts.newest(1)).thenAnswer(call -> new Draft(1, 0, theme));
+        when(drafts.amend(anyLong(), any(), eq(LEAD))).thenAnswer(call -> {
+            theme = call.<Function<ThemeDocument, Edit>>getArgument(1).apply(theme).applyTo(theme).theme();
+            return new Draft(1, 1, theme);
+        });
+    }
+
+    private static PictureStore.Kept kept(String hash) {
+        return new PictureStore.Kept(hash, "image/png", 10);
     }
 
     @ParameterizedTest
-    @CsvSource({"Evening Sky.PNG,png,evening-sky.png", "../../etc/passwd,png,passwd.png", "Fähre & Meer.jpeg,jpg,f-hre-meer.jpg", "???.png,png,picture.png"})
-    void aNameBecomesSafeAndSaysWhatTheFileReallyIs(String given, String format, String name) throws IOException {
-        assertThat(pictures.add(1, given, "CC0", painted(format))).isEqualTo(name);
-        verify(mapper).put(eq(1L), eq(name), eq(format.equals("jpg") ? "image/jpeg" : "image/png"), eq("CC0"), any(), any());
+    @CsvSource({"Evening Sky.PNG,evening-sky.png", "../../etc/passwd,passwd.png", "Fähre & Meer.jpeg,fahre-meer.png", "???.png,picture.png",
+        "Über.png,uber.png", "Straße.png,strasse.png", "日本.png,picture.png"})
+    void aNameBecomesSafeAndSaysWhatTheFileReallyIs(String given, String name) {
+        assertThat(GroundPictures.named(Map.of(), given, "CC0", kept(HASH)).name()).isEqualTo(name);
+    }
+
+    /** Names that fold to one once overwrote each other. */
+    @Test
+    void anotherPictureOfANameThatIsTakenGetsOneOfItsOwn() {
+        when(store.keep(any(), any())).thenReturn(kept(HASH), kept("b".repeat(64)), kept(HASH));
+        assertThat(pictures.add(1, "Sea view.png", "CC0", new byte[1], LEAD).name()).isEqualTo("sea-view.png");
+        assertThat(pictures.add(1, "sea-view.png", "CC0", new byte[2], LEAD).name()).isEqualTo("sea-view-2.png");
+        assertThat(pictures.add(1, "SEA VIEW.png", "CC0", new byte[1], LEAD).name()).isEqualTo("sea-view.png");
+        assertThat(pictures.all(1)).hasSize(2);
     }
 
     @Test
-    void whatIsRefusedIsNotKept() {
-        byte[] hostile = "<svg xmlns=\"http://www.w3.org/2000/svg\" onload=\"x()\"/>".getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> pictures.add(1, "a.svg", "", hostile)).hasMessageContaining("script");
-        assertThatThrownBy(() -> pictures.add(1, "a.png", "", new byte[9 << 20])).hasMessageContaining("8 MB");
-        assertThatThrownBy(() -> pictures.add(1, "a.png", "", "no picture".getBytes(StandardCharsets.UTF_8))).hasMessageContaining("not a picture");
-        verify(mapper, never()).put(anyLong(), anyString(), anyString(), anyString(), any(), any());
-        assertThat(pictures.version()).isZero();
-    }
-
-    @Test
-    void tonesAreReadOnceUntilThePictureChanges() throws IOException {
-        when(mapper.tones(1, "a.png")).thenReturn(new GroundPictureMapper.Tones(Tones.of(Color.rgb(1, 2, 3)).toBytes()));
-        assertThat(pictures.of(1).tones("a.png")).isPresent();
-        assertThat(pictures.of(1).tones("a.png")).isPresent();
-        verify(mapper, times(1)).tones(1, "a.png");
-        pictures.add(1, "a.png", "", painted("png"));
-        assertThat(pictures.of(1).tones("a.png")).isPresent();
-        verify(mapper, times(2)).tones(1, "a.png");
-        assertThat(pictures.version()).isEqualTo(1);
+    void oneThatASurfaceStandsOnCannotBeTakenAway() {
+        when(store.keep(any(), any())).thenReturn(kept(HASH));
+        pictures.add(1, "sea.png", "CC0", new byte[1], LEAD);
+        ThemeDocument bare = theme;
+        Place place = Place.set(Starter.ROLES);
+        TokenPath surface = TokenPath.of("surface.page");
+        Ground ground = new Ground(Ground.Kind.PICTURE, "sea.png", "center center", "no-repeat", "cover", Blend.byCss("normal"), 0, "border", true);
+        theme = new Edit.SetMeta(place, surface, Ground.with(theme.at(place).group(surface).orElseThrow().meta(), Optional.of(ground))).applyTo(theme).theme();
+        assertThatThrownBy(() -> pictures.remove(1, "sea.png", LEAD)).hasMessageContaining("stands on the picture");
+        theme = bare;
+        pictures.remove(1, "sea.png", LEAD);
+        assertThat(pictures.all(1)).isEmpty();
     }
 
     @Test
     void whatIsNotThereIsSaid() {
-        assertThat(pictures.of(1).tones("gone.png")).isEmpty();
         assertThatThrownBy(() -> pictures.get(1, "gone.png")).isInstanceOf(NoSuchElementException.class).hasMessageContaining("gone.png");
-        assertThatThrownBy(() -> pictures.remove(1, "gone.png")).isInstanceOf(NoSuchElementException.class);
+        assertThatThrownBy(() -> pictures.remove(1, "gone.png", LEAD)).isInstanceOf(NoSuchElementException.class);
+    }
+
+    @Test
+    void aNameOfAMillionLettersTakesNoTime() {
+        Map<String, Picture> known = new LinkedHashMap<>();
+        assertThat(GroundPictures.named(known, "-".repeat(1_000_000) + "a.png", "CC0", kept(HASH)).name()).isEqualTo("a.png");
     }
 }

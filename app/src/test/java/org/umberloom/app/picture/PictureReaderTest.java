@@ -49,11 +49,15 @@ class PictureReaderTest {
     /** A PNG whose header announces 50,000 by 50,000 pixels: refused by its size, before any pixel is unpacked. */
     @Test
     void aDecompressionBombIsRefusedUnread() throws IOException {
+        assertThatThrownBy(() -> reader.pixels(header(50_000, 50_000))).hasMessageContaining("2500 megapixels").hasMessageContaining("not kept");
+    }
+
+    private static byte[] header(int width, int height) throws IOException {
         ByteArrayOutputStream header = new ByteArrayOutputStream();
         DataOutputStream data = new DataOutputStream(header);
         data.writeBytes("IHDR");
-        data.writeInt(50_000);
-        data.writeInt(50_000);
+        data.writeInt(width);
+        data.writeInt(height);
         data.write(new byte[] {8, 2, 0, 0, 0});
         CRC32 crc = new CRC32();
         crc.update(header.toByteArray());
@@ -65,7 +69,7 @@ class PictureReaderTest {
         out.writeInt((int) crc.getValue());
         out.writeInt(0);
         out.writeBytes("IDAT");
-        assertThatThrownBy(() -> reader.pixels(png.toByteArray())).hasMessageContaining("2500 megapixels").hasMessageContaining("not kept");
+        return png.toByteArray();
     }
 
     /** The smallest lossless WebP there is: one pixel. */
@@ -87,9 +91,58 @@ class PictureReaderTest {
     @ValueSource(strings = {
         "<svg><script>alert(1)</script></svg>", "<svg onload=\"alert(1)\"/>", "<svg><image href=\"http://example.org/x.png\"/></svg>",
         "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"b\">]><svg/>", "<svg><style>@import 'x.css'</style></svg>",
-        "<svg><rect fill=\"url(http://example.org/#a)\"/></svg>", "<svg><foreignObject/></svg>", "<svg><a href=\"javascript:x\"/></svg>"})
+        "<svg><rect fill=\"url(http://example.org/#a)\"/></svg>", "<svg><foreignObject/></svg>", "<svg><a href=\"javascript:x\"/></svg>",
+        "<svg xmlns:x=\"http://www.w3.org/2000/svg\"><x:script>1</x:script></svg>", "<svg><g><metadata><x onclick=\"1\"/></metadata></g></svg>",
+        "<svg><style>a{background:image-set('x' 1x)}</style></svg>", "<svg><rect style=\"fill:u\\72l(x)\"/></svg>", "<svg><use href=\"other.svg#a\"/></svg>",
+        "<svg><image href=\"data:image/svg+xml;base64,AAAA\"/></svg>"})
     void aHostileVectorPictureIsRefused(String svg) {
         assertThatThrownBy(() -> reader.pixels(svg.getBytes(StandardCharsets.UTF_8))).hasMessageContaining("refused").hasMessageContaining("nothing was changed");
+    }
+
+    /** Escape sequences of ISO-2022-JP hide the letters from who looks for them byte by byte. */
+    @Test
+    void aScriptInAnotherEncodingIsRefused() throws IOException {
+        byte[] hidden = "<?xml version=\"1.0\" encoding=\"ISO-2022-JP\"?><svg xmlns=\"http://www.w3.org/2000/svg\"><\u001b(Jscript\u001b(B>1</script></svg>".getBytes(StandardCharsets.US_ASCII);
+        assertThatThrownBy(() -> reader.read(hidden)).hasMessageContaining("vector picture").hasMessageContaining("nothing was changed");
+        byte[] utf16 = "<?xml version=\"1.0\" encoding=\"UTF-16\"?><svg xmlns=\"http://www.w3.org/2000/svg\"><script/></svg>".getBytes(StandardCharsets.UTF_16);
+        assertThatThrownBy(() -> reader.read(utf16)).hasMessageContaining("script");
+    }
+
+    @Test
+    void aSafePictureIsWrittenAnewAndStaysTheSameWhenItIsReadAgain() {
+        byte[] drawn = """
+                <?xml version="1.0" encoding="UTF-8"?><!-- by hand --><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd">
+                <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" xmlns:e="http://example.org/editor" e:zoom="2" viewBox="0 0 9 9">
+                <e:guides><e:g/></e:guides><metadata>none</metadata><style>.a{fill:#c8501c}</style><defs><path id="p" d="M0 0h9v9z"/></defs>
+                <use xlink:href="#p" class="a"/><rect width="3" height="3" style="fill: #1c6076"/><text x="1" y="8">a &lt; b</text></svg>"""
+                .getBytes(StandardCharsets.UTF_8);
+        PictureReader.Seen seen = reader.read(drawn);
+        String safe = new String(seen.content(), StandardCharsets.UTF_8);
+        assertThat(safe).startsWith("<svg").contains("href=\"#p\"", "a &lt; b", ".a{fill:#c8501c}", "viewBox").doesNotContain("guides", "metadata", "zoom", "DOCTYPE", "by hand");
+        assertThat(seen.mediaType()).isEqualTo("image/svg+xml");
+        assertThat(seen.pixels()).hasSize(2);
+        assertThat(reader.read(seen.content()).content()).isEqualTo(seen.content());
+    }
+
+    /** It once took a minute: expressions went over every blank from every blank. */
+    @Test
+    void aLongOddPictureTakesNoLonger() {
+        byte[] blanks = ("<svg xmlns=\"http://www.w3.org/2000/svg\"><rect fill=\"#123456\"" + " ".repeat(2_000_000) + "/></svg>").getBytes(StandardCharsets.UTF_8);
+        org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(30), () -> assertThat(reader.pixels(blanks)).hasSize(1));
+    }
+
+    @Test
+    void aFileIsWhatItReallyIsWhateverItClaims() throws IOException {
+        assertThat(reader.read(painted("png", 9, 9)).mediaType()).isEqualTo("image/png");
+        assertThat(reader.read(painted("jpg", 9, 9)).mediaType()).isEqualTo("image/jpeg");
+        assertThatThrownBy(() -> reader.read(painted("gif", 9, 9))).hasMessageContaining("neither JPEG");
+        assertThatThrownBy(() -> reader.read(painted("bmp", 9, 9))).hasMessageContaining("neither JPEG");
+    }
+
+    @Test
+    void aLineOfPixelsOfAnyLengthIsRefusedUnread() throws IOException {
+        assertThatThrownBy(() -> reader.pixels(header(1, 64_000_000))).hasMessageContaining("a side may have");
+        assertThatThrownBy(() -> reader.pixels(header(64_000_000, 1))).hasMessageContaining("a side may have");
     }
 
     @ParameterizedTest

@@ -22,10 +22,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.account.LiveSessions;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Likeness;
 import org.umberloom.core.format.ThemeJson;
@@ -205,25 +205,70 @@ class TokensAndHistoryTest {
     class Announcements {
         private final ThemeMapper themes = mock(ThemeMapper.class);
 
+        private final LiveSessions sessions = mock(LiveSessions.class);
+        private final java.util.concurrent.BlockingQueue<Integer> told = new java.util.concurrent.LinkedBlockingQueue<>();
+        private final CountDownLatch signedOut = new CountDownLatch(1);
+
+        private ThemeWatch.Listener listener(long theme) {
+            return new ThemeWatch.Listener() {
+                @Override
+                public long theme() {
+                    return theme;
+                }
+
+                @Override
+                public String session() {
+                    return "mine";
+                }
+
+                @Override
+                public void tell(int revision) {
+                    told.add(revision);
+                }
+
+                @Override
+                public void ping() {
+                }
+
+                @Override
+                public void signedOut() {
+                    signedOut.countDown();
+                }
+            };
+        }
+
+        /** Whoever comes is told the newest at once, so that what was stored while they came is not missed. */
         @Test
-        void aWatcherIsToldOfEachNewRevisionOnce() throws InterruptedException {
-            AtomicInteger newest = new AtomicInteger(3);
-            when(themes.revisionOf(1)).thenAnswer(call -> Optional.of(newest.get()));
-            ThemeWatch watch = new ThemeWatch(themes);
-            List<Integer> told = new java.util.concurrent.CopyOnWriteArrayList<>();
-            CountDownLatch once = new CountDownLatch(1);
-            Runnable stop = watch.watch(1, revision -> {
-                told.add(revision);
-                once.countDown();
-            });
-            watch.changed(new ThemeChanged(1, 3));
-            newest.set(4);
+        void whoComesIsToldTheNewestAndThenWhatFollows() throws InterruptedException {
+            when(themes.revisionsOf(any())).thenReturn(List.of(new ThemeMapper.At(1, 3)));
+            ThemeWatch watch = new ThemeWatch(themes, sessions, 3_600_000);
+            watch.add(listener(1));
+            assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(3);
+            watch.changed(new ThemeChanged(2, 9));
             watch.changed(new ThemeChanged(1, 4));
-            watch.changed(new ThemeChanged(1, 4));
-            assertThat(once.await(20, TimeUnit.SECONDS)).isTrue();
-            stop.run();
+            assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(4);
             watch.stop();
-            assertThat(told).containsExactly(4);
+        }
+
+        @Test
+        void allThemesAreLookedAtInOneQuestionAndEndedSessionsEndTheirs() throws InterruptedException {
+            when(themes.revisionsOf(any())).thenReturn(List.of(new ThemeMapper.At(1, 3)));
+            when(sessions.holding(any())).thenReturn(java.util.Set.of());
+            ThemeWatch watch = new ThemeWatch(themes, sessions, 5);
+            for (long theme = 1; theme <= 300; theme++) watch.add(listener(theme));
+            assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();
+            verify(themes, org.mockito.Mockito.atLeastOnce()).revisionsOf(org.mockito.ArgumentMatchers.argThat(ids -> ids != null && ids.size() == 300));
+            watch.stop();
+        }
+
+        @Test
+        void aSessionThatIsSignedOutHereEndsAtOnce() throws InterruptedException {
+            when(themes.revisionsOf(any())).thenReturn(List.of());
+            ThemeWatch watch = new ThemeWatch(themes, sessions, 3_600_000);
+            watch.add(listener(1));
+            watch.signedOut(new org.umberloom.app.account.SignedOut("mine"));
+            assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();
+            watch.stop();
         }
     }
 }
