@@ -31,7 +31,7 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule onlyMappersSpeakSql = noClasses().that().haveSimpleNameNotEndingWith("Mapper")
             .and().doNotHaveSimpleName("UmberLoom").and().doNotHaveSimpleName("Commits").and().doNotHaveSimpleName("Problems")
-            .and().doNotHaveSimpleName("Throttle")
+            .and().haveSimpleNameNotStartingWith("BucketTable")
             .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.apache.ibatis..");
 
     @ArchTest

@@ -4,11 +4,6 @@ import io.github.bucket4j.Bandwidth;
 import io.github.bucket4j.BucketConfiguration;
 import io.github.bucket4j.ConsumptionProbe;
 import io.github.bucket4j.distributed.BucketProxy;
-import io.github.bucket4j.distributed.ExpirationAfterWriteStrategy;
-import io.github.bucket4j.distributed.jdbc.PrimaryKeyMapper;
-import io.github.bucket4j.distributed.proxy.ProxyManager;
-import io.github.bucket4j.mysql.Bucket4jMySQL;
-import io.github.bucket4j.mysql.MySQLSelectForUpdateBasedProxyManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -18,7 +13,6 @@ import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.stereotype.Component;
@@ -43,18 +37,11 @@ class Throttle {
     /** Source: NIST SP 800-63B-4, 3.2.2: no more than 100 wrong tries in a row for one account. */
     private static final Allowance ACCOUNT = new Allowance(90, Duration.ofMinutes(2));
     private static final int IPV6_NETWORK_GROUPS = 4;
-    private static final int MOST_REMOVED = 1_000;
 
-    private final ProxyManager<String> buckets;
-    private final Runnable cleaning;
+    private final BucketTable buckets;
 
-    @Autowired
     Throttle(DataSource database) {
-        MySQLSelectForUpdateBasedProxyManager<String> kept = Bucket4jMySQL.selectForUpdateBasedBuilder(database)
-                .primaryKeyMapper(PrimaryKeyMapper.STRING).table("bucket").expirationAfterWrite(
-                        ExpirationAfterWriteStrategy.basedOnTimeForRefillingBucketUpToMax(Duration.ofMinutes(1))).build();
-        buckets = kept;
-        cleaning = () -> kept.removeExpired(MOST_REMOVED);
+        buckets = new BucketTable(database);
     }
 
     /** Does what needs an account's password. @throws TooManyTries before it, when there were too many wrong tries */
@@ -106,6 +93,6 @@ class Throttle {
 
     @Scheduled(fixedDelay = 10, initialDelay = 5, timeUnit = TimeUnit.MINUTES)
     void clean() {
-        cleaning.run();
+        buckets.clean();
     }
 }
