@@ -11,7 +11,9 @@ export class Problem extends Error {
     readonly title: string,
     message: string,
     /** Further texts that came with it, such as both values of a conflict. */
-    readonly extra: Record<string, string> = {}
+    readonly extra: Record<string, string> = {},
+    /** Whether it is not known if what was asked for was done. */
+    readonly mayBeStored = false
   ) {
     super(message);
   }
@@ -32,8 +34,22 @@ api.use({
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
+/** The title of the problem that says so. */
+const MAY_BE_STORED = 'Not known whether it is stored';
+const NOT_REACHED = 'The server could not be reached. Nothing was changed; try again in a moment.';
+const ANSWER_LOST = 'The server did not answer. It may have been stored; what is shown is what the server has, once it answers again.';
+
 /** The data of an answer. A session that ran out is renewed first, so nothing that was asked for is lost. */
-export async function ask<T>(send: () => Promise<Answer<T>>): Promise<T> {
+export function ask<T>(send: () => Promise<Answer<T>>): Promise<T> {
+  return answered(send, false);
+}
+
+/** The same for what changes something: when no answer comes it is not known whether it was done. */
+export function store<T>(send: () => Promise<Answer<T>>): Promise<T> {
+  return answered(send, true);
+}
+
+async function answered<T>(send: () => Promise<Answer<T>>, changes: boolean): Promise<T> {
   let answer: Answer<T>;
   try {
     answer = await send();
@@ -52,7 +68,7 @@ export async function ask<T>(send: () => Promise<Answer<T>>): Promise<T> {
     }
   } catch (e) {
     if (e instanceof Problem) throw e;
-    throw new Problem(0, 'No answer', 'The server could not be reached. Nothing was changed; try again in a moment.');
+    throw new Problem(0, 'No answer', changes ? ANSWER_LOST : NOT_REACHED, {}, changes);
   }
   if (!answer.response.ok) throw problemOf(answer.response.status, answer.error);
   return answer.data as T;
@@ -63,8 +79,9 @@ export function problemOf(status: number, body: unknown): Problem {
   return new Problem(
     status,
     problem.title ?? 'That did not work',
-    problem.detail ?? 'The server refused it without a reason. Nothing was changed; try again.',
-    problem
+    problem.detail ?? 'The server refused it without a reason. Look at what is there before you try again.',
+    problem,
+    problem.title === MAY_BE_STORED || (status >= 500 && !problem.detail)
   );
 }
 

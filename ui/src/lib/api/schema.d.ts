@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/themes/{id}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putAway"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/checkpoints": {
         parameters: {
             query?: never;
@@ -20,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes": {
         parameters: {
             query?: never;
@@ -27,7 +59,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["library"];
+        get: operations["page"];
         put?: never;
         post: operations["create"];
         delete?: never;
@@ -132,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -143,6 +191,22 @@ export interface paths {
         put?: never;
         post: operations["signIn"];
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -196,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invitation/{word}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitation"];
+        put?: never;
+        post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/preview/{theme}/{state}/{combo}/{site}/{page}.html": {
         parameters: {
             query?: never;
@@ -203,7 +283,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -286,7 +366,7 @@ export interface paths {
         get: operations["bench"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -372,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/losses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["losses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/kit": {
         parameters: {
             query?: never;
@@ -436,14 +532,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/themes/{id}/events": {
+    "/api/themes/{id}/document": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["events"];
+        get: operations["document"];
         put?: never;
         post?: never;
         delete?: never;
@@ -460,6 +556,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["card"];
         put?: never;
         post?: never;
         delete?: never;
@@ -524,6 +636,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["roles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
         put?: never;
         post?: never;
         delete?: never;
@@ -612,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/everything.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/color": {
         parameters: {
             query?: never;
@@ -628,10 +772,61 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endOthers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/invitations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        PutAwayRequest: {
+            away: boolean;
+        };
         CheckpointRequest: {
             /** Format: int32 */
             number: number;
@@ -646,6 +841,10 @@ export interface components {
             at: string;
             checkpoint: string;
         };
+        PasswordRequest: {
+            current: string;
+            fresh: string;
+        };
         NewThemeRequest: {
             name: string;
             starter: string;
@@ -656,6 +855,8 @@ export interface components {
             id: number;
         };
         LookingRequest: {
+            /** Format: int32 */
+            base: number;
             combo: string;
             bays: string[];
         };
@@ -705,6 +906,7 @@ export interface components {
         };
         ContextView: {
             name: string;
+            code: string;
             /** Format: int32 */
             tokens: number;
         };
@@ -771,6 +973,7 @@ export interface components {
         LayerView: {
             kind: string;
             name: string;
+            code: string;
             description: string;
             /** Format: int32 */
             tokens: number;
@@ -968,19 +1171,19 @@ export interface components {
             lean?: boolean;
         };
         GroundRequest: {
-            kind?: string;
-            source?: string;
-            position?: string;
-            repeat?: string;
-            size?: string;
-            blend?: string;
+            kind: string;
+            source: string;
+            position: string;
+            repeat: string;
+            size: string;
+            blend: string;
             /** Format: double */
             angle?: number;
-            role?: string;
+            role: string;
             scrim?: boolean;
         };
         RampRequest: {
-            stops?: number[];
+            stops: number[];
             /** Format: double */
             hueLight?: number;
             /** Format: double */
@@ -996,7 +1199,7 @@ export interface components {
         SpaceScaleRequest: {
             /** Format: double */
             base?: number;
-            factors?: number[];
+            factors: number[];
         };
         TypeScaleRequest: {
             /** Format: double */
@@ -1037,6 +1240,13 @@ export interface components {
             /** Format: int64 */
             bytes: number;
         };
+        CopyRequest: {
+            name?: string;
+        };
+        Copied: {
+            /** Format: int64 */
+            id: number;
+        };
         SignInRequest: {
             email: string;
             password: string;
@@ -1045,6 +1255,14 @@ export interface components {
             name: string;
             email: string;
             role: string;
+        };
+        InviteRequest: {
+            email: string;
+            name: string;
+        };
+        SentView: {
+            path: string;
+            expiresAt: string;
         };
         TextRequest: {
             text: string;
@@ -1070,6 +1288,10 @@ export interface components {
             id: number;
             notes: string[];
         };
+        AcceptRequest: {
+            name: string;
+            password: string;
+        };
         Card: {
             /** Format: int64 */
             id: number;
@@ -1084,6 +1306,14 @@ export interface components {
             findings: number;
             /** Format: int64 */
             combinations: number;
+            fault: string;
+        };
+        Page: {
+            cards: components["schemas"]["Card"][];
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            putAway: number;
         };
         Weave: {
             warp: string[];
@@ -1163,6 +1393,14 @@ export interface components {
             combos: string[];
             pairs: components["schemas"]["PairView"][];
         };
+        Losses: {
+            name: string;
+            /** Format: int32 */
+            revisions: number;
+            /** Format: int32 */
+            checkpoints: number;
+            sites: string[];
+        };
         FileView: {
             name: string;
             /** Format: int64 */
@@ -1184,10 +1422,6 @@ export interface components {
         FileText: {
             name: string;
             text: string;
-        };
-        SseEmitter: {
-            /** Format: int64 */
-            timeout: number;
         };
         ChangeView: {
             place: string;
@@ -1232,6 +1466,26 @@ export interface components {
             words: string;
             matrix: number[];
         };
+        InvitationView: {
+            /** Format: int64 */
+            id: number;
+            email: string;
+            name: string;
+            invitedBy: string;
+            expiresAt: string;
+        };
+        PeopleView: {
+            people: components["schemas"]["PersonView"][];
+            invitations: components["schemas"]["InvitationView"][];
+        };
+        PersonView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            email: string;
+            role: string;
+            you: boolean;
+        };
         PatternView: {
             id: string;
             words: string;
@@ -1250,6 +1504,13 @@ export interface components {
             min: number;
             /** Format: double */
             max: number;
+        };
+        InvitedView: {
+            email: string;
+            name: string;
+            invitedBy: string;
+            /** Format: int32 */
+            shortestPassword: number;
         };
         Family: {
             name: string;
@@ -1289,6 +1550,10 @@ export interface components {
             forms: components["schemas"]["Form"][];
             edges: components["schemas"]["Edge"][];
         };
+        Ended: {
+            /** Format: int32 */
+            sessions: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -1298,6 +1563,30 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    putAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutAwayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     checkpoints: {
         parameters: {
             query?: never;
@@ -1346,9 +1635,35 @@ export interface operations {
             };
         };
     };
-    library: {
+    changePassword: {
         parameters: {
             query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                putAway?: boolean;
+                search?: string;
+                from?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1361,7 +1676,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Card"][];
+                    "*/*": components["schemas"]["Page"];
                 };
             };
         };
@@ -1573,6 +1888,32 @@ export interface operations {
             };
         };
     };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Copied"];
+                };
+            };
+        };
+    };
     whoAmI: {
         parameters: {
             query?: never;
@@ -1632,6 +1973,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SentView"];
+                };
             };
         };
     };
@@ -1713,7 +2078,53 @@ export interface operations {
             };
         };
     };
-    page: {
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InvitedView"];
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    page_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1789,6 +2200,7 @@ export interface operations {
             header?: never;
             path: {
                 theme: number;
+                state: string;
                 name: string;
             };
             cookie?: never;
@@ -1848,6 +2260,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Bench"];
                 };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -1988,6 +2420,28 @@ export interface operations {
             };
         };
     };
+    losses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Losses"];
+                };
+            };
+        };
+    };
     contents: {
         parameters: {
             query?: {
@@ -2086,7 +2540,7 @@ export interface operations {
             };
         };
     };
-    events: {
+    document: {
         parameters: {
             query?: never;
             header?: never;
@@ -2103,7 +2557,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
+                    "*/*": string;
                 };
             };
         };
@@ -2129,6 +2583,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CompareView"];
+                };
+            };
+        };
+    };
+    card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Card"];
                 };
             };
         };
@@ -2213,6 +2689,26 @@ export interface operations {
                             [key: string]: string;
                         };
                     };
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PeopleView"];
                 };
             };
         };
@@ -2319,6 +2815,24 @@ export interface operations {
             };
         };
     };
+    everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     forms: {
         parameters: {
             query: {
@@ -2339,6 +2853,66 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Forms"];
                 };
+            };
+        };
+    };
+    endOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ended"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

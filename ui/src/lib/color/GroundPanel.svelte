@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, problemOf, upload, type Schemas } from '$lib/api/client';
+  import { api, ask, problemOf, store, upload, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Track from '$lib/ui/Track.svelte';
 
@@ -44,13 +44,17 @@
     scrim: ground?.scrim ?? true
   });
 
+  /** Pictures come and go with edits, also by undo and by others. */
+  $effect(() => {
+    void bench.saved?.revision;
+    void ask(() => api.GET('/api/themes/{id}/pictures', { params: { path: { id: bench.id } } })).then((kept) => (pictures = kept));
+  });
+
   $effect(() => {
     void Promise.all([
-      ask(() => api.GET('/api/themes/{id}/pictures', { params: { path: { id: bench.id } } })),
       ask(() => api.GET('/api/patterns')),
       ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.key(bench.working) } } }))
-    ]).then(([kept, drawn, tokens]) => {
-      pictures = kept;
+    ]).then(([drawn, tokens]) => {
       patterns = drawn;
       gradients = tokens.tokens.filter((t) => t.type === 'gradient').map((t) => ({ path: t.path, css: t.css }));
     });
@@ -85,7 +89,7 @@
       const body: unknown = await response.json().catch(() => ({}));
       if (!response.ok) throw problemOf(response.status, body);
       const kept = body as Schemas['PictureView'];
-      pictures = [...pictures.filter((p) => p.name !== kept.name), kept].sort((a, b) => a.name.localeCompare(b.name));
+      await bench.look();
       await take({ kind: 'picture', source: kept.name });
     } catch (e) {
       toast.error('The picture was not kept', { description: e instanceof Error ? e.message : String(e) });
@@ -94,8 +98,11 @@
   }
 
   async function remove(name: string) {
-    await ask(() => api.DELETE('/api/themes/{id}/pictures/{name}', { params: { path: { id: bench.id, name } } }));
-    pictures = pictures.filter((p) => p.name !== name);
+    try {
+      await store(() => api.DELETE('/api/themes/{id}/pictures/{name}', { params: { path: { id: bench.id, name } } }));
+    } catch (e) {
+      toast.error('The picture stays', { description: e instanceof Error ? e.message : String(e) });
+    }
     await bench.look();
   }
 

@@ -4,16 +4,6 @@ export const EDGE = 25;
 /** A context for each modifier that leaves its default or is named on purpose. */
 export type Contexts = Record<string, string>;
 
-/** The key under which the server knows a combination, modifiers in the given order. */
-export function comboKey(contexts: Contexts, modifiers: string[]): string {
-  const written = (name: string) =>
-    name.replaceAll('%', '%25').replaceAll(',', '%2C').replaceAll('=', '%3D').replaceAll('|', '%7C');
-  return modifiers
-    .filter((name) => contexts[name] !== undefined)
-    .map((name) => `${written(name)}=${written(contexts[name] ?? '')}`)
-    .join(',');
-}
-
 /** What one bay shows. */
 export class BayState {
   site = $state('');

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, ask, type Schemas } from '$lib/api/client';
+  import { api, ask, store, type Schemas } from '$lib/api/client';
   import TextValue from '$lib/ui/TextValue.svelte';
   import { SAID, type Bench } from './bench.svelte';
 
@@ -54,7 +54,7 @@
 
   async function mark(name: string) {
     try {
-      checkpoints = await ask(() => api.PUT('/api/themes/{id}/checkpoints', { params: { path: { id: bench.id } }, body: { number: chosen, name } }));
+      checkpoints = await store(() => api.PUT('/api/themes/{id}/checkpoints', { params: { path: { id: bench.id } }, body: { number: chosen, name } }));
       await read();
       return '';
     } catch (e) {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import ColorField from '$lib/color/field/ColorField.svelte';
   import WeaveMark from './WeaveMark.svelte';
 
@@ -21,7 +21,7 @@
     event.preventDefault();
     message = '';
     try {
-      const created = await ask(() => api.POST('/api/themes', { body: { name, starter, seed: seed || undefined } }));
+      const created = await store(() => api.POST('/api/themes', { body: { name, starter, seed: seed || undefined } }));
       open = false;
       await goto(`/bench/${created.id}`);
     } catch (e) {

@@ -1,8 +1,8 @@
 import { toast } from 'svelte-sonner';
-import { api, ask, Problem, type Schemas } from '$lib/api/client';
+import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
 import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
-import { BayState, comboKey, type Contexts } from '$lib/site/bays.svelte';
+import { BayState, type Contexts } from '$lib/site/bays.svelte';
 import { afterPaint, nextFrame } from '$lib/ui/frames';
 import { Line } from './line';
 import { carried } from './moved';
@@ -11,7 +11,8 @@ export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays'
 export type Instruments = Schemas['Instruments'];
 export type RoleKind = 'color' | 'type' | 'space' | 'width';
 export type Tab = 'color' | 'type' | 'space' | 'widths' | 'sets' | 'tokens' | 'history';
-export type Modifier = { name: string; standard: string; contexts: string[] };
+/** A modifier with its contexts; codes are what stands for them in a combination's key, as the server gives them. */
+export type Modifier = { name: string; code: string; standard: string; contexts: string[]; codes: Record<string, string> };
 
 /** What was picked on a page or in the tray: a token's path, the combination it is looked at in, and its trace. */
 export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; path: string }[] };
@@ -57,7 +58,13 @@ export class Bench {
   readonly modifiers = $derived.by<Modifier[]>(() =>
     (this.saved?.structure.layers ?? [])
       .filter((layer) => layer.kind === 'modifier' && layer.applies)
-      .map((layer) => ({ name: layer.name, standard: layer.standard, contexts: layer.contexts.map((c) => c.name) }))
+      .map((layer) => ({
+        name: layer.name,
+        code: layer.code,
+        standard: layer.standard,
+        contexts: layer.contexts.map((c) => c.name),
+        codes: Object.fromEntries(layer.contexts.map((c) => [c.name, c.code]))
+      }))
   );
   /** Every set and context, as the places that a token can be written into. */
   readonly writable = $derived(
@@ -74,7 +81,6 @@ export class Bench {
   #commits: Promise<void> = Promise.resolve();
   /** Counts commits and reversions, so that a late probe cannot undo what came after it. */
   #turn = 0;
-  #events: EventSource | undefined;
   #line: Line | undefined;
 
   constructor(id: number) {
@@ -112,13 +118,21 @@ export class Bench {
   }
 
   key(contexts: Contexts): string {
-    return comboKey(contexts, this.modifiers.map((m) => m.name));
+    return this.modifiers
+      .filter((m) => contexts[m.name] !== undefined)
+      .map((m) => `${m.code}=${m.codes[contexts[m.name] ?? ''] ?? ''}`)
+      .join(',');
   }
 
   /** What the server is told with every request: the combinations that are looked at. */
   #looking() {
     const bays = [...new Set(this.bays.map((bay) => this.key(bay.contexts)))];
     return { combo: this.key(this.working), bays };
+  }
+
+  /** The same with the revision that is on screen: what is undone must be what was seen. */
+  #seen() {
+    return { ...this.#looking(), base: this.saved!.revision };
   }
 
   #read() {
@@ -151,24 +165,24 @@ export class Bench {
     void this.look();
   }
 
-  /** Learns of edits that others make, and keeps the line for probes open, until the way to stop is called. */
+  /**
+   * Learns of edits that others make, on the line for probes that stays open until the way to stop is called. The newest
+   * revision is told whenever the line opens, so what was stored before, or while it was lost, is not missed.
+   */
   listen() {
-    this.#line = new Line(this.id);
-    this.#events = new EventSource(`/api/themes/${this.id}/events`);
-    this.#events.addEventListener('revision', (event) => {
-      const revision = Number((event as MessageEvent<string>).data);
-      void this.#commits.then(async () => {
-        if (revision <= (this.saved?.revision ?? 0)) return;
-        await this.look();
-        const rail = this.saved?.rail;
-        if (rail && rail.person !== session.name)
-          toast.message(`${rail.person}: ${SAID[rail.kind] ?? ''}${rail.label}`, { description: 'Your bench shows it already.' });
-      });
-    });
-    return () => {
-      this.#events?.close();
-      this.#line?.close();
-    };
+    this.#line = new Line(this.id, (revision) => void this.#heard(revision));
+    return () => this.#line?.close();
+  }
+
+  async #heard(revision: number) {
+    await this.#commits;
+    if (revision <= (this.saved?.revision ?? 0) && this.state !== 'failed') return;
+    const before = this.saved?.revision ?? 0;
+    await this.look();
+    if (this.state === 'failed') this.state = 'saved';
+    const rail = this.saved?.rail;
+    if (rail && (this.saved?.revision ?? 0) > before && rail.person !== session.name)
+      toast.message(`${rail.person}: ${SAID[rail.kind] ?? ''}${rail.label}`, { description: 'Your bench shows it already.' });
   }
 
   /** A page that wants every change from now on. */
@@ -326,7 +340,7 @@ export class Bench {
     const aimed = this.#aimed(edit);
     return this.#change(async () => {
       const base = this.saved!.revision;
-      return ask(() =>
+      return store(() =>
         api.POST('/api/themes/{id}/edits', {
           params: { path: { id: this.id } },
           body: { ...aimed, ...this.#looking(), base }
@@ -338,7 +352,7 @@ export class Bench {
   undo() {
     return this.#told(
       this.#change(() =>
-        ask(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } }, body: this.#looking() }))
+        store(() => api.POST('/api/themes/{id}/undo', { params: { path: { id: this.id } }, body: this.#seen() }))
       )
     );
   }
@@ -346,7 +360,7 @@ export class Bench {
   redo() {
     return this.#told(
       this.#change(() =>
-        ask(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } }, body: this.#looking() }))
+        store(() => api.POST('/api/themes/{id}/redo', { params: { path: { id: this.id } }, body: this.#seen() }))
       )
     );
   }
@@ -355,7 +369,7 @@ export class Bench {
   restore(number: number) {
     return this.#told(
       this.#change(async () => {
-        await ask(() => api.POST('/api/themes/{id}/restore', { params: { path: { id: this.id } }, body: { number } }));
+        await store(() => api.POST('/api/themes/{id}/restore', { params: { path: { id: this.id } }, body: { number } }));
         return this.#read();
       })
     );
@@ -391,15 +405,16 @@ export class Bench {
     return result;
   }
 
+  /** After a refusal the state is what it was; after a clash, or when the answer was lost, it is read again. */
   async #refuse(problem: Problem, edit: EditRequest | undefined) {
+    const unsure = problem.mayBeStored;
     let now = this.saved;
-    if (problem.status === 409) {
-      now = await this.#read();
-      if (edit && problem.extra.yours)
-        this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
-    }
+    if (problem.status === 409 || unsure) now = await this.#read().catch(() => (unsure ? null : this.saved));
+    if (problem.status === 409 && edit && problem.extra.yours)
+      this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
     if (now) this.#show(now);
-    this.state = problem.status === 0 ? 'failed' : 'saved';
+    else if (this.saved) this.#show(this.saved);
+    this.state = now ? 'saved' : 'failed';
   }
 
   #show(bench: Schemas['Bench']) {

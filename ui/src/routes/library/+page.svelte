@@ -4,48 +4,81 @@
   import { toast } from 'svelte-sonner';
   import Plus from '@lucide/svelte/icons/plus';
   import FileUp from '@lucide/svelte/icons/file-up';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import Search from '@lucide/svelte/icons/search';
+  import Download from '@lucide/svelte/icons/download';
+  import { api, Problem } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import { importFile } from '$lib/kit/importing';
+  import { Library, type Card } from '$lib/library/library.svelte';
+  import DeleteForGood from '$lib/library/DeleteForGood.svelte';
+  import ThemeCard from '$lib/library/ThemeCard.svelte';
   import NewTheme from '$lib/theme/NewTheme.svelte';
-  import WeaveMark from '$lib/theme/WeaveMark.svelte';
+  import Masthead from '$lib/ui/Masthead.svelte';
 
-  let themes = $state.raw<Schemas['Card'][] | null>(null);
+  const library = new Library();
   let creating = $state(false);
   let dragging = $state(false);
-  let refused = $state('');
+  let refused = $state<{ title: string; message: string } | null>(null);
+  let going = $state.raw<Card | null>(null);
   let chooser: HTMLInputElement | undefined = $state();
 
   onMount(async () => {
-    const { data } = await api.GET('/api/session');
-    if (!data) return goto('/sign-in?to=/library');
-    session.name = data.name;
-    themes = await ask(() => api.GET('/api/themes'));
+    const { data, response } = await api.GET('/api/session');
+    if (!data && response.status === 401) return goto('/sign-in?to=/library');
+    if (data) session.name = data.name;
+    await tried(() => library.read(), 'The library could not be read.');
   });
 
-  async function take(files: FileList | null | undefined) {
-    const file = files?.[0];
-    if (!file) return;
-    refused = '';
+  /** Says what went wrong above the cards. */
+  async function tried(work: () => Promise<unknown>, title: string) {
+    refused = null;
     try {
-      const { id, notes } = await importFile(file);
-      toast.success(`Imported ${file.name}`, { description: notes.join(' '), duration: notes.length ? Infinity : 8000 });
-      await goto(`/bench/${id}`);
+      await work();
     } catch (e) {
-      refused = e instanceof Problem ? e.message : String(e);
-    } finally {
-      if (chooser) chooser.value = '';
+      refused = { title, message: e instanceof Problem ? e.message : String(e) };
     }
   }
 
-  async function signOut() {
-    await ask(() => api.DELETE('/api/session'));
-    session.name = '';
-    await goto('/sign-in');
+  function take(files: FileList | null | undefined) {
+    const file = files?.[0];
+    if (!file) return;
+    void tried(async () => {
+      try {
+        const { id, notes } = await importFile(file);
+        toast.success(`Imported ${file.name}`, { description: notes.join(' '), duration: notes.length ? Infinity : 8000 });
+        await goto(`/bench/${id}`);
+      } finally {
+        if (chooser) chooser.value = '';
+      }
+    }, 'Not imported.');
   }
 
-  const when = (at: string) =>
-    new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  let typing: ReturnType<typeof setTimeout> | undefined;
+
+  function search(text: string) {
+    library.search = text;
+    clearTimeout(typing);
+    typing = setTimeout(() => void tried(() => library.read(), 'The library could not be searched.'), 200);
+  }
+
+  const putAway = (theme: Card, away: boolean) =>
+    tried(async () => {
+      await library.setPutAway(theme.id, away);
+      toast.success(away ? `Put away ${theme.name}` : `Brought back ${theme.name}`, {
+        action: { label: away ? 'Bring back' : 'Put away', onClick: () => void putAway(theme, !away) }
+      });
+    }, 'Nothing was put away.');
+
+  const copy = (theme: Card) =>
+    tried(async () => {
+      await library.copy(theme.id);
+      toast.success(`Copied ${theme.name}`);
+    }, 'Not copied.');
+
+  function show(away: boolean) {
+    library.putAway = away;
+    void tried(() => library.read(), 'The library could not be read.');
+  }
 </script>
 
 <svelte:head><title>Library · Umber Loom</title></svelte:head>
@@ -61,23 +94,20 @@
   ondrop={(e) => {
     e.preventDefault();
     dragging = false;
-    void take(e.dataTransfer?.files);
+    take(e.dataTransfer?.files);
   }}
 />
 
 {#if session.name}
-  <header class="flex h-12 items-center gap-3 border-b border-line px-6">
-    <img src="/mark.svg" alt="" width="22" height="22" />
-    <span class="font-display text-lg text-heading">Umber Loom</span>
-    <span class="ml-auto text-muted">{session.name}</span>
-    <button class="button button-quiet" onclick={signOut}>Sign out</button>
-  </header>
+  <Masthead />
 
   <main class="mx-auto max-w-6xl px-6 py-8">
-    <div class="mb-6 flex items-end gap-3">
+    <div class="mb-5 flex flex-wrap items-end gap-3">
       <div>
-        <h1 class="font-display text-3xl leading-tight text-heading">Library</h1>
-        <p class="text-muted">Every theme with its own cloth: hues lengthwise, surfaces across.</p>
+        <h1 class="font-display text-3xl leading-tight text-heading">{library.putAway ? 'Put away' : 'Library'}</h1>
+        <p class="text-muted">
+          {library.putAway ? 'Themes that are out of the way, each as it was left.' : 'Every theme with its own cloth: hues lengthwise, surfaces across.'}
+        </p>
       </div>
       <div class="ml-auto flex gap-2">
         <input bind:this={chooser} class="sr-only" type="file" accept=".zip,.json" tabindex="-1" aria-label="Kit file"
@@ -87,14 +117,38 @@
       </div>
     </div>
 
+    <div class="mb-6 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-border py-2">
+      <label class="relative flex items-center">
+        <span class="sr-only">Search themes by name</span>
+        <Search class="pointer-events-none absolute left-2 text-muted" size={14} aria-hidden="true" />
+        <input class="field w-64 pl-7" type="search" placeholder="Search by name" maxlength="100" value={library.search} oninput={(e) => search(e.currentTarget.value)} />
+      </label>
+      <p class="text-muted" aria-live="polite">
+        {#if library.cards}{library.count} {library.count === 1 ? 'theme' : 'themes'}{library.search.trim() ? ' found' : ''}{/if}
+      </p>
+      {#if library.putAway}
+        <button class="button" onclick={() => show(false)}>Back to the library</button>
+      {:else if library.putAwayCount > 0}
+        <button class="button button-quiet text-muted" onclick={() => show(true)}>{library.putAwayCount} put away</button>
+      {/if}
+      <a class="ml-auto inline-flex items-center gap-1.5 text-link underline underline-offset-2" href="/api/everything.zip" download
+        title="All themes and sites in open formats, in one archive"><Download size={14} aria-hidden="true" /> Export everything</a>
+    </div>
+
     {#if refused}
       <div class="mb-6 flex items-start gap-4 border-l-4 border-must bg-raised px-4 py-3" role="alert">
-        <p class="min-w-0 grow break-words"><strong class="text-must">Not imported.</strong> {refused}</p>
-        <button class="button" onclick={() => (refused = '')}>Dismiss</button>
+        <p class="min-w-0 grow break-words"><strong class="text-must">{refused.title}</strong> {refused.message}</p>
+        <button class="button" onclick={() => (refused = null)}>Dismiss</button>
       </div>
     {/if}
 
-    {#if themes && themes.length === 0}
+    {#if library.cards && library.cards.length === 0 && library.search.trim()}
+      <div class="border border-dashed border-line px-8 py-12 text-center">
+        <h2 class="font-display text-xl text-heading">No theme is called so</h2>
+        <p class="mx-auto mt-2 mb-5 max-w-md text-muted">Search for another part of its name{library.putAwayCount > 0 && !library.putAway ? ', or look among those put away' : ''}.</p>
+        <button class="button h-9" onclick={() => search('')}>Show all</button>
+      </div>
+    {:else if library.cards && library.cards.length === 0 && !library.putAway}
       <div class="border border-dashed border-line px-8 py-16 text-center">
         <h2 class="font-display text-xl text-heading">No cloth on the loom yet</h2>
         <p class="mx-auto mt-2 mb-6 max-w-md text-muted">
@@ -102,28 +156,19 @@
         </p>
         <button class="button button-strong h-9" onclick={() => (creating = true)}>Start the first theme</button>
       </div>
-    {:else if themes}
+    {:else if library.cards}
       <ul class="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-5">
-        {#each themes as theme (theme.id)}
-          <li class="relative flex flex-col border border-line bg-raised hover:border-accent has-[a:focus-visible]:outline-2 has-[a:focus-visible]:outline-accent">
-            <div class="h-28 overflow-hidden border-b border-line"><WeaveMark weave={theme.weave} size={560} repeat={6} /></div>
-            <div class="flex grow flex-col gap-1 p-4">
-              <h2 class="font-display text-xl leading-7 text-heading">
-                <a class="after:absolute after:inset-0 focus-visible:outline-none" href="/bench/{theme.id}">{theme.name}</a>
-              </h2>
-              <p class="min-h-10 text-muted">{theme.description || 'No description yet.'}</p>
-              <p class="caption">{theme.families.join(' · ')}</p>
-              <p class="caption mt-2 flex items-center gap-3 border-t border-border pt-2">
-                <span>Revision {theme.revision}</span>
-                <span>{when(theme.changedAt)}</span>
-                {#if theme.findings > 0}<span class="ml-auto font-semibold text-must">{theme.findings} {theme.findings === 1 ? 'finding' : 'findings'}</span>
-                {:else}<span class="ml-auto text-good">All pairs readable</span>{/if}
-              </p>
-              <a class="relative z-10 self-start text-link underline underline-offset-2" href="/kit/{theme.id}" aria-label="Kit of {theme.name}">Kit</a>
-            </div>
-          </li>
+        {#each library.cards as theme (theme.id)}
+          <ThemeCard {theme} putAway={library.putAway} oncopy={() => copy(theme)} onputaway={(away) => putAway(theme, away)} ondelete={() => (going = theme)} />
         {/each}
       </ul>
+      {#if library.cards.length < library.count}
+        <div class="mt-6 text-center">
+          <button class="button h-9" onclick={() => tried(() => library.more(), 'The library could not be read.')}>
+            Show more ({library.count - library.cards.length} left)
+          </button>
+        </div>
+      {/if}
     {/if}
   </main>
 {/if}
@@ -135,3 +180,4 @@
 {/if}
 
 <NewTheme bind:open={creating} />
+<DeleteForGood {library} bind:theme={going} />
