@@ -85,7 +85,7 @@
           {#each people.people as person (person.id)}
             <li class="flex min-h-14 items-center gap-4 border-b border-border py-2">
               <div class="min-w-0 grow">
-                <p class="truncate font-semibold text-heading">{person.name}{#if person.you}<span class="font-normal text-muted"> · you</span>{/if}</p>
+                <p class="truncate font-semibold text-heading">{person.name}{#if person.you}<span class="font-normal text-muted">{" · you"}</span>{/if}</p>
                 <p class="truncate text-muted">{person.email}</p>
               </div>
               {#if leaving === person.id}
