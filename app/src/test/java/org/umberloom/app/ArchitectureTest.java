@@ -29,9 +29,8 @@ class ArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
 
     @ArchTest
-    static final ArchRule onlyMappersSpeakSql = noClasses().that().haveSimpleNameNotEndingWith("Mapper")
-            .and().doNotHaveSimpleName("UmberLoom").and().doNotHaveSimpleName("Commits").and().doNotHaveSimpleName("Problems")
-            .and().haveSimpleNameNotStartingWith("BucketTable")
+    static final ArchRule onlyMappersSpeakSql = noClasses()
+            .that().haveNameNotMatching(".*\\.(\\w*Mapper|UmberLoom|Commits|Problems|BucketTable|V\\d+__\\w+)(\\$.*)?")
             .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.apache.ibatis..");
 
     @ArchTest

@@ -30,8 +30,6 @@ import org.umberloom.core.token.ValueText;
  */
 @Service
 public class DraftService {
-    /** Tokens of all documents that are kept at hand; a token takes about half a kilobyte. */
-    private static final long TOKENS_AT_HAND = 150_000;
     private static final int LONGEST_LABEL = 400;
     private static final int KEEP_WHOLE_EVERY = 64;
     private static final String START = "start";
@@ -52,7 +50,7 @@ public class DraftService {
     private final Commits commits;
     private final Proof proof;
     private final PictureStore pictures;
-    private final Cache<Key, Draft> cache = Caffeine.newBuilder().maximumWeight(TOKENS_AT_HAND)
+    private final Cache<Key, Draft> cache = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens())
             .weigher((Key key, Draft draft) -> 50 + draft.tokens()).build();
 
     DraftService(ThemeMapper themes, Clock clock, ApplicationEventPublisher changes, Commits commits, Proof proof, PictureStore pictures) {

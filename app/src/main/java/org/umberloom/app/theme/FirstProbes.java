@@ -54,7 +54,7 @@ class FirstProbes {
     }
 
     private void askOf(long theme) {
-        ThemeViews.Bench bench = themes.bench(theme, ThemeService.Looking.at("", List.of()));
+        ThemeViews.Bench bench = themes.bench(theme, Looking.at("", List.of()));
         bench.instruments().color().hues().stream().findFirst().ifPresent(hue -> {
             for (int i = 0; i < PROBES && !closed; i++)
                 json.writeValueAsBytes(line.probe(theme, json.writeValueAsString(Map.of("base", bench.revision(), "lean", true, "op", "value",

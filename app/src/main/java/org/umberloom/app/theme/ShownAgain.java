@@ -21,9 +21,11 @@ public class ShownAgain implements Proof {
 
     private final ThemeGraphs graphs;
     private final PictureStore pictures;
+    private final ComputedViews views;
     private final JsonMapper json;
 
-    ShownAgain(ThemeGraphs graphs, PictureStore pictures, JsonMapper json) {
+    ShownAgain(ThemeGraphs graphs, PictureStore pictures, ComputedViews views, JsonMapper json) {
+        this.views = views;
         this.graphs = graphs;
         this.pictures = pictures;
         this.json = json;
@@ -60,9 +62,7 @@ public class ShownAgain implements Proof {
     /** What the library shows of a draft. */
     public Shown card(Draft draft) {
         ThemeDocument theme = draft.theme();
-        Combos combos = Combos.of(theme, theme.defaults(), java.util.List.of(), pictures.of(theme), combination -> graphs.of(draft, combination));
-        ThemeViews.Instruments instruments = ThemeViews.Instruments.of(combos);
-        json.writeValueAsBytes(instruments);
+        ThemeViews.Instruments instruments = views.of(draft, Looking.atDefaults()).instruments();
         ThemeViews.StructureView.of(theme);
         return new Shown(theme.description(), ThemeViews.Weave.of(instruments.color()),
                 instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),

@@ -72,8 +72,8 @@ class ThemeController {
         return themes.bench(id, looking(combo, bays.isEmpty() ? List.of() : List.of(bays.split("\\|"))));
     }
 
-    private static ThemeService.Looking looking(String combo, List<String> bays) {
-        return ThemeService.Looking.at(combo, List.copyOf(bays));
+    private static Looking looking(String combo, List<String> bays) {
+        return Looking.at(combo, List.copyOf(bays));
     }
 
     @PostMapping("/themes/{id}/probe")

@@ -14,24 +14,22 @@ import org.umberloom.core.theme.ThemeGraph;
  */
 @Component
 class ThemeGraphs {
-    /** Rows of all graphs that are kept at hand; versions of one graph share what stayed. */
-    private static final long ROWS_AT_HAND = 600_000;
-
     private record Key(long theme, Combination combination) {
     }
 
     private record Kept(int revision, ThemeDocument theme, ThemeGraph graph) {
     }
 
-    private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumWeight(ROWS_AT_HAND)
+    private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumWeight(AtHand.graphRows())
             .weigher((Key key, Kept one) -> 50 + one.graph.size()).build();
 
     /** The graph of a draft in a combination that names every modifier. */
     ThemeGraph of(Draft draft, Combination combination) {
         Key key = new Key(draft.id(), combination);
-        Kept known = kept.getIfPresent(key);
+        Kept known = draft.id() == 0 ? null : kept.getIfPresent(key);
         if (known != null && known.theme == draft.theme()) return known.graph;
         ThemeGraph graph = known == null ? ThemeGraph.of(draft.theme(), combination) : known.graph.after(draft.theme());
+        if (draft.id() == 0) return graph;
         Kept newest = kept.getIfPresent(key);
         if (newest == null || newest.revision <= draft.revision()) kept.put(key, new Kept(draft.revision(), draft.theme(), graph));
         return graph;

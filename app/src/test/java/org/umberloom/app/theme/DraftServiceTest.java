@@ -84,7 +84,7 @@ class DraftServiceTest {
         PictureStore pictures = mock(PictureStore.class, withSettings().strictness(Strictness.LENIENT));
         lenient().when(pictures.of(any())).thenReturn(Pictures.NONE);
         return new DraftService(themes, CLOCK, event -> { }, new Commits(TransactionOperations.withoutTransaction()),
-                new ShownAgain(graphs, pictures, JsonMapper.shared()), pictures);
+                new ShownAgain(graphs, pictures, new ComputedViews(graphs, pictures), JsonMapper.shared()), pictures);
     }
 
     private Draft undo(DraftService drafts) {

@@ -33,6 +33,9 @@ public final class Stylesheet {
     private static final Set<String> OF_PAGES = Set.of("surface", "width", "part", "state");
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
+    /** The rules are the same for every theme. */
+    private static final String ALL_RULES = layers(Usage.ALL);
+
     private Stylesheet() {
     }
 
@@ -53,8 +56,7 @@ public final class Stylesheet {
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
         css.append(tokensLayer(theme, roles(usage), usage, pictures, resolutions));
-        css.append(layer("base", rules(BaseLayer.Layer.BASE, usage)));
-        css.append(layer("parts", rules(BaseLayer.Layer.PARTS, usage)));
+        css.append(usage.everything() ? ALL_RULES : layers(usage));
         if (roles(usage).stream().anyMatch(role -> role.startsWith("motion."))) css.append(STILL);
         return css.toString();
     }
@@ -104,6 +106,10 @@ public final class Stylesheet {
             else name.append('_').append(Integer.toHexString(c)).append('_');
         });
         return name.toString();
+    }
+
+    private static String layers(Usage usage) {
+        return layer("base", rules(BaseLayer.Layer.BASE, usage)) + layer("parts", rules(BaseLayer.Layer.PARTS, usage));
     }
 
     private static String rules(BaseLayer.Layer layer, Usage usage) {

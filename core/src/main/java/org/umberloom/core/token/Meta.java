@@ -21,7 +21,7 @@ public record Meta(Optional<TokenType> type, Optional<String> description, Optio
     public static final Meta NONE = new Meta(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
 
     public Meta {
-        extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
+        extensions = extensions.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
     }
 
     public static Meta typed(TokenType type) {

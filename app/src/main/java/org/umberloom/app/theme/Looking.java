@@ -1,0 +1,35 @@
+package org.umberloom.app.theme;
+
+import java.util.HashSet;
+import java.util.List;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** What a bench looks at: its working combination and those of its bays; no bays stand for every scheme of the working one. */
+record Looking(Combination working, List<Combination> bays) {
+    private static final int MOST_BAYS = 8;
+
+    /** @throws IllegalArgumentException when one of the keys is none */
+    static Looking at(String combo, List<String> bays) {
+        return new Looking(Combination.parse(combo), bays.stream().distinct().limit(MOST_BAYS).map(Combination::parse).toList());
+    }
+
+    static Looking at(EditRequest request) {
+        return at(request.comboOrDefault(), request.baysOrNone());
+    }
+
+    /** Everything at its default. */
+    static Looking atDefaults() {
+        return new Looking(new Combination(java.util.Map.of()), List.of());
+    }
+
+    /** The one form of all that look at the same in a theme, so that they share what is computed. */
+    Looking in(ThemeDocument theme) {
+        Combination complete = working.completedFor(theme);
+        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
+        List<Combination> schemes = scheme == null ? List.of(complete)
+                : scheme.contexts().keySet().stream().map(context -> complete.with(Modifier.SCHEME, context)).toList();
+        return new Looking(complete, new HashSet<>(bays).equals(new HashSet<>(schemes)) ? List.of() : bays);
+    }
+}
