@@ -169,6 +169,17 @@ final class Crowd implements AutoCloseable {
         }
 
         @Override
+        public CompletionStage<?> onClose(WebSocket socket, int code, String reason) {
+            failures.add("line closed: " + code + " " + reason);
+            return null;
+        }
+
+        @Override
+        public void onError(WebSocket socket, Throwable error) {
+            failures.add("line lost: " + error);
+        }
+
+        @Override
         public CompletionStage<?> onText(WebSocket socket, CharSequence data, boolean last) {
             heard.append(data);
             socket.request(1);

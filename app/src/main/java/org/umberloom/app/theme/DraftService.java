@@ -50,7 +50,11 @@ public class DraftService {
     private final Commits commits;
     private final Proof proof;
     private final PictureStore pictures;
-    private final Cache<Key, Draft> cache = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens())
+    /** The newest known draft of each theme that is worked on: one for a theme, so that it is not pushed out by its own history. */
+    private final Cache<Long, Draft> newest = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens())
+            .weigher((Long theme, Draft draft) -> 50 + draft.tokens()).build();
+    /** Earlier states that somebody still looks at. */
+    private final Cache<Key, Draft> earlier = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens() / 4)
             .weigher((Key key, Draft draft) -> 50 + draft.tokens()).build();
 
     DraftService(ThemeMapper themes, Clock clock, ApplicationEventPublisher changes, Commits commits, Proof proof, PictureStore pictures) {
@@ -70,8 +74,10 @@ public class DraftService {
 
     /** The state at a revision that the caller has seen; the newest one where it is no longer at hand. */
     public Draft seen(long id, int revision) {
-        Draft cached = cache.getIfPresent(new Key(id, revision));
-        return cached != null ? cached : newest(id);
+        Draft known = newest.getIfPresent(id);
+        if (known != null && known.revision() == revision) return known;
+        Draft before = earlier.getIfPresent(new Key(id, revision));
+        return before != null ? before : newest(id);
     }
 
     /** Stores a new theme and gives it the log's first entry. */
@@ -224,14 +230,19 @@ public class DraftService {
     }
 
     private Draft at(long id, int revision) {
-        Draft cached = cache.getIfPresent(new Key(id, revision));
-        if (cached != null) return cached;
+        Draft known = newest.getIfPresent(id);
+        if (known != null && known.revision() == revision) return known;
         ThemeRow row = themes.find(id).orElseThrow(() -> missing(id));
         return remember(new Draft(id, row.revision(), ThemeJson.readInline(row.document())));
     }
 
+    /** As the newest, unless a newer one is known by now. */
     private Draft remember(Draft draft) {
-        cache.put(new Key(draft.id(), draft.revision()), draft);
+        newest.asMap().compute(draft.id(), (id, known) -> {
+            if (known != null && known.revision() > draft.revision()) return known;
+            if (known != null && known.revision() < draft.revision()) earlier.put(new Key(id, known.revision()), known);
+            return draft;
+        });
         return draft;
     }
 
@@ -261,13 +272,14 @@ public class DraftService {
         if (number == newest.revision()) return newest.theme();
         if (number < 0 || number > newest.revision())
             throw new NoSuchElementException("The theme has no revision " + number + "; the newest is " + newest.revision() + ".");
-        Draft cached = cache.getIfPresent(new Key(id, number));
-        if (cached != null) return cached.theme();
+        Draft before = earlier.getIfPresent(new Key(id, number));
+        if (before != null) return before.theme();
         int from = themes.nearestWhole(id, number).orElse(newest.revision());
         ThemeDocument theme = from == newest.revision() ? newest.theme()
                 : ThemeJson.readInline(themes.revision(id, from).orElseThrow().document());
         for (int entry = from; entry > number; entry--) theme = before(themes.revision(id, entry).orElseThrow(), theme);
-        return remember(new Draft(id, number, theme)).theme();
+        earlier.put(new Key(id, number), new Draft(id, number, theme));
+        return theme;
     }
 
     private ThemeDocument before(RevisionRow entry, ThemeDocument after) {

@@ -1,12 +1,15 @@
 package org.umberloom.app.theme;
 
-import java.nio.charset.StandardCharsets;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.format.StoredText;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Limits;
@@ -19,6 +22,11 @@ public class ShownAgain implements Proof {
     private static final Logger LOG = LoggerFactory.getLogger(ShownAgain.class);
     private static final String KEPT = " It was not stored, and nothing was changed.";
 
+    /** Letters of texts that are kept at hand. */
+    private static final long LETTERS_AT_HAND = Runtime.getRuntime().maxMemory() / 20;
+
+    private final Cache<Long, StoredText> stored = Caffeine.newBuilder().maximumWeight(LETTERS_AT_HAND)
+            .weigher((Long theme, StoredText text) -> 2 * text.text().length()).build();
     private final ThemeGraphs graphs;
     private final PictureStore pictures;
     private final ComputedViews views;
@@ -34,7 +42,7 @@ public class ShownAgain implements Proof {
     @Override
     public Proven of(Draft draft) {
         Limits.checked(draft.theme());
-        String document = readAgain(draft.theme());
+        String document = readAgain(draft);
         try {
             Shown card = card(draft);
             kit(draft);
@@ -45,18 +53,15 @@ public class ShownAgain implements Proof {
         }
     }
 
-    private static String readAgain(ThemeDocument theme) {
-        String document = ThemeJson.writeInline(theme);
-        String stored = new String(document.getBytes(StandardCharsets.UTF_8), StandardCharsets.UTF_8);
-        ThemeDocument again;
+    private String readAgain(Draft draft) {
         try {
-            again = ThemeJson.readInline(stored);
+            StoredText known = draft.id() == 0 ? StoredText.NONE : stored.get(draft.id(), theme -> StoredText.NONE);
+            StoredText next = known.next(draft.theme());
+            if (draft.id() != 0) stored.put(draft.id(), next);
+            return next.text();
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("The theme could not be read any more after this: " + e.getMessage() + KEPT, e);
+            throw new IllegalArgumentException(e.getMessage() + KEPT, e);
         }
-        if (!again.equals(theme))
-            throw new IllegalArgumentException("The theme would not be the same when it is read again." + KEPT);
-        return document;
     }
 
     /** What the library shows of a draft. */
@@ -71,7 +76,7 @@ public class ShownAgain implements Proof {
 
     private void kit(Draft draft) {
         Pictures known = pictures.of(draft.theme());
-        Stylesheet.compile(draft.theme(), Usage.ALL, java.util.List.of(), known, combination -> graphs.of(draft, combination).resolution());
+        Stylesheet.compile(draft.theme(), Usage.ALL, List.of(), known, combination -> graphs.of(draft, combination).resolution());
         ThemeJson.writeFiles(draft.theme());
     }
 }

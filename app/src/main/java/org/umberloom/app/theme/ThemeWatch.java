@@ -119,8 +119,10 @@ class ThemeWatch {
     }
 
     private void endWithSessions() {
-        Set<String> holding = sessions.holding(listeners.stream().map(Listener::session).collect(Collectors.toSet()));
-        listeners.stream().filter(listener -> !holding.contains(listener.session())).forEach(Listener::signedOut);
+        // Who comes while the database is asked is not among those that were asked about.
+        List<Listener> asked = List.copyOf(listeners);
+        Set<String> holding = sessions.holding(asked.stream().map(Listener::session).collect(Collectors.toSet()));
+        asked.stream().filter(listener -> !holding.contains(listener.session())).forEach(Listener::signedOut);
     }
 
     @PreDestroy

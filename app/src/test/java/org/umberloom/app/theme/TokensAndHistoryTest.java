@@ -257,7 +257,7 @@ class TokensAndHistoryTest {
             ThemeWatch watch = new ThemeWatch(themes, sessions, 5);
             for (long theme = 1; theme <= 300; theme++) watch.add(listener(theme));
             assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();
-            verify(themes, org.mockito.Mockito.atLeastOnce()).revisionsOf(org.mockito.ArgumentMatchers.argThat(ids -> ids != null && ids.size() == 300));
+            verify(themes, org.mockito.Mockito.timeout(20_000).atLeastOnce()).revisionsOf(org.mockito.ArgumentMatchers.argThat(ids -> ids != null && ids.size() == 300));
             watch.stop();
         }
 

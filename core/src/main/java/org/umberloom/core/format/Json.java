@@ -15,6 +15,7 @@ import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.databind.ObjectWriter;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.util.RawValue;
 
 /** JSON text to plain data and back: maps and lists in order, strings, booleans, and numbers as Double. */
 final class Json {
@@ -65,6 +66,11 @@ final class Json {
     /** Indented, with a newline at the end. */
     static String write(Object data) {
         return PRETTY.writeValueAsString(printable(data)) + "\n";
+    }
+
+    /** Text that was written by {@link #write}, to stand as it is where it is written into other data. */
+    static Object raw(String text, int indent) {
+        return new RawValue(text.stripTrailing().replace("\n", "\n" + " ".repeat(indent)));
     }
 
     /** On one line. */

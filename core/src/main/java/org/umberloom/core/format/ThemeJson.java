@@ -30,6 +30,9 @@ public final class ThemeJson {
     static final String SETS = "#/sets/";
     static final String MODIFIERS = "#/modifiers/";
     private static final int LONGEST_FILE = 80;
+    /** How far the source of a set, and of a context, stands in. */
+    private static final int SET_INDENT = 8;
+    private static final int CONTEXT_INDENT = 10;
 
     /** A theme that was read, with a sentence for each kind of thing that had to be converted. */
     public record Reading(ThemeDocument theme, List<String> notes) {
@@ -44,6 +47,28 @@ public final class ThemeJson {
     /** The theme in one document; the form in which it is stored. */
     public static String writeInline(ThemeDocument theme) {
         return Json.write(document(theme, (name, place, tokens) -> TokensJson.data(tokens, results(theme, place, tokens))));
+    }
+
+    /** Gives the text of the tokens of a set or context, from their data where it is not known. */
+    interface Parts {
+        String of(Group tokens);
+    }
+
+    /**
+     * The same, with the text of tokens from elsewhere. Where derivations stand among them, their results depend on the rest of
+     * the theme, and they are written anew.
+     */
+    static String writeInline(ThemeDocument theme, Parts parts) {
+        return Json.write(document(theme, (name, place, tokens) -> {
+            if (derives(tokens)) return TokensJson.data(tokens, results(theme, place, tokens));
+            return Json.raw(parts.of(tokens), place instanceof Place.InSet ? SET_INDENT : CONTEXT_INDENT);
+        }));
+    }
+
+    private static boolean derives(Group tokens) {
+        boolean[] derived = {false};
+        tokens.forEachToken((path, token, type) -> derived[0] |= token.value() instanceof DerivedValue);
+        return derived[0];
     }
 
     /** The theme as files: {@code theme.resolver.json} first, then one file for each set and each context. */
@@ -130,9 +155,7 @@ public final class ThemeJson {
 
     /** What the derivations of a place come to where it applies: everything else at its default. */
     private static Function<TokenPath, Optional<TokenValue>> results(ThemeDocument theme, Place place, Group tokens) {
-        boolean[] derived = {false};
-        tokens.forEachToken((path, token, type) -> derived[0] |= token.value() instanceof DerivedValue);
-        if (!derived[0]) return path -> Optional.empty();
+        if (!derives(tokens)) return path -> Optional.empty();
         Resolution resolution = Resolution.of(theme, place instanceof Place.InContext in
                 ? theme.defaults().with(in.modifier(), in.context()) : theme.defaults());
         return path -> Optional.ofNullable(resolution.tokens().get(path)).map(Resolved::value);

@@ -83,6 +83,19 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         return new ThemeDocument(name, text, sets, modifiers, order, extensions);
     }
 
+    /** The same without the tokens of the sets and contexts whose very trees are given. */
+    public ThemeDocument withoutTokens(Set<Group> trees) {
+        Map<String, TokenSet> bare = new LinkedHashMap<>();
+        sets.forEach((key, set) -> bare.put(key, trees.contains(set.tokens()) ? set.withTokens(Group.EMPTY) : set));
+        Map<String, Modifier> bareModifiers = new LinkedHashMap<>();
+        modifiers.forEach((key, modifier) -> {
+            Map<String, Group> contexts = new LinkedHashMap<>();
+            modifier.contexts().forEach((context, tokens) -> contexts.put(context, trees.contains(tokens) ? Group.EMPTY : tokens));
+            bareModifiers.put(key, modifier.withContexts(contexts, modifier.defaultContext()));
+        });
+        return new ThemeDocument(name, description, bare, bareModifiers, order, extensions);
+    }
+
     ThemeDocument withExtensions(Map<String, Object> changed) {
         return new ThemeDocument(name, description, sets, modifiers, order, changed);
     }
