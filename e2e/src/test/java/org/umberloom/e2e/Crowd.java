@@ -145,7 +145,7 @@ final class Crowd implements AutoCloseable {
             String color = String.format(Locale.ROOT, "oklch(%.3f 0.09 %d)", 0.35 + done % 20 * 0.01, (done * 7 + number * 3) % 360);
             String edit = "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"color.brand.seed\",\"text\":\"" + color
                     + "\",\"combo\":\"scheme=light\",\"bays\":[\"scheme=light\",\"scheme=dark\"]";
-            if (done % 3 != 0) {
+            if ((done + number) % 3 != 0) {
                 probe = new CompletableFuture<>();
                 line.sendText("{\"base\":" + revision + ",\"lean\":true," + edit + "}", true);
                 probe.orTimeout(LONGEST.toSeconds(), TimeUnit.SECONDS).whenComplete((answer, e) -> finished(probes, began, e == null && !answer.contains("\"status\":") ? "" : "probe: " + answer + e));

@@ -7,13 +7,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.app.web.MayBeStored;
 
@@ -43,20 +39,8 @@ class Commits {
     private final TransactionOperations transactions;
     private final ReentrantLock[] turns = IntStream.range(0, STRIPES).mapToObj(i -> new ReentrantLock()).toArray(ReentrantLock[]::new);
 
-    /** Each statement sees what is committed then: no snapshot can be changed under it. */
-    @Autowired
-    Commits(PlatformTransactionManager manager) {
-        this(readCommitted(manager));
-    }
-
     Commits(TransactionOperations transactions) {
         this.transactions = transactions;
-    }
-
-    private static TransactionOperations readCommitted(PlatformTransactionManager manager) {
-        TransactionTemplate template = new TransactionTemplate(manager);
-        template.setIsolationLevel(TransactionDefinition.ISOLATION_READ_COMMITTED);
-        return template;
     }
 
     /** Does work on a theme, again from its beginning when it was overtaken, until it stands or is refused. */
