@@ -109,6 +109,7 @@ final class RequestedEdit {
     }
 
     private static TokenPath surface(String name) {
+        TokenPath.checkName(name);
         return TokenPath.of(Surfaces.GROUP).child(name);
     }
 

@@ -72,7 +72,7 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
         List<Picture> pictures = new ArrayList<>();
         for (Object entry : list)
             if (entry instanceof Map<?, ?> map && map.get("file") instanceof String file && files.containsKey(file))
-                pictures.add(new Picture(file, String.valueOf(map.get("license"))));
+                pictures.add(new Picture(file, map.get("license") instanceof String license ? license : "not stated"));
         return pictures;
     }
 

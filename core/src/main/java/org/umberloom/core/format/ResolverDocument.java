@@ -177,7 +177,7 @@ final class ResolverDocument {
             throw new FormatException("The resolution order holds “" + ref
                     + "”; an entry refers to #/sets/… or #/modifiers/…, or stands inline.");
         }
-        String type = String.valueOf(map.get("type"));
+        String type = map.get("type") instanceof String said ? said : "";
         if (!(map.get("name") instanceof String name))
             throw new FormatException("An inline entry of resolutionOrder needs a name.");
         if (sets.containsKey(name) || modifiers.containsKey(name))

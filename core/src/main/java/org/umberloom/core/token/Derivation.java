@@ -51,7 +51,7 @@ public record Derivation(Operation operation, Map<String, TokenValue> arguments)
     public static Derivation read(Object data) {
         if (!(data instanceof Map<?, ?> map))
             throw new IllegalArgumentException("a derivation must be an object");
-        Operation operation = Operation.byId(String.valueOf(map.get("op")));
+        Operation operation = Operation.byId(map.get("op") instanceof String op ? op : "");
         Map<String, TokenValue> arguments = new LinkedHashMap<>();
         map.forEach((key, item) -> {
             if (!key.equals("op")) arguments.put((String) key, operation.parameter((String) key).read(item));

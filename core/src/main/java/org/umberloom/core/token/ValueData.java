@@ -122,20 +122,20 @@ public final class ValueData {
     public static DimensionValue dimension(Object data) {
         Map<?, ?> map = map("a dimension (value and unit)", data);
         double amount = number("a dimension’s value", map.get("value"));
-        return switch (String.valueOf(map.get("unit"))) {
+        return switch (said(map, "unit")) {
             case "px" -> DimensionValue.px(amount);
             case "rem" -> DimensionValue.rem(amount);
-            default -> throw new IllegalArgumentException("the unit “" + map.get("unit") + "” is not px or rem");
+            default -> throw new IllegalArgumentException("the unit “" + said(map, "unit") + "” is not px or rem");
         };
     }
 
     private static DurationValue duration(Object data) {
         Map<?, ?> map = map("a duration (value and unit)", data);
         double amount = number("a duration’s value", map.get("value"));
-        return switch (String.valueOf(map.get("unit"))) {
+        return switch (said(map, "unit")) {
             case "ms" -> new DurationValue(amount, DurationValue.Unit.MS);
             case "s" -> new DurationValue(amount, DurationValue.Unit.S);
-            default -> throw new IllegalArgumentException("the unit “" + map.get("unit") + "” is not ms or s");
+            default -> throw new IllegalArgumentException("the unit “" + said(map, "unit") + "” is not ms or s");
         };
     }
 
@@ -158,7 +158,7 @@ public final class ValueData {
         if (!(map.get("dashArray") instanceof List<?> lengths))
             throw new IllegalArgumentException("a stroke style’s dashArray must be a list of dimensions");
         return new StrokeStyleValue("", lengths.stream().map(length -> read(TokenType.DIMENSION, length)).toList(),
-                String.valueOf(map.get("lineCap")));
+                said(map, "lineCap"));
     }
 
     private static TokenValue shadow(Object data) {
@@ -203,7 +203,7 @@ public final class ValueData {
 
     private static ColorValue color(Object data) {
         Map<?, ?> map = map("a color (colorSpace and components)", data);
-        String id = String.valueOf(map.get("colorSpace"));
+        String id = map.get("colorSpace") instanceof String text ? text : "";
         ColorSpace space = ColorSpace.byId(id.toLowerCase(Locale.ROOT)).orElseThrow(() -> new IllegalArgumentException(
                 "the color space “" + id + "” is not known; known are " + ColorSpace.ids()));
         if (!(map.get("components") instanceof List<?> components) || components.size() != 3)
@@ -246,6 +246,11 @@ public final class ValueData {
         data.put(one, first);
         data.put(other, second);
         return data;
+    }
+
+    /** What a field says, as text; empty where it is not there. */
+    private static String said(Map<?, ?> map, String field) {
+        return map.get(field) == null ? "" : String.valueOf(map.get(field));
     }
 
     private static Map<?, ?> map(String what, Object data) {

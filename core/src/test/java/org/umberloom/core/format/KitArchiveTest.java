@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -41,6 +42,22 @@ class KitArchiveTest {
         Map<String, byte[]> back = read(KitArchive.write(files));
         assertThat(back.keySet()).containsExactly("b.txt", "a/c.txt");
         assertThat(back.get("a/c.txt")).isEqualTo(text("one"));
+    }
+
+    /** ZIP keeps local time, so the zone of the machine once was in the bytes. */
+    @Test
+    void theTimeZoneIsNotInTheBytes() {
+        Map<String, byte[]> files = Map.of("a.txt", text("one"));
+        java.util.TimeZone here = java.util.TimeZone.getDefault();
+        byte[] written = KitArchive.write(files);
+        try {
+            for (String zone : List.of("Pacific/Kiritimati", "America/St_Johns", "UTC")) {
+                java.util.TimeZone.setDefault(java.util.TimeZone.getTimeZone(zone));
+                assertThat(KitArchive.write(files)).as(zone).isEqualTo(written);
+            }
+        } finally {
+            java.util.TimeZone.setDefault(here);
+        }
     }
 
     @Test

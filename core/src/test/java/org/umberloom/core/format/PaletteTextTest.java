@@ -36,6 +36,22 @@ class PaletteTextTest {
                 .containsExactly("Sea=#1c6076", "Lantern=#c8501c");
     }
 
+    /** Each took more than a minute by expressions that began again at every letter. */
+    @org.junit.jupiter.params.ParameterizedTest
+    @org.junit.jupiter.params.provider.ValueSource(strings = {"-", "--", "a(", "#", "--a:", "--a ", "word ", "rgb(1 "})
+    void longOddTextsTakeNoLonger(String odd) {
+        String text = odd.repeat(380_000 / odd.length());
+        org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(20), () -> {
+            assertThatThrownBy(() -> PaletteText.read(text)).isInstanceOf(FormatException.class);
+            assertThat(PaletteText.read(text + " #7a4a2b;").colors()).isNotEmpty();
+        });
+    }
+
+    @Test
+    void aTextBeyondTheLimitIsRefusedWithIt() {
+        assertThatThrownBy(() -> PaletteText.read("#fff ".repeat(100_000))).hasMessageContaining("400000 are read");
+    }
+
     @Test
     void textWithoutAColorIsRefusedWithWhatIsAllowed() {
         assertThatThrownBy(() -> PaletteText.read("our brand is bold and warm-hearted 12px"))
