@@ -67,7 +67,7 @@ final class Browsers {
     /** Makes a theme of a starter with a seed, in the library, and waits until its pages are shown. */
     static void newTheme(Page page, String name, String starter) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New theme").setExact(true)).click();
-        page.getByLabel("Name").fill(name);
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
         page.getByText(starter).click();
         page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Create theme").setExact(true)).click();

@@ -47,7 +47,7 @@ class MainPathTest {
 
     private void newTheme(String name) {
         button("New theme").click();
-        page.getByLabel("Name").fill(name);
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
         page.getByText("Herringbone").click();
         page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
         button("Create theme").click();

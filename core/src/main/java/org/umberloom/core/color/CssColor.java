@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -15,6 +16,7 @@ import java.util.regex.Pattern;
 public final class CssColor {
     private static final Pattern HEX = Pattern.compile("#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})");
     private static final int LONGEST = 300;
+    private static final int LONGEST_HEX = 9;
     private static final int LONGEST_SHOWN = 60;
     private static final Pattern FUNCTION = Pattern.compile("([a-zA-Z]+)\\(([^()]*)\\)");
     private static final Pattern NUMBER =
@@ -34,6 +36,18 @@ public final class CssColor {
         Matcher function = FUNCTION.matcher(trimmed);
         if (function.matches()) return parseFunction(trimmed, function.group(1), function.group(2));
         return NamedColors.find(trimmed).orElseThrow(() -> notAColor(text));
+    }
+
+    /** The color that a text is, where it is one: quicker than {@link #parse} to say that it is none. */
+    public static Optional<Color> find(String text) {
+        String trimmed = text.trim();
+        if (trimmed.startsWith("#") && (trimmed.length() > LONGEST_HEX || !HEX.matcher(trimmed).matches())) return Optional.empty();
+        if (!trimmed.startsWith("#") && trimmed.indexOf('(') < 0) return NamedColors.find(trimmed);
+        try {
+            return Optional.of(parse(trimmed));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
     }
 
     /** The shortest exact form: hex for 8-bit sRGB, else the function of the color's own space. */

@@ -133,7 +133,8 @@ final class Json {
             return copy;
         }
         if (data instanceof List<?> list) return list.stream().map(Json::printable).toList();
-        if (data instanceof Double number && number == Math.rint(number) && Math.abs(number) <= EXACT)
+        boolean minusZero = data instanceof Double zero && zero == 0 && 1 / zero < 0;
+        if (data instanceof Double number && number == Math.rint(number) && Math.abs(number) <= EXACT && !minusZero)
             return number.longValue();
         return data;
     }

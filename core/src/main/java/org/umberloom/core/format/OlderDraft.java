@@ -24,6 +24,11 @@ final class OlderDraft {
     private static final Set<String> TEXTUAL = Set.of("color", "dimension", "duration");
     private static final String OWN_REFERENCE_END = ".value}";
 
+    /** What a value that no type can hold is kept as; it is not looked at again. */
+    private static final String KEPT_AS = "text";
+
+    /** Whether fields stand without $: only there a reference may end in the field it means. */
+    private boolean withoutDollars;
     private final Map<String, Note> notes = new LinkedHashMap<>();
 
     private record Note(String first, int count) {
@@ -31,7 +36,8 @@ final class OlderDraft {
 
     /** The data in today's form; the very same when nothing had to change. */
     Map<String, Object> modern(Map<String, Object> data) {
-        Object renamed = hasModernValue(data) ? data : withDollars("", data);
+        withoutDollars = !hasModernValue(data);
+        Object renamed = withoutDollars ? withDollars("", data) : data;
         return Json.object("", converted("", renamed, ""));
     }
 
@@ -72,7 +78,8 @@ final class OlderDraft {
     private Object converted(String path, Object data, String inherited) {
         if (!(data instanceof Map<?, ?> read)) return data;
         Map<?, ?> map = withRoot(path, read);
-        if (map.get("$value") instanceof String text && map.get("$type") instanceof String told && TokenType.byId(told).isEmpty())
+        if (map.get("$value") instanceof String text && map.get("$type") instanceof String told && TokenType.byId(told).isEmpty()
+                && !told.equals(KEPT_AS))
             map = retyped(path, map, told, text);
         String type = map.get("$type") instanceof String own ? own : inherited;
         if (map.get("$value") instanceof String text && TEXTUAL.contains(type) && !text.startsWith("{")
@@ -80,7 +87,7 @@ final class OlderDraft {
             note("Values that no type of the format can hold were kept as text", path);
             Map<String, Object> kept = new LinkedHashMap<>();
             map.forEach((key, item) -> kept.put((String) key, item));
-            kept.put("$type", "text");
+            kept.put("$type", KEPT_AS);
             return kept;
         }
         Map<String, Object> changed = new LinkedHashMap<>();
@@ -168,7 +175,7 @@ final class OlderDraft {
     }
 
     private Object text(String path, String type, String text) {
-        if (text.startsWith("{") && text.endsWith(OWN_REFERENCE_END)) {
+        if (withoutDollars && text.startsWith("{") && text.endsWith(OWN_REFERENCE_END)) {
             note("References that end in .value were read as references to the token", path);
             return text.substring(0, text.length() - OWN_REFERENCE_END.length()) + "}";
         }

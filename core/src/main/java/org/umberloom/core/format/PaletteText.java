@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
@@ -86,11 +87,9 @@ public final class PaletteText {
             while (stop < text.length() && ";{}".indexOf(text.charAt(stop)) < 0) stop++;
             String value = text.substring(colon + 1, stop).trim();
             any |= !value.isEmpty();
-            try {
-                if (!value.isEmpty()) add(text.substring(at + 2, Math.min(end, at + 2 + LONGEST_ENTRY)), CssColor.parse(value));
-            } catch (IllegalArgumentException e) {
-                passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim(), e);
-            }
+            Optional<Color> color = value.length() > LONGEST_ENTRY ? Optional.empty() : CssColor.find(value);
+            if (color.isPresent()) add(text.substring(at + 2, Math.min(end, at + 2 + LONGEST_ENTRY)), color.get());
+            else if (!value.isEmpty()) passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim());
             at = stop;
         }
         return any;
@@ -114,11 +113,9 @@ public final class PaletteText {
                 if (function) end = close + 1;
             }
             String entry = text.substring(at, Math.min(end, at + LONGEST_ENTRY));
-            try {
-                add("", CssColor.parse(entry));
-            } catch (IllegalArgumentException e) {
-                if (function || c == '#' && entry.length() > 3) passOver(entry, e);
-            }
+            Optional<Color> color = CssColor.find(entry);
+            if (color.isPresent()) add("", color.get());
+            else if (function || c == '#' && entry.length() > 3) passOver(entry);
             at = end;
         }
     }
@@ -133,9 +130,7 @@ public final class PaletteText {
         return c == '-' || c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9';
     }
 
-    /** A limit that was met is no entry that is passed over. */
-    private void passOver(String entry, IllegalArgumentException e) {
-        if (e instanceof FormatException limit) throw limit;
+    private void passOver(String entry) {
         if (passedOver.size() < MOST_PASSED_OVER) passedOver.add(entry);
     }
 

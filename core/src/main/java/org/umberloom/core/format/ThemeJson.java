@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Limits;
@@ -30,6 +31,8 @@ public final class ThemeJson {
     static final String SETS = "#/sets/";
     static final String MODIFIERS = "#/modifiers/";
     private static final int LONGEST_FILE = 80;
+    /** Names that a widespread file system keeps for devices, whatever follows a dot. */
+    private static final Pattern OF_DEVICES = Pattern.compile("(con|prn|aux|nul|com\\d|lpt\\d)\\.", Pattern.CASE_INSENSITIVE);
     /** How far the source of a set, and of a context, stands in. */
     private static final int SET_INDENT = 8;
     private static final int CONTEXT_INDENT = 10;
@@ -90,6 +93,7 @@ public final class ThemeJson {
         StringBuilder safe = new StringBuilder();
         name.chars().limit(LONGEST_FILE).forEach(c -> safe.append(c < 0x80 && Character.isLetterOrDigit(c) || c == '.' || c == '_' || c == '-' ? (char) c : '-'));
         while (!safe.isEmpty() && (safe.charAt(0) == '.' || safe.charAt(0) == '-')) safe.deleteCharAt(0);
+        if (safe.isEmpty() || OF_DEVICES.matcher(safe + ".").lookingAt()) safe.insert(0, "set-");
         Set<String> taken = files.keySet().stream().map(file -> file.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         String file = "tokens/" + safe + ".tokens.json";
         for (int i = 2; taken.contains(file.toLowerCase(Locale.ROOT)); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";

@@ -51,7 +51,8 @@ class HostileThemesTest {
             assertThat(ThemeJson.read(files.get("theme.resolver.json"), files::get)).as(as).isEqualTo(theme);
             Set<String> folded = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
             folded.addAll(files.keySet());
-            assertThat(folded).as(as).hasSameSizeAs(files.keySet()).allMatch(name -> name.length() < 140 && name.matches("[\\w./-]+") && !name.contains("/."));
+            assertThat(folded).as(as).hasSameSizeAs(files.keySet()).allMatch(name -> name.length() < 140 && name.matches("[\\w./-]+") && !name.contains("/.")
+                    && !name.matches("(?i)tokens/(con|prn|aux|nul)\\..*"));
             for (Combination combination : theme.combinations(6)) {
                 Resolution resolution = Resolution.of(theme, combination);
                 Contrasts.findings(resolution);
@@ -62,6 +63,6 @@ class HostileThemesTest {
             Recipes.findings(theme);
             assertIsCss(Stylesheet.compile(theme, Usage.ALL, java.util.List.of()), as);
         }
-        assertThat(whole).as("whole themes among them, or nothing was tried").isGreaterThan(MANY / 6);
+        assertThat(whole).as("whole themes among them, or nothing was tried").isGreaterThan(MANY / 10);
     }
 }

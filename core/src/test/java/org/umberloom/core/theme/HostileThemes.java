@@ -22,7 +22,7 @@ public final class HostileThemes {
             "12", "none", "NaN", true, List.of(), Map.of());
     private static final List<String> TYPES = List.of("color", "dimension", "fontFamily", "fontWeight", "duration", "cubicBezier", "number", "strokeStyle",
             "border", "transition", "shadow", "gradient", "typography", "blobs", "");
-    private static final List<String> SPACES = List.of("srgb", "hsl", "oklch", "lab", "xyz-d65", "display-p3", "prophoto-rgb", "SRGB", "cmyk");
+    private static final List<String> SPACES = List.of("srgb", "hsl", "oklch", "lab", "xyz-d65", "display-p3", "prophoto-rgb", "SRGB");
 
     private final Random random;
 
@@ -55,7 +55,7 @@ public final class HostileThemes {
 
     /** Surfaces and hues, so that there is something that is shown. */
     private Map<String, Object> base() {
-        Map<String, Object> base = group(0);
+        Map<String, Object> base = group(1);
         Map<String, Object> hues = new LinkedHashMap<>();
         for (int i = 1 + random.nextInt(2); i > 0; i--) hues.put(name("hue" + i), hue());
         base.put("color", hues);
@@ -89,28 +89,28 @@ public final class HostileThemes {
 
     private Map<String, Object> group(int depth) {
         Map<String, Object> group = new LinkedHashMap<>();
-        if (random.nextInt(4) == 0) group.put("$type", pick(TYPES.subList(0, 13)));
+        if (random.nextInt(25) == 0) group.put("$type", pick(TYPES.subList(0, 13)));
         for (int i = random.nextInt(4); i >= 0; i--)
             group.put(name("name" + i), depth < 3 && random.nextInt(3) == 0 ? group(depth + 1) : token(pick(TYPES)));
-        if (random.nextInt(12) == 0) group.put("$extends", pick(List.of("{color}", "{surface}", "{nowhere}", "x")));
+        if (random.nextInt(30) == 0) group.put("$extends", pick(List.of("{color}", "{surface}", "{nowhere}", "x")));
         return group;
     }
 
     private Map<String, Object> token(String type) {
         Map<String, Object> token = new LinkedHashMap<>();
         if (!type.isEmpty()) token.put("$type", type);
-        token.put("$value", random.nextInt(10) == 0 ? pick(NUMBERS) : random.nextInt(8) == 0 ? "{color.hue1.seed}" : value(type));
-        if (random.nextInt(12) == 0) token.put("$description", pick(NAMES));
-        if (random.nextInt(20) == 0) token.put("$extensions", map("org.umberloom", map(pick(List.of("derivation", "fluid", "detached")), pick(NUMBERS))));
+        token.put("$value", random.nextInt(90) == 0 ? pick(NUMBERS) : random.nextInt(8) == 0 ? "{color.hue1.seed}" : value(type));
+        if (random.nextInt(40) == 0) token.put("$description", pick(NAMES));
+        if (random.nextInt(60) == 0) token.put("$extensions", map("org.umberloom", map(pick(List.of("derivation", "fluid", "detached")), pick(NUMBERS))));
         return token;
     }
 
     private Object value(String type) {
         return switch (type) {
-            case "color" -> map("colorSpace", pick(SPACES), "components", List.of(number(), number(), number()), "alpha", random.nextInt(6) == 0 ? number() : 1.0);
-            case "dimension" -> map("value", number(), "unit", pick(List.of("px", "rem", "rem", "em")));
-            case "fontFamily" -> random.nextBoolean() ? pick(NAMES) : List.of(pick(NAMES), "sans-serif");
-            case "fontWeight" -> random.nextBoolean() ? 400.0 : number();
+            case "color" -> map("colorSpace", random.nextInt(40) == 0 ? "cmyk" : pick(SPACES), "components", List.of(number(), number(), number()), "alpha", random.nextInt(20) == 0 ? number() : 1.0);
+            case "dimension" -> map("value", number(), "unit", random.nextInt(40) == 0 ? "em" : pick(List.of("px", "rem")));
+            case "fontFamily" -> random.nextInt(5) == 0 ? pick(NAMES) : List.of("Some Face", "sans-serif");
+            case "fontWeight" -> random.nextInt(12) > 0 ? 400.0 : number();
             case "duration" -> map("value", number(), "unit", pick(List.of("ms", "s")));
             case "cubicBezier" -> List.of(0.2, number(), 0.4, number());
             case "number" -> number();
@@ -125,12 +125,12 @@ public final class HostileThemes {
     }
 
     private Object number() {
-        return random.nextInt(3) > 0 ? (Object) (double) random.nextInt(3) : pick(NUMBERS);
+        return random.nextInt(60) > 0 ? (Object) (double) random.nextInt(2) : pick(NUMBERS);
     }
 
     /** Mostly a harmless one, so that documents come whole often enough. */
     private String name(String harmless) {
-        return random.nextInt(5) == 0 ? pick(NAMES) : harmless;
+        return random.nextInt(14) == 0 ? pick(NAMES) : harmless;
     }
 
     private <T> T pick(List<T> items) {
