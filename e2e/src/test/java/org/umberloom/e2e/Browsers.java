@@ -39,6 +39,11 @@ final class Browsers {
         return context(scheme, null);
     }
 
+    /** One that takes a certificate nobody vouches for. */
+    static BrowserContext insecure() {
+        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setIgnoreHTTPSErrors(true));
+    }
+
     private static BrowserContext context(ColorScheme scheme, String cookies) {
         return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setColorScheme(scheme)
                 .setAcceptDownloads(true).setStorageState(cookies));

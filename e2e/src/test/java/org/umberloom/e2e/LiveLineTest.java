@@ -64,8 +64,8 @@ class LiveLineTest {
 
         @Test
         void aThemeThatIsNotThereIsSaidToBeMissing() throws Exception {
-            assertThat(client.open("/api/themes/999999/live", loom.address()).ask(probe("color.brand.seed", "#204080"))).contains("\"status\":404");
-            assertThat(client.open("/api/themes/sea/live", loom.address()).ask(probe("color.brand.seed", "#204080"))).contains("names no theme");
+            for (String missing : new String[] {"999999", "sea", "-1", "99999999999999999999"})
+                assertThat(client.open("/api/themes/" + missing + "/live", loom.address()).closed.get(20, TimeUnit.SECONDS)).as(missing).isEqualTo(4404);
         }
 
         /** RFC 6455, 10.2: a server that is not for every page looks at the origin of who opens a socket. */
@@ -76,11 +76,21 @@ class LiveLineTest {
                     .hasMessageContaining("401");
         }
 
+        /** Whoever opens it hears the newest revision at once, so that nothing is missed on the way there. */
+        @Test
+        void itAnnouncesTheNewestRevisionWhenItOpensAndEachThatFollows() throws Exception {
+            client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":0,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"9px\"}");
+            Client.Socket socket = open();
+            assertThat(socket.announced.poll(20, TimeUnit.SECONDS)).isEqualTo("{\"revision\":1}");
+            client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":1,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"10px\"}");
+            assertThat(socket.announced.poll(20, TimeUnit.SECONDS)).isEqualTo("{\"revision\":2}");
+        }
+
+        /** Nothing is asked on it: it ends all the same. */
         @Test
         void itEndsWithTheSession() throws Exception {
             Client.Socket socket = open();
             assertThat(client.send("DELETE", "/api/session", "").statusCode()).isLessThan(300);
-            socket.say(probe("color.brand.seed", "#204080"));
             assertThat(socket.closed.get(10, TimeUnit.SECONDS)).isEqualTo(4401);
         }
 

@@ -366,7 +366,7 @@ class LooksAndTokensTest {
                 .evaluate("e => getComputedStyle(e).maxWidth").equals("352px"));
 
         // The other has not heard yet: their edit is made on the revision before.
-        other.route("**/api/themes/*/events", route -> route.abort());
+        other.routeWebSocket(java.util.regex.Pattern.compile(".*/live$"), route -> route.close());
         other.reload();
         other.locator("iframe").first().contentFrame().locator("h1").waitFor();
         row("width.text").dblclick();

@@ -47,7 +47,7 @@ final class Loom implements AutoCloseable {
                 "--spring.datasource.url=" + url(), "--server.port=" + port,
                 "--umberloom.demo=" + (demo ? HOME.resolve("demo") : ""),
                 "--LOOM_LEAD_EMAIL=" + EMAIL, "--LOOM_LEAD_PASSWORD=" + PASSWORD,
-                "--spring.main.register-shutdown-hook=true");
+                "--spring.main.register-shutdown-hook=true", "--server.tomcat.remoteip.internal-proxies=" + (demo ? "^$" : "127\\.0\\.0\\.1"));
         port = application.getEnvironment().getProperty("local.server.port");
     }
 
@@ -64,6 +64,14 @@ final class Loom implements AutoCloseable {
     /** Ends every session, as time would. */
     void expireSessions() {
         execute(url(), "delete from SPRING_SESSION");
+    }
+
+    void change(String sql) {
+        execute(url(), sql);
+    }
+
+    String database() {
+        return database;
     }
 
     /** The first column of what the database answers, as text. */

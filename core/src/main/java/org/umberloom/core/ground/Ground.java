@@ -9,6 +9,7 @@ import org.umberloom.core.color.Blend;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.TokenPath;
 
 /**
  * What lies on a surface's ground color: a picture, a gradient or a drawn pattern, and whether a veil of the ground's
@@ -39,6 +40,7 @@ public record Ground(Kind kind, String source, String position, String repeat, S
     public Ground {
         if (kind == Kind.PICTURE && !Picture.isName(source))
             throw new IllegalArgumentException("“" + source + "” is not the name of a picture: small letters, digits, dots and dashes.");
+        if (kind == Kind.GRADIENT) TokenPath.of(source);
         if (kind == Kind.PATTERN) Pattern.byId(source);
         if (!POSITIONS.contains(position)) throw new IllegalArgumentException("A ground’s position is one of " + POSITIONS + ", was “" + position + "”.");
         if (!REPEATS.contains(repeat)) throw new IllegalArgumentException("A ground’s repeat is one of " + REPEATS + ", was “" + repeat + "”.");

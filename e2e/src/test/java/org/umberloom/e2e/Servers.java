@@ -1,0 +1,154 @@
+package org.umberloom.e2e;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+
+/** Application and database as processes of their own on an empty folder, to be killed, starved and started again. */
+final class Servers implements AutoCloseable {
+    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+    private final Path folder;
+    private final int databasePort;
+    private final List<String> databaseOptions;
+    private final int port;
+    private Process database;
+    private Process application;
+
+    Servers(String... databaseOptions) throws Exception {
+        this.databaseOptions = Arrays.asList(databaseOptions);
+        folder = Files.createTempDirectory(Path.of("/tmp"), "loom-kill.");
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
+        if (root()) run("chown", "mysql", folder.toString());
+        List<String> install = new ArrayList<>(List.of("mariadb-install-db", "--no-defaults", "--datadir=" + folder.resolve("data"),
+                "--auth-root-authentication-method=normal", "--skip-test-db"));
+        install.addAll(this.databaseOptions);
+        if (root()) install.add("--user=mysql");
+        run(install.toArray(String[]::new));
+        databasePort = freePort();
+        port = freePort();
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    Process application() {
+        return application;
+    }
+
+    Process database() {
+        return database;
+    }
+
+    void startDatabase() throws Exception {
+        List<String> command = new ArrayList<>(List.of("/usr/sbin/mariadbd", "--no-defaults", "--datadir=" + folder.resolve("data"),
+                "--bind-address=127.0.0.1", "--port=" + databasePort, "--socket=" + folder.resolve("s"), "--skip-log-bin",
+                "--innodb-buffer-pool-size=64M", "--max-allowed-packet=64M", "--character-set-server=utf8mb4"));
+        command.addAll(databaseOptions);
+        if (root()) command.add("--user=mysql");
+        database = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        long end = System.nanoTime() + LONGEST_START.toNanos();
+        while (true) {
+            try (Connection connection = connect("mysql"); Statement statement = connection.createStatement()) {
+                statement.execute("create database if not exists killed character set utf8mb4 collate utf8mb4_unicode_ci");
+                return;
+            } catch (SQLException notYet) {
+                if (!database.isAlive() || System.nanoTime() > end) throw notYet;
+                TimeUnit.MILLISECONDS.sleep(100);
+            }
+        }
+    }
+
+    private Connection connect(String name) throws SQLException {
+        return DriverManager.getConnection(url(name), "root", "");
+    }
+
+    void sql(String statement) throws SQLException {
+        try (Connection connection = connect("killed"); Statement sql = connection.createStatement()) {
+            sql.execute(statement);
+        }
+    }
+
+    private String url(String name) {
+        return "jdbc:mariadb://127.0.0.1:" + databasePort + "/" + name;
+    }
+
+    void startApplication() throws Exception {
+        application = begin(port);
+        await(application, port);
+    }
+
+    /** Two at one time on what is there; returns the addresses when both answer. */
+    List<Process> beginTwo(int other) throws Exception {
+        List<Process> both = List.of(begin(port), begin(other));
+        application = both.get(0);
+        await(both.get(0), port);
+        await(both.get(1), other);
+        return both;
+    }
+
+    private Process begin(int at) throws IOException {
+        return new ProcessBuilder("java", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+                "org.umberloom.app.UmberLoom", "--server.port=" + at, "--spring.datasource.url=" + url("killed"),
+                "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
+                "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(log(at).toFile()).start();
+    }
+
+    private Path log(int at) {
+        return folder.resolve("app-" + at + ".log");
+    }
+
+    private void await(Process process, int at) throws Exception {
+        long end = System.nanoTime() + LONGEST_START.toNanos();
+        Client client = new Client("http://127.0.0.1:" + at);
+        while (true) {
+            try {
+                if (client.send("GET", "/look.css", "").statusCode() == 200) return;
+            } catch (IOException notYet) {
+                if (!process.isAlive() || System.nanoTime() > end)
+                    throw new IOException("the application did not start: " + Files.readString(log(at)), notYet);
+            }
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+    }
+
+    @Override
+    public void close() throws Exception {
+        if (application != null) application.destroyForcibly().waitFor();
+        if (database != null) database.destroyForcibly().waitFor();
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(java.io.File::delete);
+        }
+    }
+
+    static boolean root() {
+        return System.getProperty("user.name").equals("root");
+    }
+
+    static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    static String run(String... command) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String output = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (process.waitFor() != 0) throw new IOException(String.join(" ", command) + ": " + output);
+        return output;
+    }
+}
