@@ -57,7 +57,7 @@ class LiveLineTest {
         void whatIsWrongIsSaidAndTheLineStaysOpen() throws Exception {
             Client.Socket socket = open();
             assertThat(socket.ask("sea-ish")).contains("\"status\":400").contains("must be an edit request in JSON");
-            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base must not be null, op must not be blank");
+            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base is missing, op is empty");
             assertThat(socket.ask(probe("color.brand.seed", "sea-ish"))).contains("\"status\":400").contains("is not a color");
             assertThat(socket.ask(probe("color.brand.seed", "#204080"))).contains("--color-brand-");
         }

@@ -127,9 +127,13 @@ final class Servers implements AutoCloseable {
     }
 
     @Override
-    public void close() throws Exception {
-        if (application != null) application.destroyForcibly().waitFor();
-        if (database != null) database.destroyForcibly().waitFor();
+    public void close() throws IOException {
+        try {
+            if (application != null) application.destroyForcibly().waitFor();
+            if (database != null) database.destroyForcibly().waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
         try (Stream<Path> files = Files.walk(folder)) {
             files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(java.io.File::delete);
         }

@@ -20,7 +20,9 @@ import org.umberloom.app.web.MayBeStored;
  */
 @Component
 class Commits {
-    private static final int MOST_TRIES = 12;
+    private static final int MOST_TRIES = 16;
+    /** So often it is tried without keeping others waiting. */
+    private static final int FREE_TRIES = 2;
     private static final int STRIPES = 256;
     private static final long LONGEST_PAUSE_MS = 60;
     private static final long LONGEST_WAIT_S = 20;
@@ -43,8 +45,12 @@ class Commits {
         this.transactions = transactions;
     }
 
-    /** Does work on a theme, again from its beginning when it was overtaken, until it stands or is refused. */
-    <T> T inTurn(long theme, Supplier<T> work) {
+    /**
+     * Does work on a theme, again from its beginning when it was overtaken, until it stands or is refused.
+     *
+     * @param lock keeps other processes from the theme; used for who was overtaken often
+     */
+    <T> T inTurn(long theme, Runnable lock, Supplier<T> work) {
         ReentrantLock turn = turns[Math.floorMod(Long.hashCode(theme), STRIPES)];
         try {
             if (!turn.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) throw crowded();
@@ -52,8 +58,12 @@ class Commits {
             Thread.currentThread().interrupt();
             throw crowded();
         }
+        int[] tried = {0};
         try {
-            return again(work);
+            return again(() -> tried[0]++ < FREE_TRIES ? work.get() : once(() -> {
+                lock.run();
+                return work.get();
+            }));
         } finally {
             turn.unlock();
         }

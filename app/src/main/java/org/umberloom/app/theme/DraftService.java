@@ -44,6 +44,10 @@ public class DraftService {
     private record Step(ThemeDocument theme, RevisionRow entry) {
     }
 
+    /** A state that is stored, and what the caller is answered. */
+    private record Stored<T>(Draft draft, T answer) {
+    }
+
     private final ThemeMapper themes;
     private final Clock clock;
     private final ApplicationEventPublisher changes;
@@ -185,21 +189,28 @@ public class DraftService {
     }
 
     private <T> T store(long id, Function<Draft, Optional<Step>> plan, Function<Draft, Supplier<T>> view) {
-        return commits.inTurn(id, () -> {
-            Draft newest = newest(id);
-            Optional<Step> planned = plan.apply(newest);
-            if (planned.isEmpty()) return view.apply(newest).get();
-            Step step = planned.get();
-            Draft next = new Draft(id, step.entry.number(), step.theme);
-            Proof.Proven proven = proof.of(next);
-            Supplier<T> answer = view.apply(next);
-            T told = commits.once(() -> {
-                advance(newest, step, proven);
-                return answer.get();
-            });
-            remember(next);
-            return told;
-        });
+        try {
+            Stored<T> stored = commits.inTurn(id, () -> themes.lock(id), () -> attempt(id, plan, view));
+            remember(stored.draft);
+            return stored.answer;
+        } catch (RuntimeException e) {
+            if (!(e instanceof IllegalArgumentException)) newest.invalidate(id);
+            throw e;
+        }
+    }
+
+    private <T> Stored<T> attempt(long id, Function<Draft, Optional<Step>> plan, Function<Draft, Supplier<T>> view) {
+        Draft newest = newest(id);
+        Optional<Step> planned = plan.apply(newest);
+        if (planned.isEmpty()) return new Stored<>(newest, view.apply(newest).get());
+        Step step = planned.get();
+        Draft next = new Draft(id, step.entry.number(), step.theme);
+        Proof.Proven proven = proof.of(next);
+        Supplier<T> answer = view.apply(next);
+        return new Stored<>(next, commits.once(() -> {
+            advance(newest, step, proven);
+            return answer.get();
+        }));
     }
 
     private void advance(Draft before, Step step, Proof.Proven proven) {

@@ -54,6 +54,10 @@ interface ThemeMapper {
     @Select("select revision from theme where id = #{id}")
     Optional<Integer> revisionOf(long id);
 
+    /** Keeps everybody else from storing this theme until the transaction ends. */
+    @Select("select revision from theme where id = #{id} for update")
+    Optional<Integer> lock(long id);
+
     /** A theme and its newest revision. */
     record At(long id, int revision) {
     }

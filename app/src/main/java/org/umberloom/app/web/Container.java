@@ -30,7 +30,9 @@ class Container implements WebServerFactoryCustomizer<TomcatServletWebServerFact
                 response.setCharacterEncoding("utf-8");
                 Writer writer = response.getReporter();
                 if (writer == null) return;
-                writer.write("{\"status\":" + response.getStatus() + ",\"title\":\"Not understood\",\"detail\":\"The request could not be understood. Nothing was changed.\"}");
+                writer.write("{\"status\":" + response.getStatus() + (response.getStatus() < 500
+                        ? ",\"title\":\"Not understood\",\"detail\":\"The request could not be understood. Nothing was changed.\"}"
+                        : ",\"title\":\"Something went wrong here\",\"detail\":\"The request could not be finished. Look at what is there before you do it again.\"}"));
                 response.finishResponse();
             } catch (IOException gone) {
                 // Nobody is left to be told.

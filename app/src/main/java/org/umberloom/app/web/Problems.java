@@ -43,7 +43,7 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
     public ProblemDetail of(RuntimeException e) {
-        if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getMessage());
+        if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
         if (e instanceof HeavyWork.Busy) return problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
@@ -184,6 +184,13 @@ public class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, said.length() <= LONGEST ? clean(said) : clean(said.substring(0, LONGEST)) + "…");
         problem.setTitle(title);
         return problem;
+    }
+
+    /** What is said of a part of something is a sentence where it stands by itself. */
+    private static String sentence(String text) {
+        if (text == null || text.isBlank()) return "That was not accepted." + UNCHANGED;
+        String ended = ".!?…".indexOf(text.charAt(text.length() - 1)) >= 0 ? text : text + ".";
+        return Character.toUpperCase(ended.charAt(0)) + ended.substring(1);
     }
 
     private static String clean(String text) {

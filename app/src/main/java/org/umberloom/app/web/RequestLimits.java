@@ -11,6 +11,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import org.springframework.core.Ordered;
@@ -26,6 +28,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 20)
 class RequestLimits extends OncePerRequestFilter {
+    private static final int LARGEST_PORT = 65_535;
     private static final int KIB = 1024;
     private static final int STRANGER = 4 * KIB;
     private static final int ORDINARY = 64 * KIB;
@@ -57,9 +60,21 @@ class RequestLimits extends OncePerRequestFilter {
         Cookie[] cookies = request.getCookies();
         boolean session = cookies != null && Arrays.stream(cookies).anyMatch(cookie -> cookie.getName().equals(SESSION));
         int most = most(request.getMethod(), request.getRequestURI(), session);
-        if (request.getContentLengthLong() > most) problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));
+        if (!isOrigin(request.getHeader("Origin"))) problems.write(response, Problems.plain(400));
+        else if (request.getContentLengthLong() > most) problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));
         else if (request.getContentLengthLong() >= 0) chain.doFilter(request, response);
         else chain.doFilter(new Counted(request, most), response);
+    }
+
+    /** Whether what a browser says of where a request comes from can be read at all. Source: RFC 6454, section 7. */
+    private static boolean isOrigin(String origin) {
+        if (origin == null || origin.equals("null")) return true;
+        try {
+            URI uri = new URI(origin).parseServerAuthority();
+            return uri.getHost() != null && uri.getPort() <= LARGEST_PORT;
+        } catch (URISyntaxException e) {
+            return false;
+        }
     }
 
     private static String said(int most) {

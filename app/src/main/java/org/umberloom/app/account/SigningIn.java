@@ -1,0 +1,28 @@
+package org.umberloom.app.account;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.SessionRepository;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
+
+/** How passwords are hashed, and sessions kept. */
+@Configuration
+@EnableJdbcHttpSession(maxInactiveIntervalInSeconds = SigningIn.TWELVE_HOURS, cleanupCron = "0 */15 * * * *")
+class SigningIn {
+    static final int TWELVE_HOURS = 12 * 3_600;
+
+    @Bean
+    @Primary
+    SessionRepository<?> sessions(JdbcIndexedSessionRepository kept) {
+        return new PatientSessions<>(kept);
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new HashingLane(new BCryptPasswordEncoder());
+    }
+}
