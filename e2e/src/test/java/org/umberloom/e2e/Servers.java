@@ -23,7 +23,7 @@ final class Servers implements AutoCloseable {
     private static final Duration LONGEST_START = Duration.ofSeconds(120);
     private final Path folder;
     private final int databasePort;
-    private final List<String> databaseOptions;
+    private List<String> databaseOptions;
     private final int port;
     private Process database;
     private Process application;
@@ -52,6 +52,11 @@ final class Servers implements AutoCloseable {
 
     Process database() {
         return database;
+    }
+
+    /** With other options than it was made with, from the next start on. */
+    void options(String... options) {
+        databaseOptions = Arrays.asList(options);
     }
 
     void startDatabase() throws Exception {
@@ -106,6 +111,12 @@ final class Servers implements AutoCloseable {
                 "org.umberloom.app.UmberLoom", "--server.port=" + at, "--spring.datasource.url=" + url("killed"),
                 "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
                 "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(log(at).toFile()).start();
+    }
+
+    /** The last lines that the application said. */
+    String said() throws IOException {
+        List<String> lines = Files.readAllLines(log(port));
+        return String.join("\n", lines.subList(Math.max(0, lines.size() - 60), lines.size()));
     }
 
     private Path log(int at) {
