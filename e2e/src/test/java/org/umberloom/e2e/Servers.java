@@ -93,21 +93,26 @@ final class Servers implements AutoCloseable {
     }
 
     void startApplication() throws Exception {
-        application = begin(port);
+        startApplication("-XX:TieredStopAtLevel=1");
+    }
+
+    /** @param compiler how far code is compiled: a short life is not worth much of it */
+    void startApplication(String compiler) throws Exception {
+        application = begin(port, compiler);
         await(application, port);
     }
 
     /** Two at one time on what is there; returns the addresses when both answer. */
     List<Process> beginTwo(int other) throws Exception {
-        List<Process> both = List.of(begin(port), begin(other));
+        List<Process> both = List.of(begin(port, "-XX:TieredStopAtLevel=1"), begin(other, "-XX:TieredStopAtLevel=1"));
         application = both.get(0);
         await(both.get(0), port);
         await(both.get(1), other);
         return both;
     }
 
-    private Process begin(int at) throws IOException {
-        return new ProcessBuilder("java", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+    private Process begin(int at, String compiler) throws IOException {
+        return new ProcessBuilder("java", "-Xmx512m", "-XX:+UseSerialGC", compiler, "-cp", System.getProperty("java.class.path"),
                 "org.umberloom.app.UmberLoom", "--server.port=" + at, "--spring.datasource.url=" + url("killed"),
                 "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
                 "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(log(at).toFile()).start();

@@ -1,0 +1,131 @@
+package org.umberloom.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** The long forms, by {@code ./loom stress}; what they find stands in docs/reliability.md. Loopback alone, and bounded. */
+@Tag("stress")
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class StressTest {
+    private static final int KILLS = Integer.getInteger("loom.kills", 50);
+    private static final Duration CROWD = Duration.ofMinutes(Integer.getInteger("loom.crowd", 5));
+    private static final Duration HOSTILE = Duration.ofMinutes(Integer.getInteger("loom.hostile", 10));
+    private static final int PEOPLE = 100;
+    private static final Pattern REVISION = Pattern.compile("\"revision\":(\\d+)");
+
+    @Test
+    @Order(1)
+    void aHundredPeopleAtWork() throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            servers.startApplication("-XX:TieredStopAtLevel=4");
+            try (Crowd crowd = new Crowd(servers.address()).of(PEOPLE)) {
+                crowd.work(Duration.ofSeconds(30));
+                String first = crowd.figures();
+                crowd.forget();
+                crowd.work(CROWD);
+                note("crowd", "The first 30 seconds after " + PEOPLE + " people signed in, on an application just started: " + first + ".\n\nThe "
+                        + CROWD.toMinutes() + " minutes after that: " + crowd.figures() + ".");
+                assertThat(crowd.failures).isEmpty();
+            }
+        }
+    }
+
+    @Test
+    @Order(2)
+    void applicationAndDatabaseAreKilledAgainAndAgain() throws Exception {
+        Random random = new Random(7);
+        int acknowledged = 0;
+        int unknown = 0;
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            servers.startApplication();
+            Client client = new Client(servers.address()).signedIn();
+            String id = client.newTheme("Killed");
+            int revision = 0;
+            for (int kill = 0; kill < 2 * KILLS; kill++) {
+                boolean database = kill % 2 == 0;
+                int edits = 5 + random.nextInt(25);
+                int[] done = {0};
+                Process victim = database ? servers.database() : servers.application();
+                Thread killer = new Thread(() -> {
+                    while (done[0] < edits) Thread.onSpinWait();
+                    victim.destroyForcibly();
+                });
+                killer.start();
+                int before = revision;
+                try {
+                    for (int i = 1; i <= 500; i++) {
+                        if (client.send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + revision + ",\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\""
+                                + (revision + 1) + "px\"}").statusCode() != 200) break;
+                        revision++;
+                        done[0]++;
+                    }
+                } catch (IOException gone) {
+                    // The answer was lost with the application.
+                }
+                done[0] = edits;
+                killer.join();
+                victim.waitFor();
+                acknowledged += revision - before;
+                if (database) servers.startDatabase();
+                else servers.startApplication();
+                String bench = "";
+                for (int i = 0; i < 300 && !bench.contains("\"revision\""); i++) {
+                    if (client.send("GET", "/api/session", "").statusCode() != 200) client.signIn();
+                    bench = client.send("GET", "/api/themes/" + id, "").body();
+                    if (!bench.contains("\"revision\"")) Thread.sleep(100);
+                }
+                Matcher stored = REVISION.matcher(bench);
+                assertThat(stored.find()).as(bench).isTrue();
+                int now = Integer.parseInt(stored.group(1));
+                assertThat(now).as("after kill %d", kill).isBetween(revision, revision + 1);
+                unknown += now - revision;
+                revision = now;
+                assertThat(client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "").body()).contains("\"written\":\"" + revision + "px\"");
+            }
+        }
+        note("kills", KILLS + " kills of the database and " + KILLS + " of the application, each in the middle of edits: " + acknowledged
+                + " edits were acknowledged and every one was there afterwards; " + unknown + " were stored whose answer was lost with the process.");
+    }
+
+    @Test
+    @Order(3)
+    void hostileDocumentsAndPictures() throws Exception {
+        HostileInput input = new HostileInput(new Client(Loom.withDemo().address()).signedIn());
+        long end = System.nanoTime() + HOSTILE.toNanos();
+        for (long seed = 1_000; System.nanoTime() < end; seed++) {
+            input.document(seed);
+            input.picture(seed);
+        }
+        note("hostile", HOSTILE.toMinutes() + " minutes of random documents and pictures: " + input.documents + " documents, of which " + input.stored
+                + " were whole themes and went through bench, edit, library, kit and back without a difference; " + input.pictures + " pictures, of which "
+                + input.picturesKept + " were kept. No answer of 500, nothing lost.");
+    }
+
+    /** Puts a passage between its marks. */
+    private static void note(String name, String text) throws IOException {
+        Path file = Loom.HOME.resolve("docs/reliability.md");
+        String before = "<!-- " + name + " -->";
+        String after = "<!-- /" + name + " -->";
+        String page = Files.readString(file);
+        int from = page.indexOf(before) + before.length();
+        int to = page.indexOf(after);
+        assertThat(to).isGreaterThan(from);
+        Files.writeString(file, page.substring(0, from) + "\n" + LocalDate.now() + ", " + Runtime.getRuntime().availableProcessors() + " cores, application with 512 MiB of heap.\n\n"
+                + text + "\n" + page.substring(to));
+    }
+}
