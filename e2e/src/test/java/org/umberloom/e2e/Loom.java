@@ -15,7 +15,7 @@ import org.umberloom.app.UmberLoom;
 /** The application on a database of its own, on a free port. Started once for all tests, and restarted by the one that asks. */
 final class Loom implements AutoCloseable {
     static final String EMAIL = "lead@ternpassage.example";
-    static final String PASSWORD = System.getenv().getOrDefault("LOOM_TEST_PASSWORD", "only-for-tests-here");
+    static final String PASSWORD = "only-for-tests-here";
     static final Path HOME = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).toAbsolutePath().normalize();
     private static Loom shared;
 

@@ -93,6 +93,31 @@ class WrongInputTest {
         assertThat(page.getByText("The server could not be reached. Nothing was changed; try again in a moment.").first()).isVisible();
     }
 
+    @Test
+    void anAnswerThatIsLostAfterStoringIsSaidAndWhatTheServerHasIsShown() {
+        Browsers.openBench(page, "Tern Passage");
+        String before = seedField().inputValue();
+        boolean[] lost = {false};
+        page.route(Pattern.compile("/api/themes/\\d+/edits"), route -> {
+            if (lost[0]) {
+                route.resume();
+                return;
+            }
+            lost[0] = true;
+            route.fetch();
+            route.abort();
+        });
+        seedField().fill("#336655");
+        seedField().press("Enter");
+        assertThat(page.getByText("It may have been stored").first()).isVisible();
+        assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #336655");
+        assertThat(seedField()).hasValue("#336655");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed")).click();
+        assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
+        assertThat(seedField()).hasValue(before);
+    }
+
     private void importRefused(Path file, String message) {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
         int before = page.getByRole(AriaRole.LISTITEM).count();
