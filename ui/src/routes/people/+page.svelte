@@ -93,7 +93,7 @@
                 <button class="button border-must text-must" onclick={() => remove(person.id)}>Take off the list</button>
                 <button class="button" onclick={() => (leaving = null)}>Keep</button>
               {:else if !person.you}
-                <button class="button button-quiet text-muted" aria-label="Take {person.name} off the list" onclick={() => (leaving = person.id)}>Take off the list</button>
+                <button class="button button-quiet -mr-2.5 text-muted" aria-label="Take {person.name} off the list" onclick={() => (leaving = person.id)}>Take off the list</button>
               {/if}
             </li>
           {/each}

@@ -129,6 +129,30 @@ class RefusalsTest {
         assertIsOurs("a long name", client.send("POST", "/api/themes", "{\"name\":\"" + "x".repeat(100_000) + "\",\"starter\":\"plain\"}"));
     }
 
+    /** What an address gives a meaning of its own is a harmless name: the bench, its pages and their style sheet are shown. */
+    @Test
+    void contextsNamedByWhatAddressesAreMadeOfAreShown() throws Exception {
+        String document = """
+                {"version": "2025.10", "name": "Marks", "sets": {"base": {"sources": [{"shape": {"$type": "dimension", "line": {"$value": {"value": 1, "unit": "px"}}}}]}},
+                 "modifiers": {"50 %; a=b": {"contexts": {"plain": [], "%2f;=,|\\\\?#& é": [{"shape": {"$type": "dimension", "line": {"$value": {"value": 7, "unit": "px"}}}}]}}},
+                 "resolutionOrder": [{"$ref": "#/sets/base"}, {"$ref": "#/modifiers/50 %; a=b"}]}""";
+        HttpResponse<String> taken = client.upload("/api/kits", "marks.json", document.getBytes(StandardCharsets.UTF_8));
+        assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
+        String marks = taken.body().replaceAll("(?s).*?\"id\":(\\d+).*", "$1");
+        JsonObject modifier = JsonParser.parseString(client.send("GET", "/api/themes/" + marks, "").body()).getAsJsonObject().getAsJsonObject("structure")
+                .getAsJsonArray("layers").asList().stream().map(layer -> layer.getAsJsonObject()).filter(layer -> layer.get("name").getAsString().startsWith("50 %")).findFirst().orElseThrow();
+        String key = modifier.get("code").getAsString() + "=" + modifier.getAsJsonArray("contexts").get(1).getAsJsonObject().get("code").getAsString();
+        String combo = java.net.URLEncoder.encode(key, StandardCharsets.UTF_8);
+        HttpResponse<String> bench = client.send("GET", "/api/themes/" + marks + "?combo=" + combo, "");
+        assertThat(bench.statusCode()).as(bench.body()).isEqualTo(200);
+        HttpResponse<String> page = client.send("GET", "/preview/" + marks + "/draft/" + combo + "/crossings/index.html", "");
+        assertThat(page.statusCode()).as(page.body()).isEqualTo(200);
+        assertThat(page.body()).contains("%2f;=,|\\?#&amp; é");
+        HttpResponse<String> sheet = client.send("GET", "/preview/" + marks + "/draft/" + combo + "/crossings/theme.css", "");
+        assertThat(sheet.statusCode()).isEqualTo(200);
+        assertThat(sheet.body()).contains("--shape-line: 7px");
+    }
+
     /** A broken Origin is no reason to fail. */
     @Test
     void headersThatMakeNoSense() throws Exception {
