@@ -21,7 +21,7 @@
   <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={action}>{label}</DropdownMenu.Item>
 {/snippet}
 
-<li class="relative flex flex-col border border-line bg-raised hover:border-accent has-[h2_a:focus-visible]:outline-2 has-[h2_a:focus-visible]:outline-accent">
+<li class="relative flex flex-col [contain-intrinsic-height:auto_300px] [content-visibility:auto] border border-line bg-raised hover:border-accent has-[h2_a:focus-visible]:outline-2 has-[h2_a:focus-visible]:outline-accent">
   <div class="h-28 overflow-hidden border-b border-line {putAway ? 'opacity-45' : ''}">
     {#if theme.fault}
       <div class="grid h-full place-items-center bg-sunk text-muted" aria-hidden="true">no cloth</div>

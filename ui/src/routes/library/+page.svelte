@@ -23,9 +23,11 @@
   let chooser: HTMLInputElement | undefined = $state();
 
   onMount(async () => {
-    const { data, response } = await api.GET('/api/session');
-    if (!data && response.status === 401) return goto('/sign-in?to=/library');
-    if (data) session.name = data.name;
+    if (!session.name) {
+      const { data, response } = await api.GET('/api/session');
+      if (!data && response.status === 401) return goto('/sign-in?to=/library');
+      if (data) session.name = data.name;
+    }
     await tried(() => library.read(), 'The library could not be read.');
   });
 

@@ -37,7 +37,7 @@ class PaletteController {
 
     @PostMapping(value = "/palette/picture", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     PaletteService.Proposal ofPicture(@RequestPart MultipartFile file) {
-        return heavy.call(() -> palettes.ofPicture(Uploads.name(file, "a picture"), Uploads.bytes(file)));
+        return heavy.read(() -> palettes.ofPicture(Uploads.name(file, "a picture"), Uploads.bytes(file)));
     }
 
     @GetMapping("/palette/harmonies")

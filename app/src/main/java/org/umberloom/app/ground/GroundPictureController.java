@@ -62,7 +62,7 @@ class GroundPictureController {
     @PostMapping(value = "/themes/{id}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     PictureView add(@PathVariable long id, @RequestPart MultipartFile file, @RequestParam(defaultValue = "not stated") String license,
                     Principal principal) {
-        return heavy.call(() -> PictureView.of(pictures.add(id, Uploads.name(file, "picture"), license, Uploads.bytes(file),
+        return heavy.read(() -> PictureView.of(pictures.add(id, Uploads.name(file, "picture"), license, Uploads.bytes(file),
                 accounts.get(principal.getName()))));
     }
 

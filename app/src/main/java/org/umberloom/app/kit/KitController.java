@@ -54,6 +54,6 @@ class KitController {
 
     @PostMapping(value = "/kits", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     KitService.Imported take(@RequestPart MultipartFile file, Principal principal) {
-        return heavy.call(() -> kits.take(Uploads.name(file, "a file"), Uploads.bytes(file), accounts.get(principal.getName())));
+        return heavy.read(() -> kits.take(Uploads.name(file, "a file"), Uploads.bytes(file), accounts.get(principal.getName())));
     }
 }

@@ -88,7 +88,7 @@ class LibraryController {
     /** Everything that is kept here, in open formats, in one archive. */
     @GetMapping(value = "/everything.zip", produces = "application/zip")
     void everything(HttpServletResponse response) {
-        heavy.run(() -> {
+        heavy.write(() -> {
             response.setContentType("application/zip");
             response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("umber-loom-everything.zip").build().toString());
             try {

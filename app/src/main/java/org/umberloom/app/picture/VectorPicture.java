@@ -15,6 +15,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.limit.Patience;
 
 /**
  * A vector picture read as the XML it is and written anew in UTF-8 from an allow-list of elements and attributes, so that
@@ -100,6 +101,7 @@ record VectorPicture(byte[] content, int[] paints) {
             boolean style = false;
             StringBuilder css = new StringBuilder();
             while (in.hasNext()) {
+                Patience.ask();
                 int event = in.next();
                 if (event == XMLStreamConstants.DTD && String.valueOf(in.getText()).contains("["))
                     throw new Refused("declares entities of its own, so it was refused");

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.app.web.MayBeStored;
+import org.umberloom.core.limit.Patience;
 
 /**
  * How changes get into the database when several people and several processes store at one time. Those of one theme wait for
@@ -96,6 +97,7 @@ class Commits {
             return transactions.execute(status -> {
                 T result = work.get();
                 done[0] = true;
+                Patience.noMore();
                 return result;
             });
         } catch (RuntimeException e) {

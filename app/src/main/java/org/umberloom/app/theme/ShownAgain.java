@@ -6,6 +6,7 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -47,6 +48,8 @@ public class ShownAgain implements Proof {
             Shown card = card(draft);
             kit(draft);
             return new Proven(document, json.writeValueAsString(card));
+        } catch (HeavyWork.TooLong e) {
+            throw e;
         } catch (RuntimeException e) {
             LOG.error("a theme could not be shown, so it was not stored", e);
             throw new IllegalArgumentException("The theme could not be shown any more after this." + KEPT, e);

@@ -1,25 +1,67 @@
 package org.umberloom.app.web;
 
+import java.time.Duration;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
+import org.umberloom.core.limit.Patience;
 
 /**
- * The lane for what takes long: files that are read, pictures, archives. Few at a time, so that others stay quick; who comes
- * when it is full waits a while, and is then told. No connection to the database is held while one waits.
+ * The lanes for what takes long, so that others stay quick: one for files and pictures that are read, which have a budget of
+ * time, one for archives that go out, which end when nobody takes them any more. Who comes when a lane is full waits a while,
+ * and is then told. No connection to the database is held while one waits.
  */
 @Component
 public class HeavyWork {
-    private static final int AT_ONCE = 1;
+    private static final int MOST_READ = 1;
+    private static final int MOST_WRITTEN = 2;
     private static final int MOST_WAITING = 12;
     private static final long LONGEST_WAIT_S = 40;
+    private static final Duration BUDGET = Duration.ofSeconds(30);
 
-    private final Semaphore lane = new Semaphore(AT_ONCE, true);
+    private final Semaphore reading = new Semaphore(MOST_READ, true);
+    private final Semaphore writing = new Semaphore(MOST_WRITTEN, true);
+    private final Duration budget;
 
-    /** @throws Busy when it is not one's turn in time */
-    public <T> T call(Supplier<T> work) {
-        enter();
+    public HeavyWork() {
+        this(BUDGET);
+    }
+
+    HeavyWork(Duration budget) {
+        this.budget = budget;
+    }
+
+    /**
+     * Reads what came from outside.
+     *
+     * @throws Busy when it is not one's turn in time
+     * @throws TooLong when it takes more than its budget of time
+     */
+    public <T> T read(Supplier<T> work) {
+        return in(reading, () -> {
+            long end = System.nanoTime() + budget.toNanos();
+            return Patience.with(() -> {
+                if (System.nanoTime() - end > 0) throw new TooLong(budget);
+            }, work);
+        });
+    }
+
+    /** Writes an archive to whoever asked. @throws Busy when it is not one's turn in time */
+    public void write(Runnable work) {
+        in(writing, () -> {
+            work.run();
+            return true;
+        });
+    }
+
+    private static <T> T in(Semaphore lane, Supplier<T> work) {
+        try {
+            if (lane.getQueueLength() >= MOST_WAITING || !lane.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) throw new Busy();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Busy();
+        }
         try {
             return work.get();
         } finally {
@@ -27,20 +69,13 @@ public class HeavyWork {
         }
     }
 
-    /** @throws Busy when it is not one's turn in time */
-    public void run(Runnable work) {
-        call(() -> {
-            work.run();
-            return true;
-        });
-    }
+    /** The budget of time is used up: what was being done is given up, and nothing of it is stored. */
+    public static final class TooLong extends RuntimeException {
+        private static final long serialVersionUID = 1;
 
-    private void enter() {
-        try {
-            if (lane.getQueueLength() >= MOST_WAITING || !lane.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) throw new Busy();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new Busy();
+        TooLong(Duration budget) {
+            super("This takes longer than " + budget.toSeconds() + " seconds, so it was stopped. Nothing was changed. "
+                    + "Make it smaller: split it, or leave out what is not used.");
         }
     }
 
@@ -49,7 +84,7 @@ public class HeavyWork {
         private static final long serialVersionUID = 1;
 
         Busy() {
-            super("Many large files are being read at this moment. Nothing was changed; try again in a minute.");
+            super("Many large files are being worked on at this moment. Nothing was changed; try again in a minute.");
         }
     }
 }

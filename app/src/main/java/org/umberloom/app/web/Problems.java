@@ -44,6 +44,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
     public ProblemDetail of(RuntimeException e) {
         if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
+        if (e instanceof HeavyWork.TooLong) return problem(HttpStatus.BAD_REQUEST, "That takes too long", e.getMessage());
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
         if (e instanceof HeavyWork.Busy) return problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());

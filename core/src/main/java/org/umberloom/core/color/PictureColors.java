@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.SplittableRandom;
+import org.umberloom.core.limit.Patience;
 
 /**
  * The main colors of a picture: its pixels in OKLab, gathered into clusters by k-means++ with a fixed seed, weighted by
@@ -102,6 +103,7 @@ public final class PictureColors {
     private static double[] settle(List<Point> points, List<double[]> centers) {
         double[] areas = new double[centers.size()];
         for (int round = 0; round < MOST_ROUNDS; round++) {
+            Patience.ask();
             double[][] sums = new double[centers.size()][3];
             java.util.Arrays.fill(areas, 0);
             for (Point point : points) {

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.limit.Patience;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
@@ -111,6 +112,7 @@ final class TokenBlocks {
     }
 
     private void add(Map<String, String> leaving, List<String> surfaces) {
+        Patience.ask();
         Combination combination = theme.defaults();
         for (Map.Entry<String, String> entry : leaving.entrySet()) combination = combination.with(entry.getKey(), entry.getValue());
         boolean paired = pairs && !leaving.containsKey(Modifier.SCHEME);

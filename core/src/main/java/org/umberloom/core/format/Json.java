@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.limit.Patience;
 import org.umberloom.core.token.Names;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -102,6 +103,7 @@ final class Json {
 
     private static Object plain(String where, Object data) {
         if (data instanceof Map<?, ?> map) {
+            Patience.ask();
             Map<String, Object> copy = new LinkedHashMap<>();
             map.forEach((key, value) -> copy.put(whole(where, (String) key), plain(where, value)));
             return copy;

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.limit.Patience;
 
 /**
  * Colors from text that people paste: any CSS colors with commas, blanks or line ends between them, CSS custom
@@ -62,6 +63,7 @@ public final class PaletteText {
 
     private void paletteFile(String text) {
         for (String line : text.lines().skip(1).toList()) {
+            Patience.ask();
             String trimmed = line.trim();
             if (trimmed.isEmpty() || trimmed.startsWith("#") || trimmed.matches("(?i)(name|columns)\\s*:.*")) continue;
             Matcher entry = GPL_LINE.matcher(line);
@@ -76,6 +78,7 @@ public final class PaletteText {
     private boolean properties(String text) {
         boolean any = false;
         for (int at = text.indexOf("--"); at >= 0; at = text.indexOf("--", at)) {
+            Patience.ask();
             int end = wordEnd(text, at);
             int colon = end;
             while (colon < text.length() && Character.isWhitespace(text.charAt(colon))) colon++;
@@ -103,6 +106,7 @@ public final class PaletteText {
                 at++;
                 continue;
             }
+            Patience.ask();
             int end = c == '#' ? at + 1 : at;
             while (end < text.length() && isWord(text.charAt(end))) end++;
             boolean function = c != '#' && end < text.length() && text.charAt(end) == '(';

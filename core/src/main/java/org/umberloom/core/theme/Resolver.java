@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.limit.Patience;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.CompositeValue;
@@ -61,6 +62,7 @@ final class Resolver {
         int[] child = new int[candidates.length];
         for (int start = rows.nextSetBit(0); start >= 0; start = rows.nextSetBit(start + 1)) {
             if (state[start] != NEW) continue;
+            Patience.ask();
             int depth = 0;
             path[0] = start;
             state[start] = OPEN;
