@@ -19,7 +19,7 @@ import javax.sql.DataSource;
  */
 final class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
     /** A bucket that nobody asked for this long is full again, so it can go. */
-    private static final int HOURS_KEPT = 24;
+    private static final int SECONDS_KEPT = 24 * 3600;
 
     private final DataSource database;
 
@@ -30,110 +30,101 @@ final class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String>
 
     /** Drops buckets that are full again. */
     void clean() {
-        try (Connection connection = database.getConnection(); PreparedStatement delete = connection.prepareStatement(
-                "delete from bucket where expires_at < unix_timestamp()")) {
-            delete.executeUpdate();
-        } catch (SQLException e) {
-            throw failed(e);
-        }
+        done(() -> {
+            try (Connection connection = database.getConnection()) {
+                change(connection, "delete from bucket where expires_at < unix_timestamp()");
+            }
+        });
     }
 
     @Override
     public void removeProxy(String key) {
-        try (Connection connection = database.getConnection(); PreparedStatement delete = connection.prepareStatement(
-                "delete from bucket where id = ?")) {
-            delete.setString(1, key);
-            delete.executeUpdate();
-        } catch (SQLException e) {
-            throw failed(e);
-        }
+        done(() -> {
+            try (Connection connection = database.getConnection()) {
+                change(connection, "delete from bucket where id = ?", key);
+            }
+        });
     }
 
     @Override
     protected SelectForUpdateBasedTransaction allocateTransaction(String key, Optional<Long> timeout) {
-        try {
-            return new Row(database.getConnection(), key);
-        } catch (SQLException e) {
-            throw failed(e);
+        return told(() -> new Row(database.getConnection(), key));
+    }
+
+    private static void change(Connection connection, String sql, Object... parameters) throws SQLException {
+        try (PreparedStatement statement = connection.prepareStatement(sql)) {
+            for (int i = 0; i < parameters.length; i++) statement.setObject(i + 1, parameters[i]);
+            statement.executeUpdate();
         }
     }
 
-    private static RuntimeException failed(SQLException e) {
-        return new BucketExceptions.BucketExecutionException(e);
+    private interface Asking<T> {
+        T ask() throws SQLException;
+    }
+
+    private interface Doing {
+        void run() throws SQLException;
+    }
+
+    /** What the database says; where it fails, the library's own error. */
+    private static <T> T told(Asking<T> asking) {
+        try {
+            return asking.ask();
+        } catch (SQLException e) {
+            throw new BucketExceptions.BucketExecutionException(e);
+        }
+    }
+
+    private static void done(Doing doing) {
+        told(() -> {
+            doing.run();
+            return true;
+        });
     }
 
     private record Row(Connection connection, String key) implements SelectForUpdateBasedTransaction {
         @Override
         public void begin(Optional<Long> timeout) {
-            try {
-                connection.setAutoCommit(false);
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(() -> connection.setAutoCommit(false));
         }
 
         @Override
         public LockAndGetResult tryLockAndGet(Optional<Long> timeout) {
-            try (PreparedStatement select = connection.prepareStatement("select state from bucket where id = ? for update")) {
-                select.setString(1, key);
-                try (ResultSet rows = select.executeQuery()) {
-                    return rows.next() ? LockAndGetResult.locked(rows.getBytes(1)) : LockAndGetResult.notLocked();
+            return told(() -> {
+                try (PreparedStatement select = connection.prepareStatement("select state from bucket where id = ? for update")) {
+                    select.setString(1, key);
+                    try (ResultSet rows = select.executeQuery()) {
+                        return rows.next() ? LockAndGetResult.locked(rows.getBytes(1)) : LockAndGetResult.notLocked();
+                    }
                 }
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            });
         }
 
         @Override
         public boolean tryInsertEmptyData(Optional<Long> timeout) {
-            try (PreparedStatement insert = connection.prepareStatement("insert ignore into bucket (id, state, expires_at) values (?, null, "
-                    + "unix_timestamp() + " + HOURS_KEPT * 3600 + ")")) {
-                insert.setString(1, key);
-                insert.executeUpdate();
-                return true;
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(() -> change(connection, "insert ignore into bucket (id, state, expires_at) values (?, null, unix_timestamp() + ?)", key, SECONDS_KEPT));
+            return true;
         }
 
         @Override
         public void update(byte[] data, RemoteBucketState state, Optional<Long> timeout) {
-            try (PreparedStatement update = connection.prepareStatement("update bucket set state = ?, expires_at = unix_timestamp() + "
-                    + HOURS_KEPT * 3600 + " where id = ?")) {
-                update.setBytes(1, data);
-                update.setString(2, key);
-                update.executeUpdate();
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(() -> change(connection, "update bucket set state = ?, expires_at = unix_timestamp() + ? where id = ?", data, SECONDS_KEPT, key));
         }
 
         @Override
         public void commit(Optional<Long> timeout) {
-            try {
-                connection.commit();
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(connection::commit);
         }
 
         @Override
         public void rollback() {
-            try {
-                connection.rollback();
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(connection::rollback);
         }
 
         /** Back to the pool, which sets it as it was. */
         @Override
         public void release() {
-            try {
-                connection.close();
-            } catch (SQLException e) {
-                throw failed(e);
-            }
+            done(connection::close);
         }
     }
 }

@@ -1,18 +1,16 @@
 package org.umberloom.app.account;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.umberloom.app.web.Sha256;
 import org.umberloom.core.token.Names;
 
 /** Who belongs here: inviting by a link, accepting, taking off the list. All of it is for leads. */
@@ -55,14 +53,13 @@ class PeopleService {
         int at = address.indexOf('@');
         if (at < 1 || at != address.lastIndexOf('@') || at == address.length() - 1 || address.length() > LONGEST_ADDRESS || address.chars().anyMatch(c -> c <= ' '))
             throw new IllegalArgumentException("“" + Names.shown(address) + "” is not an e-mail address.");
-        Names.checked("A person", name.strip());
-        if (name.strip().length() > LONGEST_NAME) throw new IllegalArgumentException("A name has at most " + LONGEST_NAME + " letters.");
+        String called = called(name);
         if (accounts.byEmail(address).isPresent()) throw new IllegalArgumentException("Somebody with the address " + address + " is here already.");
         byte[] word = new byte[WORD_BYTES];
         random.nextBytes(word);
         String written = Base64.getUrlEncoder().withoutPadding().encodeToString(word);
         LocalDateTime expires = LocalDateTime.now(clock).plus(HOLDS);
-        accounts.invite(hash(written), address, name.strip(), LEAD, by.id(), expires);
+        accounts.invite(hash(written), address, called, LEAD, by.id(), expires);
         return new Sent("/invitation/" + written, expires);
     }
 
@@ -81,8 +78,7 @@ class PeopleService {
     @Transactional
     public void accept(String word, String name, String password) {
         AccountMapper.Invitation invitation = invitation(word);
-        String called = Names.checked("A person", name.strip());
-        if (called.length() > LONGEST_NAME) throw new IllegalArgumentException("A name has at most " + LONGEST_NAME + " letters.");
+        String called = called(name);
         Passwords.check(password, invitation.email(), called);
         if (accounts.accept(hash(word)) == 0) throw new NoSuchElementException("This invitation was just used.");
         service.add(invitation.email(), called, password, invitation.role());
@@ -97,10 +93,13 @@ class PeopleService {
     }
 
     private static String hash(String word) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(word.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return Sha256.hex(word.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** @throws IllegalArgumentException when it is no name, or too long */
+    private static String called(String name) {
+        String called = Names.checked("A person", name.strip());
+        if (called.length() > LONGEST_NAME) throw new IllegalArgumentException("A name has at most " + LONGEST_NAME + " letters.");
+        return called;
     }
 }

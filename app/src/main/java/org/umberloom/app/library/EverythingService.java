@@ -4,12 +4,10 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -20,6 +18,7 @@ import org.umberloom.app.site.Picture;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -30,7 +29,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class EverythingService {
     private static final Logger LOG = LoggerFactory.getLogger(EverythingService.class);
-    private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 12, 0);
 
     private final LibraryService library;
     private final DraftService drafts;
@@ -66,38 +64,30 @@ class EverythingService {
             LOG.warn("theme {} goes as its document: {}", id, e.toString());
             files = Map.of("theme.resolver.json", library.document(id).getBytes(StandardCharsets.UTF_8));
         }
-        for (Map.Entry<String, byte[]> file : files.entrySet()) put(zip, folder + file.getKey(), file.getValue());
+        for (Map.Entry<String, byte[]> file : files.entrySet()) KitArchive.put(zip, folder + file.getKey(), file.getValue());
     }
 
     private void site(ZipOutputStream zip, Site site) throws IOException {
         String folder = "sites/" + site.slug() + "/";
         List<Object> pages = new ArrayList<>();
         for (Page page : sites.pages(site)) {
-            put(zip, folder + page.slug() + ".html", page.html().getBytes(StandardCharsets.UTF_8));
+            KitArchive.put(zip, folder + page.slug() + ".html", page.html().getBytes(StandardCharsets.UTF_8));
             pages.add(ordered("slug", page.slug(), "title", page.title(), "kind", page.kind()));
         }
         List<Object> pictures = new ArrayList<>();
         for (Picture picture : sites.pictures(site)) {
-            put(zip, folder + "pictures/" + picture.name(), picture.content());
+            KitArchive.put(zip, folder + "pictures/" + picture.name(), picture.content());
             pictures.add(ordered("name", picture.name(), "license", picture.license()));
         }
         Map<String, Object> said = ordered("slug", site.slug(), "name", site.name(), "theme", "themes/" + site.themeId());
         said.put("pages", pages);
         said.put("pictures", pictures);
-        put(zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
+        KitArchive.put(zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
     }
 
     private static Map<String, Object> ordered(String... pairs) {
         Map<String, Object> map = new LinkedHashMap<>();
         for (int i = 0; i < pairs.length; i += 2) map.put(pairs[i], pairs[i + 1]);
         return map;
-    }
-
-    private static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTimeLocal(TIME);
-        zip.putNextEntry(entry);
-        zip.write(content);
-        zip.closeEntry();
     }
 }

@@ -3,7 +3,6 @@ package org.umberloom.app.library;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -83,7 +82,7 @@ class LibraryService {
     }
 
     Card card(long id) {
-        return card(library.find(id).orElseThrow(() -> missing(id)));
+        return card(library.find(id).orElseThrow(() -> DraftService.missing(id)));
     }
 
     private Card card(LibraryMapper.Row row) {
@@ -118,11 +117,11 @@ class LibraryService {
 
     /** @param away whether it is put away, or brought back */
     void putAway(long id, boolean away) {
-        if (library.putAway(id, away ? LocalDateTime.now(clock) : null) == 0 && library.find(id).isEmpty()) throw missing(id);
+        if (library.putAway(id, away ? LocalDateTime.now(clock) : null) == 0 && library.find(id).isEmpty()) throw DraftService.missing(id);
     }
 
     Losses losses(long id) {
-        LibraryMapper.Lost lost = library.lost(id).orElseThrow(() -> missing(id));
+        LibraryMapper.Lost lost = library.lost(id).orElseThrow(() -> DraftService.missing(id));
         List<String> wearing = sites.all().stream().filter(site -> site.themeId() == id).map(Site::name).toList();
         return new Losses(lost.name(), lost.revisions(), lost.checkpoints(), wearing);
     }
@@ -133,7 +132,7 @@ class LibraryService {
         Losses losses = losses(id);
         if (!losses.sites().isEmpty())
             throw new Conflict("“" + losses.name() + "” is worn by " + String.join(", ", losses.sites()) + ", so it was not deleted. Give them another theme first.");
-        if (!library.find(id).orElseThrow(() -> missing(id)).putAway())
+        if (!library.find(id).orElseThrow(() -> DraftService.missing(id)).putAway())
             throw new Conflict("“" + losses.name() + "” was not deleted: put it away first, so that nothing goes by mistake.");
         pictures.release(id);
         library.removeCheckpoints(id);
@@ -143,15 +142,11 @@ class LibraryService {
 
     /** The document as it is stored, whether or not it can be read. */
     String document(long id) {
-        return library.document(id).orElseThrow(() -> missing(id));
+        return library.document(id).orElseThrow(() -> DraftService.missing(id));
     }
 
     /** The numbers of all themes. */
     List<Long> all() {
         return library.all();
-    }
-
-    private static NoSuchElementException missing(long id) {
-        return new NoSuchElementException("There is no theme with the number " + id + ".");
     }
 }

@@ -2,16 +2,15 @@ package org.umberloom.app.picture;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.umberloom.app.web.Sha256;
 import org.umberloom.core.color.Tones;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 
 /**
  * Pictures by what is in them. A document says which it has ({@link Picture}); here are their contents, which never change,
@@ -58,13 +57,13 @@ public class PictureStore {
      * @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile
      */
     public Kept keep(String fileName, byte[] content) {
-        String shown = org.umberloom.core.token.Names.shown(fileName);
+        String shown = Names.shown(fileName);
         if (content.length > MOST_BYTES)
             throw new IllegalArgumentException("“" + shown + "” has more than 8 MB. It was not kept; make it smaller, since every reader of the page loads it.");
         PictureReader.Seen seen = reader.read(content);
         if (seen.pixels().length == 0)
             throw new IllegalArgumentException("“" + shown + "” shows no color, so nothing could be computed for text on it. It was not kept.");
-        String hash = hash(seen.content());
+        String hash = Sha256.hex(seen.content());
         pictures.keep(hash, seen.mediaType(), seen.content(), Tones.ofPixels(seen.pixels()).toBytes());
         return new Kept(hash, seen.mediaType(), seen.content().length);
     }
@@ -78,13 +77,5 @@ public class PictureStore {
     public void release(long theme) {
         pictures.release(theme);
         pictures.dropUnused();
-    }
-
-    private static String hash(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
     }
 }

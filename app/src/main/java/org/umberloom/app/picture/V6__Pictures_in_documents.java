@@ -1,11 +1,9 @@
 package org.umberloom.app.picture;
 
-import java.security.MessageDigest;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.Statement;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
@@ -13,6 +11,7 @@ import org.flywaydb.core.api.migration.Context;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.umberloom.app.web.Sha256;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
@@ -42,7 +41,7 @@ class V6__Pictures_in_documents extends BaseJavaMigration {
 
     private static void keep(Connection database, ResultSet row, Map<Long, Map<String, Picture>> byTheme) throws Exception {
         byte[] content = row.getBytes("content");
-        String hash = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+        String hash = Sha256.hex(content);
         Picture picture;
         try {
             picture = new Picture(row.getString("name"), hash, row.getString("media_type"), row.getString("license"), content.length);

@@ -310,7 +310,8 @@ public class DraftService {
         return label.substring(0, end) + "…";
     }
 
-    static NoSuchElementException missing(long id) {
+    /** What is thrown for a theme that is not there. */
+    public static NoSuchElementException missing(long id) {
         return new NoSuchElementException("There is no theme with the number " + id + ".");
     }
 }

@@ -25,9 +25,7 @@ class ErrorPages implements ErrorController {
     void error(HttpServletRequest request, HttpServletResponse response) throws IOException {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         ProblemDetail problem = Problems.plain(status instanceof Integer code && HttpStatus.resolve(code) != null ? code : 404);
-        String accepted = request.getHeader("Accept");
-        if (accepted != null && accepted.contains("text/html")) page(response, problem);
-        else problems.write(response, problem);
+        problems.answer(request, response, problem);
     }
 
     /** Needs nothing that could be missing: no script, no style but its own, no file. */

@@ -1,8 +1,6 @@
 package org.umberloom.app.web;
 
 import java.time.Duration;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.limit.Patience;
@@ -20,8 +18,8 @@ public class HeavyWork {
     private static final long LONGEST_WAIT_S = 40;
     private static final Duration BUDGET = Duration.ofSeconds(30);
 
-    private final Semaphore reading = new Semaphore(MOST_READ, true);
-    private final Semaphore writing = new Semaphore(MOST_WRITTEN, true);
+    private final Lane reading = new Lane(MOST_READ, MOST_WAITING, LONGEST_WAIT_S, Busy::new);
+    private final Lane writing = new Lane(MOST_WRITTEN, MOST_WAITING, LONGEST_WAIT_S, Busy::new);
     private final Duration budget;
 
     public HeavyWork() {
@@ -39,7 +37,7 @@ public class HeavyWork {
      * @throws TooLong when it takes more than its budget of time
      */
     public <T> T read(Supplier<T> work) {
-        return in(reading, () -> {
+        return reading.in(() -> {
             long end = System.nanoTime() + budget.toNanos();
             return Patience.with(() -> {
                 if (System.nanoTime() - end > 0) throw new TooLong(budget);
@@ -49,24 +47,10 @@ public class HeavyWork {
 
     /** Writes an archive to whoever asked. @throws Busy when it is not one's turn in time */
     public void write(Runnable work) {
-        in(writing, () -> {
+        writing.in(() -> {
             work.run();
             return true;
         });
-    }
-
-    private static <T> T in(Semaphore lane, Supplier<T> work) {
-        try {
-            if (lane.getQueueLength() >= MOST_WAITING || !lane.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) throw new Busy();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new Busy();
-        }
-        try {
-            return work.get();
-        } finally {
-            lane.release();
-        }
     }
 
     /** The budget of time is used up: what was being done is given up, and nothing of it is stored. */

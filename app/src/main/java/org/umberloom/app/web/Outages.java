@@ -47,8 +47,6 @@ class Outages extends OncePerRequestFilter {
     private void answer(HttpServletRequest request, HttpServletResponse response, ProblemDetail problem) throws IOException {
         if (response.isCommitted()) return;
         response.reset();
-        String accepted = request.getHeader("Accept");
-        if (accepted != null && accepted.contains("text/html")) ErrorPages.page(response, problem);
-        else problems.write(response, problem);
+        problems.answer(request, response, problem);
     }
 }

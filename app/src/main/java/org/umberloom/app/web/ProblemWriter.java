@@ -1,5 +1,6 @@
 package org.umberloom.app.web;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.http.MediaType;
@@ -14,6 +15,13 @@ class ProblemWriter {
 
     ProblemWriter(JsonMapper json) {
         this.json = json;
+    }
+
+    /** As a small page where a person opens one, else for programs. */
+    void answer(HttpServletRequest request, HttpServletResponse response, ProblemDetail problem) throws IOException {
+        String accepted = request.getHeader("Accept");
+        if (accepted != null && accepted.contains("text/html")) ErrorPages.page(response, problem);
+        else write(response, problem);
     }
 
     void write(HttpServletResponse response, ProblemDetail problem) throws IOException {

@@ -2,8 +2,6 @@ package org.umberloom.app.web;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Base64;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -20,13 +18,13 @@ class StartScripts {
     private static final Pattern INLINE = Pattern.compile("<script(?![^>]*\\ssrc=)[^>]*>(.*?)</script>", Pattern.DOTALL);
     private final String sources;
 
-    StartScripts(ResourceLoader resources) throws IOException, NoSuchAlgorithmException {
+    StartScripts(ResourceLoader resources) throws IOException {
         Resource index = resources.getResource("classpath:/static/index.html");
         StringBuilder found = new StringBuilder();
         if (index.exists()) {
             Matcher script = INLINE.matcher(index.getContentAsString(StandardCharsets.UTF_8));
             while (script.find()) {
-                byte[] hash = MessageDigest.getInstance("SHA-256").digest(script.group(1).getBytes(StandardCharsets.UTF_8));
+                byte[] hash = Sha256.of(script.group(1).getBytes(StandardCharsets.UTF_8));
                 found.append(" 'sha256-").append(Base64.getEncoder().encodeToString(hash)).append("'");
             }
         }

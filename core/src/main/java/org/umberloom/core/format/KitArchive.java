@@ -28,17 +28,20 @@ public final class KitArchive {
     public static byte[] write(Map<String, byte[]> files) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (Map.Entry<String, byte[]> file : files.entrySet()) {
-                ZipEntry entry = new ZipEntry(file.getKey());
-                entry.setTimeLocal(TIME);
-                zip.putNextEntry(entry);
-                zip.write(file.getValue());
-                zip.closeEntry();
-            }
+            for (Map.Entry<String, byte[]> file : files.entrySet()) put(zip, file.getKey(), file.getValue());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return bytes.toByteArray();
+    }
+
+    /** Adds a file whose bytes in the archive depend on nothing but itself. */
+    public static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTimeLocal(TIME);
+        zip.putNextEntry(entry);
+        zip.write(content);
+        zip.closeEntry();
     }
 
     /**
