@@ -628,22 +628,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/roles": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["roles"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -748,6 +732,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contract": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contract"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1459,6 +1459,7 @@ export interface components {
             name: string;
             /** Format: int64 */
             themeId: number;
+            specimen: boolean;
             pages: components["schemas"]["PageView"][];
         };
         SeeingView: {
@@ -1519,6 +1520,28 @@ export interface components {
             weights: string;
             license: string;
             licenseFile: string;
+        };
+        ChoiceView: {
+            name: string;
+            part: string;
+            purpose: string;
+            values: components["schemas"]["ValueView"][];
+            standard: string;
+        };
+        ContractView: {
+            roles: components["schemas"]["RoleView"][];
+            choices: components["schemas"]["ChoiceView"][];
+            governing: components["schemas"]["GoverningView"][];
+        };
+        GoverningView: {
+            selector: string;
+            /** Format: int64 */
+            rank: number;
+            color: string;
+            type: string;
+            space: string;
+            width: string;
+            roles: string[];
         };
         Edge: {
             /** Format: double */
@@ -2129,6 +2152,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                theme: number;
+                state: string;
                 combo: string;
                 site: string;
                 page: string;
@@ -2631,7 +2656,9 @@ export interface operations {
     };
     sites: {
         parameters: {
-            query?: never;
+            query: {
+                theme: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2665,30 +2692,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SeeingView"][];
-                };
-            };
-        };
-    };
-    roles: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": {
-                        [key: string]: {
-                            [key: string]: string;
-                        };
-                    };
                 };
             };
         };
@@ -2830,6 +2833,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    contract: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContractView"];
+                };
             };
         };
     };

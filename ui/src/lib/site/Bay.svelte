@@ -6,7 +6,8 @@
   import X from '@lucide/svelte/icons/x';
   import Maximize from '@lucide/svelte/icons/maximize-2';
   import Minimize from '@lucide/svelte/icons/minimize-2';
-  import type { Bench, RoleKind } from '$lib/theme/bench.svelte';
+  import type { RoleKind } from '$lib/contract/governing';
+  import type { Bench } from '$lib/theme/bench.svelte';
   import ComboButton from '$lib/theme/ComboButton.svelte';
   import { LivePage } from './livePage';
   import { EDGE, type BayState } from './bays.svelte';
@@ -32,7 +33,6 @@
     onclose: () => void;
   } = $props();
 
-  const KINDS: RoleKind[] = ['color', 'type', 'space', 'width'];
   const KIND_OF_TAB = { color: 'color', type: 'type', space: 'space', widths: 'width' } as const;
   const WIDTHS = [
     { name: 'Phone', width: 390 },
@@ -86,16 +86,12 @@
 
   /** The roles that govern an element, on the surface it stands on. */
   function rolesAt(target: Element) {
-    const selectors = Object.keys(bench.roles);
-    const element = target.closest(selectors.join(', '));
-    if (!element) return null;
-    const selector = selectors.filter((s) => element.matches(s)).at(-1);
-    const roles = selector ? bench.roles[selector] : undefined;
-    if (!roles) return null;
-    const surface = element.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
+    const roles = bench.governing.at(target);
+    if (roles.length === 0) return null;
+    const surface = target.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
     return {
-      box: element.getBoundingClientRect(),
-      roles: KINDS.map((kind) => ({ kind, path: (roles[kind] ?? '').replace(/^surface\./, `surface.${surface}.`) }))
+      box: target.getBoundingClientRect(),
+      roles: roles.map((role) => ({ ...role, path: role.path.replace(/^surface\./, `surface.${surface}.`) }))
     };
   }
 

@@ -1,5 +1,6 @@
 import { toast } from 'svelte-sonner';
 import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+import { Governing, type RoleKind } from '$lib/contract/governing';
 import { session } from '$lib/account/session.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { BayState, type Contexts } from '$lib/site/bays.svelte';
@@ -9,7 +10,6 @@ import { carried } from './moved';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
 export type Instruments = Schemas['Instruments'];
-export type RoleKind = 'color' | 'type' | 'space' | 'width';
 export type Tab = 'color' | 'type' | 'space' | 'widths' | 'sets' | 'tokens' | 'history';
 /** A modifier with its contexts; codes are what stands for them in a combination's key, as the server gives them. */
 export type Modifier = { name: string; code: string; standard: string; contexts: string[]; codes: Record<string, string> };
@@ -45,7 +45,8 @@ export class Bench {
   trace = $state.raw<Schemas['TokenView'] | null>(null);
   /** How many places on the pages in the bays show the picked token. */
   places = $state(0);
-  roles = $state.raw<Record<string, Record<string, string>>>({});
+  contract = $state.raw<Schemas['ContractView']>({ roles: [], choices: [], governing: [] });
+  readonly governing = $derived(new Governing(this.contract.governing));
   seeing = $state.raw<Schemas['SeeingView'][]>([]);
   sites = $state.raw<Schemas['SiteView'][]>([]);
   fonts = $state.raw<Schemas['Family'][]>([]);
@@ -88,14 +89,14 @@ export class Bench {
   }
 
   async load() {
-    const [bench, roles, sites, fonts, seeing] = await Promise.all([
+    const [bench, contract, sites, fonts, seeing] = await Promise.all([
       this.#read(),
-      ask(() => api.GET('/api/roles')),
-      ask(() => api.GET('/api/sites')),
+      ask(() => api.GET('/api/contract')),
+      ask(() => api.GET('/api/sites', { params: { query: { theme: this.id } } })),
       ask(() => api.GET('/api/fonts')),
       ask(() => api.GET('/api/seeing'))
     ]);
-    this.roles = roles as Record<string, Record<string, string>>;
+    this.contract = contract;
     this.sites = sites;
     this.fonts = fonts;
     this.seeing = seeing;
@@ -106,7 +107,7 @@ export class Bench {
   }
 
   #firstBays() {
-    const site = this.sites.find((s) => s.themeId === this.id) ?? this.sites[0];
+    const site = this.sites.find((s) => s.themeId === this.id && !s.specimen) ?? this.sites.find((s) => s.specimen);
     const pages = site?.pages.map((p) => p.slug) ?? [];
     if (!site || pages.length === 0) return [];
     const dark = this.schemes.includes('dark') ? { ...this.working, scheme: 'dark' } : this.working;
@@ -486,10 +487,7 @@ export class Bench {
     for (const path of paths) {
       const [group, surface, role] = path.split('.');
       const wanted = group === 'surface' && role ? `surface.${role}` : path;
-      const elements = Object.entries(this.roles)
-        .filter(([, roles]) => Object.values(roles).includes(wanted))
-        .map(([selector]) => selector);
-      onSurface(elements, group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
+      onSurface(this.governing.selectorsOf(wanted), group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
     }
     let count = 0;
     for (const page of this.#pages.keys()) count += page.light([...selectors]);

@@ -32,8 +32,8 @@
     if (!data) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
     session.name = data.name;
     try {
-      const sites = await ask(() => api.GET('/api/sites'));
-      site = sites.find((s) => s.themeId === id)?.slug ?? sites[0]?.slug ?? '';
+      const sites = await ask(() => api.GET('/api/sites', { params: { query: { theme: id } } }));
+      site = sites.find((s) => s.themeId === id && !s.specimen)?.slug ?? '';
       await read();
       await open('theme.css');
     } catch (e) {

@@ -13,15 +13,25 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
     private static final String ROOT = "org.umberloom.core.";
 
+    /** Each library stands at one edge: the rest of the core sees types of its own. */
     @ArchTest
-    static final ArchRule coreNeedsOnlyTheJdkAndJsonAtItsEdge = classes()
-            .that().resideOutsideOfPackage(ROOT + "format..")
+    static final ArchRule coreNeedsOnlyTheJdkAndLibrariesAtItsEdges = classes()
+            .that().resideOutsideOfPackages(ROOT + "json..", ROOT + "sheet..", ROOT + "page..")
             .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..");
 
     @ArchTest
-    static final ArchRule formatAddsOnlyJson = classes()
-            .that().resideInAPackage(ROOT + "format..")
-            .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..", "tools.jackson..");
+    static final ArchRule jsonAddsOnlyJson = only("json", "tools.jackson..");
+
+    @ArchTest
+    static final ArchRule sheetAddsOnlyTheCssParser = only("sheet", "com.helger..");
+
+    @ArchTest
+    static final ArchRule pageAddsOnlyTheHtmlParser = only("page", "org.jsoup..");
+
+    private static ArchRule only(String edge, String library) {
+        return classes().that().resideInAPackage(ROOT + edge + "..")
+                .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..", library);
+    }
 
     @ArchTest
     static final ArchRule nothingDependsOnFormat = noClasses()

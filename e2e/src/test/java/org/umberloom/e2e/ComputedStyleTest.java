@@ -13,10 +13,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.color.Color;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
-import org.umberloom.core.color.Color;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.space.PageWidths;
 import org.umberloom.core.theme.Combination;
@@ -109,11 +111,12 @@ class ComputedStyleTest {
     /** A page with one element for each property that the base layer reads, on every surface, and real elements. */
     private static String html(ThemeDocument theme, Resolution resolution, String attributes, Map<String, TokenValue> expected) {
         StringBuilder probes = new StringBuilder();
-        for (String role : Stylesheet.roles(Usage.ALL)) {
+        Worn worn = Worn.of(resolution);
+        for (String role : Contract.standard().readings()) {
             String property = CustomProperties.nameOf(role);
             if (role.startsWith("surface.")) {
-                for (String surface : Surfaces.names(resolution)) {
-                    TokenValue value = resolution.find(Surfaces.path(surface, role.substring(8))).orElseThrow().value();
+                for (String surface : worn.surfaces()) {
+                    TokenValue value = worn.find(Surfaces.path(surface, role.substring(8))).orElseThrow().value();
                     String in = surface.equals("page") ? "" : " data-surface=\"" + surface + "\"";
                     probes.append("<div").append(in).append(">");
                     probe(probes, surface + " " + role, "color", property);
@@ -124,13 +127,12 @@ class ComputedStyleTest {
             }
             if (role.startsWith("type.")) {
                 String member = role.substring(role.lastIndexOf('.') + 1);
-                TypographyValue style = resolution.value(role.substring(0, role.lastIndexOf('.')), TypographyValue.class)
-                        .orElseThrow();
+                TypographyValue style = style(worn, role.substring(0, role.lastIndexOf('.')));
                 expected.put(role, member(style, member));
                 probe(probes, role, cssProperty(member), property);
                 continue;
             }
-            expected.put(role, resolution.find(role).orElseThrow().value());
+            expected.put(role, worn.find(role).orElseThrow().value());
             probe(probes, role, role.startsWith("shadow.") ? "box-shadow" : role.startsWith("motion.") ? "transition" : "width", property);
         }
         for (String tag : List.of("h1", "h2", "h3", "h4", "h5", "h6", "small", "blockquote", "code", "p")) {
@@ -139,7 +141,7 @@ class ComputedStyleTest {
                 case "p" -> "body";
                 default -> tag;
             };
-            TypographyValue style = resolution.value("type." + role, TypographyValue.class).orElseThrow();
+            TypographyValue style = style(worn, "type." + role);
             for (String member : List.of("size", "weight", "family")) {
                 String key = "<" + tag + "> " + member;
                 probes.append("<").append(tag).append(" data-probe=\"").append(key.replace("<", "&lt;")).append("\" data-property=\"")
@@ -152,6 +154,10 @@ class ComputedStyleTest {
                 + "</style></head><body><main><p id=\"text\">" + "word ".repeat(200)
                 + "</p><div id=\"content\">x</div><div id=\"wide\" data-width=\"wide\">x</div><div id=\"full\" data-width=\"full\">"
                 + "<p>x</p></div></main>" + probes + "</body></html>";
+    }
+
+    private static TypographyValue style(Worn worn, String role) {
+        return (TypographyValue) worn.find(role).orElseThrow().value();
     }
 
     private static void probe(StringBuilder html, String key, String cssProperty, String property) {

@@ -9,33 +9,27 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import org.jsoup.Jsoup;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
+import org.umberloom.app.site.Specimens;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
-import org.umberloom.core.check.Meeting;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.page.LargeText;
+import org.umberloom.core.page.Meeting;
+import org.umberloom.core.page.PageColors;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
-import org.umberloom.core.token.ColorValue;
-import org.umberloom.core.token.DimensionValue;
-import org.umberloom.core.token.FluidValue;
-import org.umberloom.core.token.FontWeightValue;
-import org.umberloom.core.token.TypographyValue;
 
 /** The pairs of colors that occur on the pages of a theme's sites, measured in every combination. */
 @Service
 class PairService {
     private static final int MOST_COMBINATIONS = 48;
     private static final long LETTERS_AT_HAND = 8 << 20;
-    /** Source: WCAG 2.2, "large scale". */
-    private static final double LARGE_PX = 24;
-    private static final double LARGE_BOLD_PX = 18.66;
-    private static final int BOLD = 700;
 
     /** A pair in one combination; level is fails, aa or aaa, or missing where a role has no color. */
     record PairCell(String front, String ground, double ratio, String level, boolean large) {
@@ -70,20 +64,26 @@ class PairService {
         Map<Meeting, Integer> counts = new LinkedHashMap<>();
         Map<Meeting, TreeSet<String>> pages = new LinkedHashMap<>();
         Map<Meeting, String> words = new LinkedHashMap<>();
-        for (Site site : sites.all()) {
-            if (site.themeId() != theme) continue;
-            for (Page page : sites.pages(site))
-                for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(Jsoup.parse(html)))) {
-                    counts.merge(found.meeting(), found.count(), Integer::sum);
-                    pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site.slug() + "/" + page.slug());
-                    words.putIfAbsent(found.meeting(), found.words());
-                }
+        Map<String, List<Page>> worn = new LinkedHashMap<>();
+        for (Site site : sites.all()) if (site.themeId() == theme) worn.put(site.slug(), sites.pages(site));
+        // A theme that no site wears is looked at on its specimens.
+        if (worn.isEmpty()) worn.put("specimen", Specimens.of(draft.theme()));
+        worn.forEach((site, its) -> its.forEach(page -> {
+            for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(html, Map.of()))) {
+                counts.merge(found.meeting(), found.count(), Integer::sum);
+                pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site + "/" + page.slug());
+                words.putIfAbsent(found.meeting(), found.words());
+            }
+        }));
+        List<Worn> combinations = new ArrayList<>();
+        List<String> keys = new ArrayList<>();
+        for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) {
+            combinations.add(Worn.of(Resolution.of(draft.theme(), combination)));
+            keys.add(combination.key());
         }
-        List<Resolution> resolutions = new ArrayList<>();
-        for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) resolutions.add(Resolution.of(draft.theme(), combination));
         List<PairView> each = new ArrayList<>();
-        counts.forEach((meeting, count) -> each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), resolutions)));
-        return new PairsView(resolutions.stream().map(resolution -> resolution.combination().key()).toList(), merged(each));
+        counts.forEach((meeting, count) -> each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), combinations)));
+        return new PairsView(keys, merged(each));
     }
 
     /** Text roles that need the same of the same colors are one pair. */
@@ -101,31 +101,20 @@ class PairService {
         return List.copyOf(merged.values());
     }
 
-    private static PairView view(Meeting meeting, int count, List<String> pages, String words, List<Resolution> resolutions) {
-        List<PairCell> cells = resolutions.stream().map(resolution -> cell(meeting, resolution)).toList();
+    private static PairView view(Meeting meeting, int count, List<String> pages, String words, List<Worn> worn) {
+        List<PairCell> cells = worn.stream().map(one -> cell(meeting, one)).toList();
         String[] front = meeting.foreground().split("\\.", 3);
         return new PairView(front[1], meeting.foreground(), meeting.ground(), meeting.kind().name().toLowerCase(Locale.ROOT),
                 meeting.type().isEmpty() ? List.of() : List.of(meeting.type()),
                 meeting.state(), count, pages, words, cells);
     }
 
-    private static PairCell cell(Meeting meeting, Resolution resolution) {
-        Optional<Color> front = resolution.value(meeting.foreground(), ColorValue.class).map(ColorValue::color);
-        Optional<Color> ground = resolution.value(meeting.ground(), ColorValue.class).map(ColorValue::color);
-        boolean large = isLarge(meeting.type(), resolution);
+    private static PairCell cell(Meeting meeting, Worn worn) {
+        Optional<Color> front = worn.color(meeting.foreground());
+        Optional<Color> ground = worn.color(meeting.ground());
+        boolean large = LargeText.is(meeting.type(), worn);
         if (front.isEmpty() || ground.isEmpty()) return new PairCell("", "", 0, "missing", large);
         double ratio = Contrast.ratio(front.get(), ground.get());
         return new PairCell(front.get().hex(), ground.get().hex(), Math.floor(ratio * 100) / 100, meeting.level(ratio, large).name().toLowerCase(Locale.ROOT), large);
-    }
-
-    /** Whether text of a type role is large at its smallest, on the narrowest screen. */
-    static boolean isLarge(String type, Resolution resolution) {
-        if (type.isEmpty()) return false;
-        Optional<TypographyValue> style = resolution.value("type." + type, TypographyValue.class);
-        if (style.isEmpty()) return false;
-        double px = style.get().part("fontSize") instanceof FluidValue fluid ? Math.min(fluid.narrow().toPx(), fluid.wide().toPx())
-                : style.get().part("fontSize") instanceof DimensionValue size ? size.toPx() : 0;
-        boolean bold = style.get().part("fontWeight") instanceof FontWeightValue weight && weight.weight() >= BOLD;
-        return px >= LARGE_PX || bold && px >= LARGE_BOLD_PX;
     }
 }

@@ -3,13 +3,11 @@ package org.umberloom.app.kit;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
-import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
@@ -21,6 +19,7 @@ import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.page.PageUse;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 
@@ -48,14 +47,14 @@ public class KitFiles {
     public Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> pages = new LinkedHashMap<>();
-        Set<String> elements = new LinkedHashSet<>();
-        Set<String> surfaces = new LinkedHashSet<>();
+        List<String> markup = new ArrayList<>();
         StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
-        for (Site site : shown) addSite(site, pages, elements, surfaces, licenses);
+        for (Site site : shown) addSite(site, pages, markup, licenses);
 
         List<FontCatalog.Family> families = fonts.familiesOf(theme);
         List<String> pageNames = pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
-        Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(elements, surfaces);
+        PageUse use = PageUse.of(markup);
+        Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
         files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
@@ -79,13 +78,12 @@ public class KitFiles {
         return files;
     }
 
-    private void addSite(Site site, Map<String, byte[]> pages, Set<String> elements, Set<String> surfaces,
-                         StringBuilder licenses) {
+    private void addSite(Site site, Map<String, byte[]> pages, List<String> markup, StringBuilder licenses) {
         String folder = PAGES + site.slug() + "/";
         for (Page page : sites.pages(site)) {
             Document document = Jsoup.parse(page.html());
             document.outputSettings().prettyPrint(false);
-            collect(document, elements, surfaces);
+            markup.add(page.html());
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
         }
@@ -93,18 +91,6 @@ public class KitFiles {
             String name = folder + "pictures/" + picture.name();
             pages.put(name, picture.content());
             licenses.append(name).append(": ").append(picture.license()).append("\n");
-        }
-    }
-
-    private static void collect(Document document, Set<String> elements, Set<String> surfaces) {
-        for (Element element : document.getAllElements()) {
-            elements.add(element.normalName());
-            for (String attribute : List.of("data-width", "data-surface", "data-part", "data-state", "aria-invalid"))
-                if (element.hasAttr(attribute)) {
-                    elements.add("[" + attribute + "]");
-                    elements.add("[" + attribute + "=" + element.attr(attribute) + "]");
-                }
-            if (element.hasAttr("data-surface")) surfaces.add(element.attr("data-surface"));
         }
     }
 

@@ -45,8 +45,11 @@ class PreviewController {
     }
 
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
-    ResponseEntity<String> page(@PathVariable String combo, @PathVariable String site, @PathVariable String page) {
-        Document document = Jsoup.parse(sites.page(site, page).html());
+    ResponseEntity<String> page(@PathVariable long theme, @PathVariable String state, @PathVariable String combo, @PathVariable String site,
+                                @PathVariable String page) {
+        boolean specimen = site.equals(Specimens.SLUG);
+        Page shown = specimen ? Specimens.page(drafts.stateAt(theme, revision(theme, state)), page) : sites.page(site, page);
+        Document document = Jsoup.parse(shown.html());
         document.outputSettings().prettyPrint(false);
         if (!combo.equals(DEFAULT)) Combination.parse(combo).contexts().forEach((modifier, context) ->
                 document.selectFirst("html").attr(Stylesheet.attribute(modifier), context));

@@ -7,7 +7,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
-import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.account.AccountService;
-import org.umberloom.core.css.BaseLayer;
 import org.umberloom.core.theme.Starter;
 
 /** Themes: starting one, the bench, probes and edits. */
@@ -97,11 +95,5 @@ class ThemeController {
     @PostMapping("/themes/{id}/redo")
     ThemeViews.Bench redo(@PathVariable long id, @Valid @RequestBody LookingRequest looking, Principal principal) {
         return themes.redo(id, looking.base(), looking(looking.combo(), looking.bays()), accounts.get(principal.getName()));
-    }
-
-    /** Which roles govern each element of plain HTML, by element and by color, type, space and width. */
-    @GetMapping("/roles")
-    Map<String, Map<String, String>> roles() {
-        return BaseLayer.rolesByElement();
     }
 }

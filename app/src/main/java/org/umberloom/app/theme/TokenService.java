@@ -8,9 +8,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.check.Tidiness;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.CustomProperties;
-import org.umberloom.core.css.Stylesheet;
-import org.umberloom.core.css.Usage;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
@@ -34,7 +33,7 @@ class TokenService {
     private static final int MOST_DEPENDENTS = 200;
     /** Groups whose tokens pages read themselves: the first names of all roles. */
     private static final Set<String> ROLE_GROUPS =
-            Stylesheet.roles(Usage.ALL).stream().map(role -> role.substring(0, role.indexOf('.'))).collect(Collectors.toUnmodifiableSet());
+            Contract.standard().roles().keySet().stream().map(role -> role.substring(0, role.indexOf('.'))).collect(Collectors.toUnmodifiableSet());
 
     /**
      * A token in the chosen combination.

@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Depth;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.page.Meeting;
+import org.umberloom.core.page.Specimen;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Recipe;
@@ -24,47 +28,26 @@ import org.umberloom.core.token.ValueText;
 
 /** Every declared pair of every surface against the ratio it must reach (WCAG 2.2, 1.4.3 and 1.4.11). */
 public final class Contrasts {
-    /** Which role stands on which, and how well it must be seen. */
-    private static final List<Pair> DECLARED = List.of(
-            new Pair("", "text", "ground", Contrast.TEXT),
-            new Pair("", "heading", "ground", Contrast.TEXT),
-            new Pair("", "muted", "ground", Contrast.TEXT),
-            new Pair("", "link", "ground", Contrast.TEXT),
-            new Pair("", "link-hover", "ground", Contrast.TEXT),
-            new Pair("", "link-visited", "ground", Contrast.TEXT),
-            new Pair("", "accent", "ground", Contrast.SHAPE),
-            new Pair("", "on-accent", "accent", Contrast.TEXT),
-            new Pair("", "on-accent", "accent-hover", Contrast.TEXT),
-            new Pair("", "focus", "ground", Contrast.SHAPE),
-            new Pair("", "field-text", "field-ground", Contrast.TEXT),
-            new Pair("", "field-border", "field-ground", Contrast.SHAPE),
-            new Pair("", "on-selection", "selection", Contrast.TEXT),
-            new Pair("", "good", "ground", Contrast.TEXT),
-            new Pair("", "on-good", "good", Contrast.TEXT),
-            new Pair("", "warning", "ground", Contrast.TEXT),
-            new Pair("", "on-warning", "warning", Contrast.TEXT),
-            new Pair("", "bad", "ground", Contrast.TEXT),
-            new Pair("", "on-bad", "bad", Contrast.TEXT),
-            new Pair("", "bad", "field-ground", Contrast.SHAPE));
-
     private Contrasts() {
     }
 
-    /** Which role stands on which on every surface; the surface's name is left empty. */
+    /** Which role stands on which on every surface, as the rules of the parts bring them together; the surface's name is left empty. */
     public static List<Pair> declared() {
-        return DECLARED;
+        return Specimen.touching(Map.of()).stream().map(touching -> new Pair("", touching.role(), touching.ground(),
+                touching.kind() == Meeting.Kind.TEXT ? Contrast.TEXT : Contrast.SHAPE)).toList();
     }
 
-    /** All pairs whose two roles are there. */
+    /** All pairs of which the theme sets at least one role itself. */
     public static List<Pair.Measured> measure(Resolution resolution) {
+        Worn worn = Worn.of(resolution);
+        List<Pair> declared = declared();
         List<Pair.Measured> measured = new ArrayList<>();
         for (String surface : Surfaces.names(resolution))
-            for (Pair declared : DECLARED) {
-                Optional<Color> role = color(resolution, surface, declared.role());
-                Optional<Color> ground = color(resolution, surface, declared.ground());
-                if (role.isPresent() && ground.isPresent())
-                    measured.add(Pair.Measured.of(new Pair(surface, declared.role(), declared.ground(),
-                            declared.needed()), role.get(), ground.get()));
+            for (Pair pair : declared) {
+                Optional<Worn.Standing> role = worn.find(Surfaces.path(surface, pair.role()));
+                Optional<Worn.Standing> ground = worn.find(Surfaces.path(surface, pair.ground()));
+                if (role.isPresent() && ground.isPresent() && !(role.get().unset() && ground.get().unset()))
+                    measured.add(Pair.Measured.of(new Pair(surface, pair.role(), pair.ground(), pair.needed()), color(role.get()), color(ground.get())));
             }
         return measured;
     }
@@ -89,8 +72,8 @@ public final class Contrasts {
 
     /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */
     private static List<Finding.Fix> nearestShade(Resolution resolution, Pair.Measured pair) {
-        Resolved role = resolution.find(Surfaces.path(pair.pair().surface(), pair.pair().role())).orElseThrow();
-        if (!(role.written().value() instanceof Alias alias) || alias.target().parent().isEmpty()) return List.of();
+        Resolved role = resolution.find(Surfaces.path(pair.pair().surface(), pair.pair().role())).orElse(null);
+        if (role == null || !(role.written().value() instanceof Alias alias) || alias.target().parent().isEmpty()) return List.of();
         TokenPath hue = alias.target().parent().get();
         double now = Depth.of(pair.foreground()).value();
         return resolution.tokens().values().stream()
@@ -110,7 +93,7 @@ public final class Contrasts {
                 "{" + Surfaces.path(pair.pair().surface(), pair.pair().ground()) + "}", ValueText.number(pair.pair().needed(), 2))));
     }
 
-    private static Optional<Color> color(Resolution resolution, String surface, String role) {
-        return resolution.value(Surfaces.path(surface, role), ColorValue.class).map(ColorValue::color);
+    private static Color color(Worn.Standing standing) {
+        return ((ColorValue) standing.value()).color();
     }
 }

@@ -9,12 +9,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Fallback;
+import org.umberloom.core.contract.Member;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 
@@ -30,24 +36,28 @@ import org.umberloom.core.token.TypographyValue;
 public record CustomProperties(Map<String, Map<String, String>> blocks) {
     /** The block of the document's root, which also carries the surface {@code page}. */
     public static final String ROOT = "";
-    private static final String SURFACE = Surfaces.GROUP;
-    private static final String TYPE = "type";
-    private static final Map<String, String> MEMBERS = Map.of("family", "fontFamily", "size", "fontSize",
-            "weight", "fontWeight", "spacing", "letterSpacing", "line", "lineHeight");
 
-    /** Hears which token's own value, rather than a reference to another's, stands in a property. */
+    /** Hears where values stand that change with tokens. */
     interface Standing {
-        void at(TokenPath token, String block, String name);
+        Standing UNHEARD = new Standing() { };
+
+        /** A token's own value, rather than a reference to another's; parts of a composite by the path of the whole. */
+        default void at(TokenPath token, String block, String name) {
+        }
+
+        /** What a role without a token is computed to. */
+        default void computed(Role role, String block, String name) {
+        }
     }
 
-    /** The properties that these roles, and the tokens they refer to, need. */
-    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces) {
-        return new Writer(resolution, (token, block, name) -> { }).write(roles, surfaces);
+    /** The properties for these readings of roles, and for the tokens they refer to. */
+    static CustomProperties of(Resolution resolution, Collection<String> readings, List<String> surfaces) {
+        return of(resolution, readings, surfaces, Standing.UNHEARD);
     }
 
-    /** The same, telling where values stand. Parts of a composite value are told of by the path of the whole. */
-    static CustomProperties of(Resolution resolution, Collection<String> roles, List<String> surfaces, Standing standing) {
-        return new Writer(resolution, standing).write(roles, surfaces);
+    /** The same, telling where values stand. */
+    static CustomProperties of(Resolution resolution, Collection<String> readings, List<String> surfaces, Standing standing) {
+        return new Writer(resolution, standing).write(readings, surfaces);
     }
 
     /** The same with the ground of every surface. */
@@ -55,7 +65,7 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         Map<String, Map<String, String>> standing = new LinkedHashMap<>();
         blocks.forEach((block, properties) -> {
             Map<String, String> all = new LinkedHashMap<>(properties);
-            all.putAll(GroundProperties.of(Optional.ofNullable(grounds.get(block.equals(ROOT) ? Surfaces.PAGE : block)), resolution));
+            all.putAll(GroundProperties.of(Optional.ofNullable(grounds.get(surfaceOf(block))), resolution));
             standing.put(block, all);
         });
         return new CustomProperties(standing);
@@ -87,9 +97,16 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         return name.toString();
     }
 
+    /** The surface that a block stands for. */
+    static String surfaceOf(String block) {
+        return block.equals(ROOT) ? Surfaces.PAGE : block;
+    }
+
     /** Collects properties from the roles down to the tokens without aliases. */
     private static final class Writer {
         private final Resolution resolution;
+        private final Worn worn;
+        private final Contract contract = Contract.standard();
         private final Standing standing;
         private final Map<String, Map<String, String>> blocks = new LinkedHashMap<>();
         private final Map<String, String> ownerOfName = new LinkedHashMap<>();
@@ -97,16 +114,21 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
 
         Writer(Resolution resolution, Standing standing) {
             this.resolution = resolution;
+            this.worn = Worn.of(resolution);
             this.standing = standing;
         }
 
-        CustomProperties write(Collection<String> roles, List<String> surfaces) {
+        CustomProperties write(Collection<String> readings, List<String> surfaces) {
             blocks.put(ROOT, new LinkedHashMap<>());
             surfaces.forEach(surface -> blocks.put(surface, new LinkedHashMap<>()));
-            for (String role : roles) {
-                if (role.startsWith(SURFACE + ".")) surfaceRole(role.substring(SURFACE.length() + 1), surfaces);
-                else if (role.startsWith(TYPE + ".")) typeRole(role);
-                else find(role).ifPresent(token -> put(ROOT, nameOf(role), token));
+            for (String reading : readings) {
+                Optional<Role> role = contract.ofReading(reading);
+                // No token may take the name of a role that is not its own.
+                ownerOfName.put(nameOf(reading), role.filter(one -> !one.path().equals(reading)).isPresent() ? "role " + reading : reading);
+                if (role.isEmpty()) resolution.find(reading).ifPresent(token -> put(ROOT, nameOf(reading), token));
+                else if (role.get().ofSurfaces()) blocks.keySet().forEach(block -> put(block, role.get()));
+                else if (role.get().type() == TokenType.TYPOGRAPHY) putMember(role.get(), reading);
+                else put(ROOT, role.get());
             }
             Set<TokenPath> written = new HashSet<>();
             while (!referred.isEmpty()) {
@@ -118,24 +140,35 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             return new CustomProperties(blocks);
         }
 
-        private void surfaceRole(String role, List<String> surfaces) {
-            String name = nameOf(SURFACE + "." + role);
-            find(Surfaces.path(Surfaces.PAGE, role))
-                    .ifPresent(token -> put(ROOT, name, token));
-            for (String surface : surfaces)
-                find(Surfaces.path(surface, role))
-                        .ifPresent(token -> put(surface, name, token));
+        private void put(String block, Role role) {
+            put(block, nameOf(role.general()), worn.at(role, surfaceOf(block)));
         }
 
-        private void typeRole(String role) {
-            int dot = role.lastIndexOf('.');
-            String member = MEMBERS.get(role.substring(dot + 1));
-            find(role.substring(0, dot)).ifPresent(token -> {
-                if (!(token.value() instanceof TypographyValue value)) return;
-                TokenValue written = token.written().value() instanceof TypographyValue own
-                        ? own.part(member) : value.part(member);
-                put(ROOT, nameOf(role), token.path(), written, value.part(member));
-            });
+        /** A role that stands on another of its block refers to it; one that stands on the page's is written as that one is. */
+        private void put(String block, String name, Worn.Standing at) {
+            if (at.token().isPresent()) put(block, name, at.token().get());
+            else if (at.role().fallback() instanceof Fallback.ToRole to && at.on().equals(Optional.of(contract.role(to.path()).on(surfaceOf(block)))))
+                blocks.get(block).put(name, "var(" + nameOf(contract.role(to.path()).general()) + ")");
+            else if (!block.equals(ROOT) && at.on().equals(Optional.of(at.role().on(Surfaces.PAGE)))) put(block, name, worn.at(at.role(), Surfaces.PAGE));
+            else {
+                if (at.role().fallback() instanceof Fallback.Readable) standing.computed(at.role(), block, name);
+                blocks.get(block).put(name, CssText.of(at.value()));
+            }
+        }
+
+        private void putMember(Role role, String reading) {
+            Member member = Member.of(reading);
+            Worn.Standing at = worn.at(role, Surfaces.PAGE);
+            if (at.token().isPresent()) {
+                Resolved token = at.token().get();
+                TypographyValue value = (TypographyValue) token.value();
+                TokenValue written = token.written().value() instanceof TypographyValue own ? own.part(member.part()) : value.part(member.part());
+                put(ROOT, nameOf(reading), token.path(), written, value.part(member.part()));
+                return;
+            }
+            Fallback.Style style = (Fallback.Style) role.fallback();
+            TokenValue own = style.own().get(member.part());
+            blocks.get(ROOT).put(nameOf(reading), own != null ? CssText.of(own) : "var(" + nameOf(style.path().orElseThrow() + "." + member.id()) + ")");
         }
 
         private void put(String block, String name, Resolved token) {
@@ -158,7 +191,7 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         /** The token an alias stands for, past surface roles, whose property would mean another token elsewhere. */
         private Optional<TokenPath> target(TokenValue written) {
             if (!(written instanceof Alias alias)) return Optional.empty();
-            if (!alias.target().isBelow(TokenPath.of(SURFACE))) return Optional.of(alias.target());
+            if (!alias.target().isBelow(TokenPath.of(Surfaces.GROUP))) return Optional.of(alias.target());
             return target(resolution.tokens().get(alias.target()).written().value());
         }
 
@@ -166,10 +199,6 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             String name = nameOf(path.dotted());
             while (!path.dotted().equals(ownerOfName.computeIfAbsent(name, key -> path.dotted()))) name += "_";
             return name;
-        }
-
-        private Optional<Resolved> find(String path) {
-            return resolution.find(path);
         }
     }
 }

@@ -5,6 +5,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
@@ -24,19 +27,30 @@ public final class LiveProperties {
     private final Resolution resolution;
     private final CustomProperties properties;
     private final Map<TokenPath, List<Spot>> spots;
+    private final Map<Spot, Role> computed;
 
-    private LiveProperties(Resolution resolution, CustomProperties properties, Map<TokenPath, List<Spot>> spots) {
+    private LiveProperties(Resolution resolution, CustomProperties properties, Map<TokenPath, List<Spot>> spots, Map<Spot, Role> computed) {
         this.resolution = resolution;
         this.properties = properties;
         this.spots = spots;
+        this.computed = computed;
     }
 
     public static LiveProperties of(Resolution resolution) {
         Map<TokenPath, List<Spot>> spots = new HashMap<>();
-        CustomProperties properties = CustomProperties.of(resolution, Stylesheet.roles(Usage.ALL),
-                Stylesheet.furtherSurfaces(resolution, Usage.ALL),
-                (token, block, name) -> spots.computeIfAbsent(token, key -> new ArrayList<>(1)).add(new Spot(block, name)));
-        return new LiveProperties(resolution, properties, spots);
+        Map<Spot, Role> computed = new LinkedHashMap<>();
+        CustomProperties properties = CustomProperties.of(resolution, Contract.standard().readings(), Stylesheet.furtherSurfaces(resolution), new CustomProperties.Standing() {
+            @Override
+            public void at(TokenPath token, String block, String name) {
+                spots.computeIfAbsent(token, key -> new ArrayList<>(1)).add(new Spot(block, name));
+            }
+
+            @Override
+            public void computed(Role role, String block, String name) {
+                computed.put(new Spot(block, name), role);
+            }
+        });
+        return new LiveProperties(resolution, properties, spots, computed);
     }
 
     /** The same combination after an edit; equal to what {@link #of} makes of it. */
@@ -47,13 +61,19 @@ public final class LiveProperties {
         for (Resolved token : changes.changed()) {
             // Its parts are written as before: what changed are values that they refer to.
             if (token.value() instanceof TypographyValue) continue;
-            for (Spot spot : spots.getOrDefault(token.path(), List.of())) {
-                if (blocks.get(spot.block) == properties.blocks().get(spot.block))
-                    blocks.put(spot.block, new LinkedHashMap<>(blocks.get(spot.block)));
-                blocks.get(spot.block).put(spot.name, CssText.of(token.value()));
-            }
+            for (Spot spot : spots.getOrDefault(token.path(), List.of())) put(blocks, spot, CssText.of(token.value()));
         }
-        return new LiveProperties(next, new CustomProperties(blocks), spots);
+        if (!computed.isEmpty()) {
+            Worn worn = Worn.of(next);
+            computed.forEach((spot, role) -> put(blocks, spot, CssText.of(worn.at(role, CustomProperties.surfaceOf(spot.block)).value())));
+        }
+        return new LiveProperties(next, new CustomProperties(blocks), spots, computed);
+    }
+
+    private void put(Map<String, Map<String, String>> blocks, Spot spot, String value) {
+        if (value.equals(blocks.get(spot.block).get(spot.name))) return;
+        if (blocks.get(spot.block) == properties.blocks().get(spot.block)) blocks.put(spot.block, new LinkedHashMap<>(blocks.get(spot.block)));
+        blocks.get(spot.block).put(spot.name, value);
     }
 
     /** Whether a token is written with the same references as before; then its properties are the same, if not their values. */

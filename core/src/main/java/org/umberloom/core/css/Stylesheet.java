@@ -1,13 +1,10 @@
 package org.umberloom.core.css;
 
 import java.util.Collection;
-import java.util.Collections;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
@@ -25,16 +22,12 @@ import org.umberloom.core.theme.ThemeDocument;
 public final class Stylesheet {
     /** Where pictures that surfaces stand on lie, beside the stylesheet. */
     public static final String GROUND_FOLDER = "ground/";
-    private static final Set<String> ALL_ROLES = collectRoles(Usage.ALL);
     /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
             + "  transition: none !important;\n}\n}\n";
     /** What sections, parts and elements of a page say of themselves in {@code data-} attributes. */
     private static final Set<String> OF_PAGES = Set.of("surface", "width", "part", "state");
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
-
-    /** The rules are the same for every theme. */
-    private static final String ALL_RULES = layers(Usage.ALL);
 
     private Stylesheet() {
     }
@@ -52,12 +45,12 @@ public final class Stylesheet {
     /** The same with the theme's resolutions from wherever they are at hand, by combinations that name every modifier. */
     public static String compile(ThemeDocument theme, Usage pages, List<FontFace> fonts, Pictures pictures,
                                  Function<Combination, Resolution> resolutions) {
-        Usage usage = Grounds.any(theme) ? pages.with(BaseLayer.GROUND) : pages;
+        Rules rules = Rules.of(theme, pages);
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
-        css.append(tokensLayer(theme, roles(usage), usage, pictures, resolutions));
-        css.append(usage.everything() ? ALL_RULES : layers(usage));
-        if (roles(usage).stream().anyMatch(role -> role.startsWith("motion."))) css.append(STILL);
+        css.append(tokensLayer(theme, rules.readings(), pages, pictures, resolutions));
+        for (PartRule.Layer layer : PartRule.Layer.values()) css.append(layer(layer.css(), rules.text(layer)));
+        if (rules.moves()) css.append(STILL);
         return css.toString();
     }
 
@@ -68,20 +61,8 @@ public final class Stylesheet {
         return css.append(tokensLayer(theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination))).toString();
     }
 
-    /** Every role that the rules for this usage read. */
-    public static Set<String> roles(Usage usage) {
-        return usage.everything() ? ALL_ROLES : collectRoles(usage);
-    }
-
-    private static Set<String> collectRoles(Usage usage) {
-        Set<String> roles = new LinkedHashSet<>();
-        for (BaseLayer.Rule rule : BaseLayer.RULES) if (usage.has(rule.needs())) roles.addAll(rule.roles());
-        return Collections.unmodifiableSet(roles);
-    }
-
-    static List<String> furtherSurfaces(Resolution resolution, Usage usage) {
-        return Surfaces.names(resolution).stream()
-                .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
+    static List<String> furtherSurfaces(Resolution resolution) {
+        return Surfaces.names(resolution).stream().filter(surface -> !surface.equals(Surfaces.PAGE)).toList();
     }
 
     private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
@@ -106,27 +87,6 @@ public final class Stylesheet {
             else name.append('_').append(Integer.toHexString(c)).append('_');
         });
         return name.toString();
-    }
-
-    private static String layers(Usage usage) {
-        return layer("base", rules(BaseLayer.Layer.BASE, usage)) + layer("parts", rules(BaseLayer.Layer.PARTS, usage));
-    }
-
-    private static String rules(BaseLayer.Layer layer, Usage usage) {
-        StringBuilder css = new StringBuilder();
-        for (BaseLayer.Rule rule : BaseLayer.RULES) {
-            if (rule.layer() != layer || !usage.has(rule.needs())) continue;
-            css.append(rule.selector()).append(" {\n");
-            for (String declaration : rule.declarations().split("; "))
-                css.append("  ").append(withProperties(declaration)).append(";\n");
-            css.append("}\n");
-        }
-        return css.toString();
-    }
-
-    private static String withProperties(String declaration) {
-        return BaseLayer.ROLE.matcher(declaration).replaceAll(role ->
-                Matcher.quoteReplacement("var(" + CustomProperties.nameOf(role.group(1)) + ")"));
     }
 
     private static String layer(String name, String content) {

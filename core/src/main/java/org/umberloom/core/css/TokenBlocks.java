@@ -14,6 +14,7 @@ import org.umberloom.core.limit.Patience;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**
@@ -61,7 +62,7 @@ final class TokenBlocks {
     }
 
     private String write(Usage usage) {
-        List<String> surfaces = Stylesheet.furtherSurfaces(resolutions.apply(theme.defaults()), usage);
+        List<String> surfaces = Surfaces.names(theme).stream().filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
         for (Map<String, String> leaving : choices()) add(leaving, surfaces);
         StringBuilder css = new StringBuilder();
         for (Written block : written) {

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Picture;

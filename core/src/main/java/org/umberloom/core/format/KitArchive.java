@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.token.Names;
 
 /** The archive of a kit: a ZIP file whose bytes depend on its files alone, read with limits and without trust. */

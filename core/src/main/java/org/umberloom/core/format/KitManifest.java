@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**

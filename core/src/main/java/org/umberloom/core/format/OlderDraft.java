@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.ValueData;
 import org.umberloom.core.token.ValueText;

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.limit.Patience;
 
 /**

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.Limits;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.ThemeDocument;

@@ -3,6 +3,7 @@ package org.umberloom.core.format;
 import java.nio.charset.StandardCharsets;
 import java.util.IdentityHashMap;
 import java.util.Map;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;

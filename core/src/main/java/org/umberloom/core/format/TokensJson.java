@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.CompositeValue;
 import org.umberloom.core.token.Derivation;

@@ -3,6 +3,7 @@ package org.umberloom.core.theme;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.TokenPath;
 
 /** The surfaces of a theme: the groups {@code surface.NAME}, each a bundle of color roles. */
@@ -27,6 +28,16 @@ public final class Surfaces {
             int end = dotted.indexOf('.', GROUP.length() + 1);
             if (end > 0) names.add(dotted.substring(GROUP.length() + 1, end));
         }
+        return List.copyOf(names);
+    }
+
+    /** Those that some set or context of a theme names, whatever the combination. */
+    public static List<String> names(ThemeDocument theme) {
+        Set<String> names = new LinkedHashSet<>();
+        for (Place place : theme.places())
+            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children().forEach((name, node) -> {
+                if (node instanceof Group) names.add(name);
+            }));
         return List.copyOf(names);
     }
 

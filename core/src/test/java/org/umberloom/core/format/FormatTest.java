@@ -9,6 +9,8 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Samples;
 import org.umberloom.core.theme.Starter;

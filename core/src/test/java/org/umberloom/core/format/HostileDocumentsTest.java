@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Samples;

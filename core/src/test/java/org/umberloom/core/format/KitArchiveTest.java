@@ -15,6 +15,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.umberloom.core.json.FormatException;
 
 class KitArchiveTest {
     private static byte[] text(String text) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.json.FormatException;
 
 class PaletteTextTest {
     private static java.util.List<String> read(String text) {

@@ -4,9 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.junit.jupiter.api.Test;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.RandomThemes;

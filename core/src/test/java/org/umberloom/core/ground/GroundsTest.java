@@ -125,7 +125,7 @@ class GroundsTest {
             String css = css(theme, BRIGHT);
             assertThat(css).containsPattern("--ground-image: linear-gradient\\(rgb\\(\\d+ \\d+ \\d+ / 0\\.\\d+\\), rgb[^)]+\\)\\), url\\(\"ground/bay\\.jpg\"\\);")
                     .contains("--ground-position: 0 0, center top;", "--ground-size: auto, cover;", "--ground-image: none;")
-                    .contains("background-image: var(--ground-image, none);");
+                    .contains("background-image: var(--ground-image,none);");
         }
 
         @Test

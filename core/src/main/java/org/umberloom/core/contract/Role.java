@@ -1,0 +1,47 @@
+package org.umberloom.core.contract;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.umberloom.core.token.TokenType;
+
+/**
+ * What a token can be for on a page.
+ *
+ * @param path       where its token stands, such as {@code gap.flow}; {@code surface.*.text} for each surface
+ * @param part       the part that brings it
+ * @param core       whether a theme that leaves it unset has most likely not been dressed
+ * @param decorative whether what it paints need not be seen to understand the page
+ * @param purpose    one line on what it is for
+ */
+public record Role(String path, TokenType type, Fallback fallback, String part, boolean core, boolean decorative, String purpose) {
+    static final String ANY_SURFACE = "surface.*.";
+
+    /** Whether every surface has one of its own. */
+    public boolean ofSurfaces() {
+        return path.startsWith(ANY_SURFACE);
+    }
+
+    /** Its name on a surface, such as {@code text}. */
+    public String ofSurface() {
+        return path.substring(ANY_SURFACE.length());
+    }
+
+    /** The path that holds it on a surface; the same for every surface where it is of none. */
+    public String on(String surface) {
+        return ofSurfaces() ? "surface." + surface + "." + ofSurface() : path;
+    }
+
+    /** The form that rules speak of: without the surface, which the page says. */
+    public String general() {
+        return general(path);
+    }
+
+    static String general(String path) {
+        return path.startsWith(ANY_SURFACE) ? "surface." + path.substring(ANY_SURFACE.length()) : path;
+    }
+
+    /** What rules read of it: itself, or each member of a text style. */
+    public List<String> readings() {
+        return type == TokenType.TYPOGRAPHY ? Stream.of(Member.values()).map(member -> general() + "." + member.id()).toList() : List.of(general());
+    }
+}

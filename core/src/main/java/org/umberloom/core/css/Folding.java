@@ -1,0 +1,67 @@
+package org.umberloom.core.css;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Fallback;
+import org.umberloom.core.contract.Member;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.TokenValue;
+
+/** Roles that a theme never sets, as what they stand on: rules that read them read that, and nothing is written twice. */
+final class Folding {
+    static final Folding NONE = new Folding(Set.of(), false);
+
+    private final Contract contract = Contract.standard();
+    private final Set<Role> set;
+    private final boolean folds;
+    private final Map<String, String> known = new HashMap<>();
+
+    private Folding(Set<Role> set, boolean folds) {
+        this.set = set;
+        this.folds = folds;
+    }
+
+    static Folding of(ThemeDocument theme) {
+        Set<Role> set = new HashSet<>();
+        for (Place place : theme.places())
+            theme.at(place).forEachToken((path, token, type) -> Contract.standard().filledBy(path.dotted()).ifPresent(set::add));
+        return new Folding(set, true);
+    }
+
+    /** What stands in a rule for a reading: a property, or a value where the contract's own is the end. */
+    String text(String reading) {
+        return known.computeIfAbsent(reading, key -> end(key).map(CssText::of).map(TwoGamuts::narrow).orElseGet(() -> "var(" + CustomProperties.nameOf(left(key)) + ")"));
+    }
+
+    /** The reading that is left of one; none where it ends in a value. */
+    Set<String> readings(String reading) {
+        return end(reading).isPresent() ? Set.of() : Set.of(left(reading));
+    }
+
+    private String left(String reading) {
+        Role role = contract.ofReading(reading).orElseThrow();
+        if (!folds || set.contains(role)) return reading;
+        if (role.fallback() instanceof Fallback.ToRole to) return left(contract.role(to.path()).general());
+        if (role.fallback() instanceof Fallback.Style style && style.path().isPresent()) return left(style.path().get() + "." + Member.of(reading).id());
+        return reading;
+    }
+
+    private Optional<TokenValue> end(String reading) {
+        Role role = contract.ofReading(reading).orElseThrow();
+        if (!folds || set.contains(role)) return Optional.empty();
+        if (role.fallback() instanceof Fallback.Literal literal) return Optional.of(literal.value());
+        if (role.fallback() instanceof Fallback.ToRole to) return end(contract.role(to.path()).general());
+        if (role.type() != TokenType.TYPOGRAPHY) return Optional.empty();
+        Fallback.Style style = (Fallback.Style) role.fallback();
+        Member member = Member.of(reading);
+        TokenValue own = style.own().get(member.part());
+        return own != null ? Optional.of(own) : end(style.path().orElseThrow() + "." + member.id());
+    }
+}

@@ -1,0 +1,68 @@
+package org.umberloom.core.css;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.sheet.Declaration;
+import org.umberloom.core.sheet.Selector;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** The rules of the parts that a theme’s pages need, as text: only selectors that match something, roles folded into what they stand on. */
+final class Rules {
+    private record Written(PartRule.Layer layer, String selectors, List<String> declarations) {
+    }
+
+    private final List<Written> written = new ArrayList<>();
+    private final Set<String> readings = new LinkedHashSet<>();
+
+    private Rules() {
+    }
+
+    static Rules of(ThemeDocument theme, Usage usage) {
+        Rules rules = new Rules();
+        Folding folding = usage.everything() ? Folding.NONE : Folding.of(theme);
+        boolean grounds = usage.everything() || Grounds.any(theme);
+        Map<String, String> chosen = Contract.standard().completed(Map.of());
+        for (PartRule rule : Contract.standard().rules()) {
+            if (rule.given() && !grounds || !rule.holds(chosen)) continue;
+            List<Selector> matching = rule.rule().selectors().stream().filter(usage::matches).toList();
+            if (matching.isEmpty()) continue;
+            rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
+            rules.written.add(new Written(rule.layer(), matching.stream().map(Selector::text).collect(Collectors.joining(", ")),
+                    rule.declarations().stream().map(declaration -> text(declaration, rule.readings(), folding)).toList()));
+        }
+        return rules;
+    }
+
+    private static String text(Declaration declaration, Set<String> readings, Folding folding) {
+        String text = declaration.toString();
+        for (String reading : readings) text = text.replace("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
+        return text;
+    }
+
+    /** Everything that the rules read of roles, as it is left after folding. */
+    Set<String> readings() {
+        return readings;
+    }
+
+    boolean moves() {
+        return written.stream().flatMap(rule -> rule.declarations.stream()).anyMatch(declaration -> declaration.startsWith("transition"));
+    }
+
+    String text(PartRule.Layer layer) {
+        StringBuilder css = new StringBuilder();
+        for (Written rule : written) {
+            if (rule.layer != layer) continue;
+            css.append(rule.selectors).append(" {\n");
+            for (String declaration : rule.declarations) css.append("  ").append(declaration).append(";\n");
+            css.append("}\n");
+        }
+        return css.toString();
+    }
+}

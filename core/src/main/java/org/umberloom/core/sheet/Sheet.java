@@ -1,0 +1,25 @@
+package org.umberloom.core.sheet;
+
+import java.util.List;
+
+/**
+ * A style sheet as it was read.
+ *
+ * @param rules  style rules in order, those inside media queries, layers and the like among them
+ * @param blocks at-rules with declarations of their own, such as {@code @theme}
+ * @param faults what could not be read, each as a sentence with its line
+ */
+public record Sheet(List<StyleRule> rules, List<Block> blocks, List<String> faults) {
+    /** An at-rule with its declarations. */
+    public record Block(String name, String prelude, List<Declaration> declarations) {
+        public Block {
+            declarations = List.copyOf(declarations);
+        }
+    }
+
+    public Sheet {
+        rules = List.copyOf(rules);
+        blocks = List.copyOf(blocks);
+        faults = List.copyOf(faults);
+    }
+}

@@ -1,0 +1,178 @@
+package org.umberloom.core.sheet;
+
+import com.helger.css.decl.AbstractHasTopLevelRules;
+import com.helger.css.decl.CSSDeclaration;
+import com.helger.css.decl.CSSExpression;
+import com.helger.css.decl.CSSExpressionMemberFunction;
+import com.helger.css.decl.CSSExpressionMemberMath;
+import com.helger.css.decl.CSSExpressionMemberMathProduct;
+import com.helger.css.decl.CSSExpressionMemberMathUnitProduct;
+import com.helger.css.decl.CSSLayerRule;
+import com.helger.css.decl.CSSMediaRule;
+import com.helger.css.decl.CSSSelector;
+import com.helger.css.decl.CSSStyleRule;
+import com.helger.css.decl.CSSSupportsRule;
+import com.helger.css.decl.CSSUnknownRule;
+import com.helger.css.decl.CascadingStyleSheet;
+import com.helger.css.decl.ICSSTopLevelRule;
+import com.helger.css.parser.ParseException;
+import com.helger.css.parser.Token;
+import com.helger.css.reader.CSSReader;
+import com.helger.css.reader.CSSReaderDeclarationList;
+import com.helger.css.reader.CSSReaderSettings;
+import com.helger.css.reader.errorhandler.ICSSParseErrorHandler;
+import com.helger.css.writer.CSSWriterSettings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.umberloom.core.limit.Patience;
+import org.umberloom.core.token.Names;
+
+/** Reads style sheets. What cannot be read is passed over as a browser would, and said. Source: CSS Syntax 3. */
+public final class SheetReader {
+    /** UTF-16 units of one sheet. */
+    private static final int LARGEST = 4 << 20;
+    private static final CSSWriterSettings AS_WRITTEN = new CSSWriterSettings();
+
+    private final List<StyleRule> rules = new ArrayList<>();
+    private final List<Sheet.Block> blocks = new ArrayList<>();
+    private final List<String> faults = new ArrayList<>();
+
+    private SheetReader() {
+    }
+
+    /** @throws IllegalArgumentException for a text that is too large, or no style sheet at all */
+    public static Sheet read(String css) {
+        if (css.length() > LARGEST)
+            throw new IllegalArgumentException("A style sheet of more than " + (LARGEST >> 20) + " million letters is not read.");
+        Patience.ask();
+        SheetReader reader = new SheetReader();
+        reader.strayBrace(css);
+        CascadingStyleSheet sheet = CSSReader.readFromStringReader(css, reader.settings());
+        if (sheet == null) throw new IllegalArgumentException(reader.faults.isEmpty() ? "This is not a style sheet." : reader.faults.get(0));
+        for (ICSSTopLevelRule rule : sheet.getAllRules()) reader.take(rule, List.of());
+        return new Sheet(reader.rules, reader.blocks, reader.faults);
+    }
+
+    private CSSReaderSettings settings() {
+        return new CSSReaderSettings().setKeepDeprecatedProperties(true).setBrowserCompliantMode(true)
+                .setCustomErrorHandler(new Skips(faults)).setCustomExceptionHandler(this::fault);
+    }
+
+    /** The parser ends without a word at a brace that closes nothing. */
+    private void strayBrace(String css) {
+        int depth = 0;
+        int line = 1;
+        for (int at = 0; at < css.length(); at++) {
+            char c = css.charAt(at);
+            if (c == '\n') line++;
+            else if (c == '/' && css.startsWith("/*", at)) {
+                int end = css.indexOf("*/", at + 2);
+                line += css.substring(at, end < 0 ? css.length() : end).chars().filter(one -> one == '\n').count();
+                at = end < 0 ? css.length() : end + 1;
+            } else if (c == '"' || c == '\'') {
+                int end = at + 1;
+                while (end < css.length() && css.charAt(end) != c && css.charAt(end) != '\n') end += css.charAt(end) == '\\' ? 2 : 1;
+                at = Math.min(end, css.length());
+            } else if (c == '{') depth++;
+            else if (c == '}' && --depth < 0) {
+                faults.add("Line " + line + " has a } that closes nothing; what follows was passed over.");
+                return;
+            }
+        }
+    }
+
+    private void fault(ParseException error) {
+        int line = error.currentToken == null ? 0 : error.currentToken.beginLine;
+        faults.add(line > 0 ? "Line " + line + " cannot be read as CSS." : "This cannot be read as CSS.");
+    }
+
+    private void take(ICSSTopLevelRule rule, List<String> within) {
+        Patience.ask();
+        if (rule instanceof CSSStyleRule style)
+            rules.add(new StyleRule(within, style.getAllSelectors().stream().map(Selectors::read).toList(), declarations(style.getAllDeclarations())));
+        else if (rule instanceof AbstractHasTopLevelRules group) {
+            List<String> inside = new ArrayList<>(within);
+            inside.add(prelude(group));
+            for (ICSSTopLevelRule inner : group.getAllRules()) take(inner, inside);
+        } else if (rule instanceof CSSUnknownRule block) {
+            var list = CSSReaderDeclarationList.readFromString(block.getBody(), settings());
+            if (list == null) faults.add("“" + Names.shown(block.getDeclaration()) + "” was passed over.");
+            else blocks.add(new Sheet.Block(block.getDeclaration().toLowerCase(java.util.Locale.ROOT), text(block.getParameterList()),
+                    declarations(list.getAllDeclarations())));
+        }
+    }
+
+    private static String prelude(AbstractHasTopLevelRules group) {
+        if (group instanceof CSSMediaRule media)
+            return "@media " + media.getAllMediaQueries().stream().map(query -> query.getAsCSSString(AS_WRITTEN, 0)).collect(Collectors.joining(", "));
+        if (group instanceof CSSSupportsRule supports)
+            return "@supports " + supports.getAllSupportConditionMembers().stream().map(one -> one.getAsCSSString(AS_WRITTEN, 0)).collect(Collectors.joining(" "));
+        return group instanceof CSSLayerRule layer ? "@layer " + String.join(", ", layer.getAllSelectors()) : "@";
+    }
+
+    private static List<Declaration> declarations(List<CSSDeclaration> all) {
+        return all.stream().map(one -> new Declaration(one.getProperty(), one.getExpressionAsCSSString(), one.isImportant(), variables(one.getExpression()))).toList();
+    }
+
+    private static List<Declaration.Variable> variables(CSSExpression expression) {
+        List<Declaration.Variable> found = new ArrayList<>();
+        expression.getAllMembers().forEach(member -> collect(member, found));
+        return found;
+    }
+
+    private static void collect(Object member, List<Declaration.Variable> found) {
+        if (member instanceof CSSExpressionMemberFunction function) {
+            if (function.getExpression() == null) return;
+            if (function.getFunctionName().equalsIgnoreCase("var")) found.add(variable(function));
+            function.getExpression().getAllMembers().forEach(inner -> collect(inner, found));
+        } else if (member instanceof CSSExpressionMemberMath math) {
+            math.getAllMembers().forEach(inner -> collect(inner, found));
+        } else if (member instanceof CSSExpressionMemberMathProduct product) {
+            product.getAllMembers().forEach(inner -> collect(inner, found));
+        } else if (member instanceof CSSExpressionMemberMathUnitProduct unit) {
+            collect(unit.getProduct(), found);
+        }
+    }
+
+    private static Declaration.Variable variable(CSSExpressionMemberFunction function) {
+        String inner = function.getExpression().getAsCSSString(AS_WRITTEN, 0);
+        int comma = inner.indexOf(',');
+        return comma < 0 ? new Declaration.Variable(inner.trim(), "") : new Declaration.Variable(inner.substring(0, comma).trim(), inner.substring(comma + 1).trim());
+    }
+
+    private static String text(String text) {
+        return text == null ? "" : text.trim();
+    }
+
+    static String text(CSSSelector selector) {
+        return selector.getAsCSSString(AS_WRITTEN, 0);
+    }
+
+    /** Hears of what is skipped. */
+    private record Skips(List<String> faults) implements ICSSParseErrorHandler {
+        @Override
+        public void onCSSParseError(ParseException error, Token skipped) {
+            say(error.currentToken);
+        }
+
+        @Override
+        public void onCSSUnexpectedRule(Token token, String rule, String why) {
+            say(token);
+        }
+
+        @Override
+        public void onCSSDeprecatedProperty(Token prefix, Token property) {
+            // Kept as it is.
+        }
+
+        @Override
+        public void onCSSBrowserCompliantSkip(ParseException error, Token from, Token to) {
+            say(from);
+        }
+
+        private void say(Token token) {
+            faults.add(token == null || token.beginLine < 1 ? "Something that is no CSS was passed over." : "Line " + token.beginLine + " was passed over, from “" + Names.shown(String.valueOf(token.image)) + "” on.");
+        }
+    }
+}

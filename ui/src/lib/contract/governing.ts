@@ -1,0 +1,34 @@
+import type { Schemas } from '$lib/api/client';
+
+export type RoleKind = 'color' | 'type' | 'space' | 'width';
+export const KINDS: RoleKind[] = ['color', 'type', 'space', 'width'];
+
+/** Which roles govern what on a page, as the rules of the parts say it. */
+export class Governing {
+  /** The strongest rule first. */
+  #rules: Schemas['GoverningView'][];
+  #selectors = new Map<string, string[]>();
+
+  constructor(rules: Schemas['GoverningView'][]) {
+    this.#rules = [...rules].sort((a, b) => b.rank - a.rank);
+    for (const rule of rules)
+      for (const role of rule.roles) this.#selectors.set(role, [...(this.#selectors.get(role) ?? []), rule.selector]);
+  }
+
+  /** The roles of an element, each from the nearest element around it that a rule gives one. */
+  at(target: Element): { kind: RoleKind; path: string }[] {
+    return KINDS.flatMap((kind) => {
+      for (let element: Element | null = target; element; element = element.parentElement) {
+        const matched: Element = element;
+        const rule = this.#rules.find((one) => one[kind] !== '' && matched.matches(one.selector));
+        if (rule) return [{ kind, path: rule[kind] }];
+      }
+      return [];
+    });
+  }
+
+  /** What is governed by a role in its general form, such as `surface.text`. */
+  selectorsOf(role: string): string[] {
+    return this.#selectors.get(role) ?? [];
+  }
+}
