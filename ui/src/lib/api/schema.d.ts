@@ -900,6 +900,12 @@ export interface components {
             against: string;
             remedy: string;
         };
+        ChosenView: {
+            name: string;
+            value: string;
+            place: string;
+            written: components["schemas"]["PlaceView"][];
+        };
         ColorView: {
             hues: components["schemas"]["HueView"][];
             surfaces: components["schemas"]["SurfaceView"][];
@@ -909,6 +915,7 @@ export interface components {
             code: string;
             /** Format: int32 */
             tokens: number;
+            part: string;
         };
         FindingView: {
             code: string;
@@ -917,6 +924,10 @@ export interface components {
             message: string;
             remedy: string;
             fixes: components["schemas"]["FixView"][];
+            contexts: {
+                [key: string]: string;
+            };
+            place: string;
         };
         FixView: {
             label: string;
@@ -968,6 +979,7 @@ export interface components {
             color: components["schemas"]["ColorView"];
             type: components["schemas"]["TypeView"];
             space: components["schemas"]["SpaceView"];
+            choices: components["schemas"]["ChosenView"][];
             findings: components["schemas"]["FindingView"][];
         };
         LayerView: {
@@ -979,6 +991,7 @@ export interface components {
             tokens: number;
             applies: boolean;
             standard: string;
+            meaning: string;
             contexts: components["schemas"]["ContextView"][];
         };
         LengthView: {
@@ -994,6 +1007,10 @@ export interface components {
         Moved: {
             from: string;
             to: string;
+        };
+        PlaceView: {
+            place: string;
+            written: string;
         };
         Point: {
             /** Format: double */
@@ -1073,6 +1090,9 @@ export interface components {
         };
         StructureView: {
             layers: components["schemas"]["LayerView"][];
+            homes: {
+                [key: string]: string;
+            };
         };
         StyleView: {
             role: string;
@@ -1352,10 +1372,6 @@ export interface components {
             css: string;
             candidates: components["schemas"]["CandidateView"][];
         };
-        PlaceView: {
-            place: string;
-            written: string;
-        };
         TokenView: {
             path: string;
             type: string;
@@ -1521,16 +1537,21 @@ export interface components {
             license: string;
             licenseFile: string;
         };
-        ChoiceView: {
+        ChoiceEntry: {
             name: string;
             part: string;
             purpose: string;
-            values: components["schemas"]["ValueView"][];
+            values: components["schemas"]["ChoiceValue"][];
             standard: string;
         };
+        ChoiceValue: {
+            value: string;
+            words: string;
+        };
         ContractView: {
-            roles: components["schemas"]["RoleView"][];
-            choices: components["schemas"]["ChoiceView"][];
+            parts: components["schemas"]["PartEntry"][];
+            roles: components["schemas"]["RoleEntry"][];
+            choices: components["schemas"]["ChoiceEntry"][];
             governing: components["schemas"]["GoverningView"][];
         };
         GoverningView: {
@@ -1542,6 +1563,19 @@ export interface components {
             space: string;
             width: string;
             roles: string[];
+        };
+        PartEntry: {
+            name: string;
+            title: string;
+            purpose: string;
+            sample: boolean;
+        };
+        RoleEntry: {
+            path: string;
+            type: string;
+            part: string;
+            core: boolean;
+            purpose: string;
         };
         Edge: {
             /** Format: double */
@@ -2149,7 +2183,10 @@ export interface operations {
     };
     page_1: {
         parameters: {
-            query?: never;
+            query?: {
+                surface?: string;
+                choice?: string;
+            };
             header?: never;
             path: {
                 theme: number;

@@ -5,6 +5,7 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import DepthRuler from './DepthRuler.svelte';
+  import HomeField from '$lib/theme/HomeField.svelte';
   import NewNamed from './NewNamed.svelte';
   import ColorField from './field/ColorField.svelte';
   import { offered } from './offered';
@@ -49,9 +50,13 @@
     if (bench.pick) bench.unpick();
   }
 
+  /** Where a new hue goes: beside the others. */
+  let home = $state('');
+  const family = $derived(hue?.path.split('.').slice(0, -1).join('.') || 'color');
+
   async function add(name: string) {
-    const path = `color.${name}`;
-    const refused = await bench.take({ op: 'hue', place: hue?.place ?? 'set:base', path, text: seed });
+    const path = `${family}.${name}`;
+    const refused = await bench.take({ op: 'hue', place: home, path, text: seed });
     if (refused !== '') return refused;
     chosenPath = path;
     seed = '';
@@ -67,6 +72,7 @@
         <div class="flex items-end pb-1">
           <NewNamed label="New hue" button="button button-quiet h-6 px-1.5 text-muted" submit="Add the hue" side="top" onadd={add}>
             {#snippet trigger()}<Plus size={14} aria-hidden="true" /> New{/snippet}
+            <HomeField {bench} kind="hue" bind:place={home} />
             <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
           </NewNamed>
           <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>

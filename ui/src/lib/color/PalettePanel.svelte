@@ -17,7 +17,7 @@
   /** Whether the proposals are turns of the seed's hue, which a wheel shows. */
   let turned = $state(false);
 
-  const place = $derived(hue?.place ?? 'set:base');
+  const place = $derived(hue?.place || bench.homes.hue || '');
   const edit = (swatch: Swatch): EditRequest => ({ op: 'value', place, path: hue?.seed.path ?? '', text: swatch.written });
 
   async function find(search: () => Promise<Proposal[]>) {

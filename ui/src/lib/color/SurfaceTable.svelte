@@ -12,13 +12,16 @@
   /** A surface's roles in every scheme: color, alias, depth, and the ratio of the role's weakest pair. */
   let { bench }: { bench: Bench } = $props();
 
-  const PROPOSALS: { name: string; edit: EditRequest }[] = [
-    { name: 'Dark from light, what is not set by hand', edit: { op: 'propose-scheme', text: 'dark' } },
-    { name: 'Dark from light, all anew', edit: { op: 'propose-scheme', text: 'dark', to: 'anew' } },
-    { name: 'Light from dark, what is not set by hand', edit: { op: 'propose-scheme', text: 'light' } },
-    { name: 'Light from dark, all anew', edit: { op: 'propose-scheme', text: 'light', to: 'anew' } },
-    { name: 'More contrast, for those who ask for it', edit: { op: 'propose-contrast' } }
-  ];
+  const proposals = $derived.by<{ name: string; edit: EditRequest }[]>(() => {
+    const contrast = { name: 'More contrast, for those who ask for it', edit: { op: 'propose-contrast' } };
+    const scheme = bench.scheme;
+    if (!scheme) return [contrast];
+    const from = (to: string, other: string) => [
+      { name: `${to} from ${other}, what is not set by hand`, edit: { op: 'propose-scheme', text: to } },
+      { name: `${to} from ${other}, all anew`, edit: { op: 'propose-scheme', text: to, to: 'anew' } }
+    ];
+    return [...from(scheme.dark, scheme.light), ...from(scheme.light, scheme.dark), contrast];
+  });
 
   const VIEWS = [
     { id: 'roles', name: 'Roles' },
@@ -35,7 +38,7 @@
   const short = (written: string) => written.replace(/^\{color\.(.+)\}$/, '$1');
   /** The edit that makes a failing cell pass, with what it does. */
   const mending = (path: string, scheme: string) =>
-    (bench.shown?.findings ?? []).find((f) => f.code === 'contrast' && f.path === path && f.message.includes(scheme))?.fixes[0];
+    (bench.shown?.findings ?? []).find((f) => f.code === 'contrast' && f.path === path && (!bench.scheme || f.contexts[bench.scheme.modifier] === scheme))?.fixes[0];
   const failing = (name: string) =>
     surfaces.find((s) => s.name === name)?.roles.some((role) => role.cells.some((cell) => !cell.passes)) ?? false;
 
@@ -74,7 +77,7 @@
       <DropdownMenu.Trigger class="button button-quiet h-6 px-1.5 text-muted">Propose</DropdownMenu.Trigger>
       <DropdownMenu.Portal to="main">
         <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
-          {#each PROPOSALS as proposal (proposal.name)}
+          {#each proposals as proposal (proposal.name)}
             <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}>{proposal.name}</DropdownMenu.Item>
           {/each}
           {#if surface && surface.name !== 'page'}

@@ -52,7 +52,8 @@
   const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(key || 'default')}/${bay.site}/${bay.page}.html`);
   const seen = $derived(bench.seeing.find((way) => way.id === bay.seeing));
   const filter = $derived([0, 3, 6].map((row) => [...(seen?.matrix.slice(row, row + 3) ?? []), 0, 0].join(' ')).join(' ') + ' 0 0 0 1 0');
-  const dark = $derived(bay.contexts.scheme === 'dark');
+  const scheme = $derived(bench.scheme);
+  const dark = $derived(scheme !== null && bay.contexts[scheme.modifier] === scheme.dark);
 
   function choose(modifier: string, context: string) {
     bay.contexts = { ...bay.contexts, [modifier]: context };
@@ -129,7 +130,7 @@
     {#if bay.revision !== null}
       <button class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover" aria-label="Shows revision {bay.revision}; back to the draft" title="Back to the draft" onclick={() => (bay.revision = null)}>rev. {bay.revision}</button>
     {/if}
-    {#if bench.modifiers.length > (bench.schemes.length > 1 ? 1 : 0) && bay.width * scale > 170}
+    {#if bench.modifiers.length > (scheme ? 1 : 0) && bay.width * scale > 170}
       <ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-8 max-w-44 shrink" onchoose={choose} />
     {/if}
     {#if bay.width * scale > 230}
@@ -146,9 +147,9 @@
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
     {/if}
-    {#if bench.schemes.length > 1}
-      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={dark ? 'Show in light' : 'Show in dark'}
-        onclick={() => choose('scheme', dark ? 'light' : 'dark')}>
+    {#if scheme}
+      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={dark ? `Show in ${scheme.light}` : `Show in ${scheme.dark}`}
+        onclick={() => choose(scheme.modifier, dark ? scheme.light : scheme.dark)}>
         {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
       </button>
     {/if}

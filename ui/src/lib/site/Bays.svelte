@@ -22,7 +22,8 @@
   function add() {
     const last = bays.at(-1);
     const contexts = { ...(last?.contexts ?? bench.working) };
-    if (bench.schemes.length > 1) contexts.scheme = contexts.scheme === 'dark' ? 'light' : 'dark';
+    const scheme = bench.scheme;
+    if (scheme) contexts[scheme.modifier] = contexts[scheme.modifier] === scheme.dark ? scheme.light : scheme.dark;
     bench.bays.push(new BayState(last?.site ?? '', last?.page ?? '', 390, contexts));
     void bench.look();
   }

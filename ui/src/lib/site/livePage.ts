@@ -22,10 +22,14 @@ export class LivePage {
   /** Whether the screen shows more than sRGB. A value with two lines has its form for such a screen in the second. */
   #wide: boolean;
 
-  /** @param key of the combination that the page shows */
+  /**
+   * @param key of the combination that the page shows
+   * @param fixed attributes of the root that stay as they are, whatever is chosen
+   */
   constructor(
     readonly document: Document,
-    readonly key: string
+    readonly key: string,
+    readonly fixed: string[] = []
   ) {
     const own = document.defaultView as (Window & typeof globalThis) | null;
     const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
@@ -82,7 +86,12 @@ export class LivePage {
   /** @param value what it is to be; none leaves it to the compiled stylesheet */
   #set(block: string, name: string, value: string | undefined) {
     const shown = (this.#shown[block] ??= {});
-    if (shown[name] === value) return;
+    if (shown[name] === value || this.fixed.includes(name)) return;
+    // What is chosen is said by an attribute of the root.
+    if (name.startsWith('data-')) {
+      if (value !== undefined) this.document.documentElement.setAttribute(name, (shown[name] = value));
+      return;
+    }
     if (value === undefined) {
       delete shown[name];
       this.#style(block)?.removeProperty(name);

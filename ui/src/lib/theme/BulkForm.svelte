@@ -17,7 +17,8 @@
   let replace = $state('');
   // svelte-ignore state_referenced_locally (only where it starts)
   let path = $state(group);
-  let place = $state('set:base');
+  // svelte-ignore state_referenced_locally (only where it starts)
+  let place = $state(bench.writable[0] ?? '');
   let operation = $state('lighten');
   let amount = $state('5');
   let refused = $state('');
@@ -49,8 +50,8 @@
     <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
     {#if operation !== 'complement'}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}
   {:else}
-    <label class="flex grow flex-col gap-0.5"><span class="caption">{kind === 'rename-paths' ? 'Piece of a path' : 'Value as it is written'}</span><input class="field value" required placeholder={kind === 'rename-paths' ? 'color.sea' : '{color.sea.70}'} bind:value={find} /></label>
-    <label class="flex grow flex-col gap-0.5"><span class="caption">Becomes</span><input class="field value" required={kind !== 'rename-paths'} placeholder={kind === 'rename-paths' ? 'color.sound' : '{color.sea.80}'} bind:value={replace} /></label>
+    <label class="flex grow flex-col gap-0.5"><span class="caption">{kind === 'rename-paths' ? 'Piece of a path' : 'Value as it is written'}</span><input class="field value" required placeholder={kind === 'rename-paths' ? 'color.blue' : '{color.blue.70}'} bind:value={find} /></label>
+    <label class="flex grow flex-col gap-0.5"><span class="caption">Becomes</span><input class="field value" required={kind !== 'rename-paths'} placeholder={kind === 'rename-paths' ? 'color.indigo' : '{color.blue.80}'} bind:value={replace} /></label>
   {/if}
   <button class="button button-strong" type="submit">Change them</button>
   {#if done}<p class="w-full text-good" role="status">{done}. One undo takes it back.</p>{/if}

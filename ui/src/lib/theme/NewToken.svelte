@@ -18,16 +18,17 @@
   let type = $state('color');
   let text = $state('');
   let refused = $state('');
+  const standard = $derived(bench.homes[type] || bench.writable[0] || '');
 
   async function make(event: SubmitEvent) {
     event.preventDefault();
-    refused = await bench.take({ op: 'new', place: place || (bench.writable[0] ?? ''), path, type, text });
+    refused = await bench.take({ op: 'new', place: place || standard, path, type, text });
     if (refused === '') onmade(path);
   }
 </script>
 
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="New token" onsubmit={make}>
-  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || (bench.writable[0] ?? ''), (v) => (place = v)}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || standard, (v) => (place = v)}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
   <label class="flex grow flex-col gap-0.5"><span class="caption">Path, with dots</span><input class="field value" required bind:value={path} /></label>
   <label class="flex flex-col gap-0.5"><span class="caption">Type</span><select class="field" bind:value={type}>{#each TYPES as t (t)}<option value={t}>{t}</option>{/each}</select></label>
   {#if type === 'color'}

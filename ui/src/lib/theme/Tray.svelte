@@ -1,5 +1,6 @@
 <script lang="ts">
   import ColorTray from '$lib/color/ColorTray.svelte';
+  import PartsTray from '$lib/contract/PartsTray.svelte';
   import SpaceTray from '$lib/space/SpaceTray.svelte';
   import WidthsTray from '$lib/space/WidthsTray.svelte';
   import TypeTray from '$lib/type/TypeTray.svelte';
@@ -28,6 +29,7 @@
     { value: 'type', name: 'Type' },
     { value: 'space', name: 'Space' },
     { value: 'widths', name: 'Widths' },
+    { value: 'parts', name: 'Parts' },
     { value: 'sets', name: 'Sets' },
     { value: 'tokens', name: 'Tokens' },
     { value: 'history', name: 'History' }
@@ -91,6 +93,7 @@
         <Tabs.Content value="type" class="h-full">{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="space" class="h-full">{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="widths" class="h-full">{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="parts" class="h-full">{#if bench.tab === 'parts'}<PartsTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="sets" class="h-full">{#if bench.tab === 'sets'}<SetsTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="tokens" class="h-full">{#if bench.tab === 'tokens'}<TokensTray {bench} />{/if}</Tabs.Content>
         <Tabs.Content value="history" class="h-full">{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content>

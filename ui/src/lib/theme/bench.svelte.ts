@@ -10,9 +10,12 @@ import { carried } from './moved';
 
 export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
 export type Instruments = Schemas['Instruments'];
-export type Tab = 'color' | 'type' | 'space' | 'widths' | 'sets' | 'tokens' | 'history';
+export type Tab = 'color' | 'type' | 'space' | 'widths' | 'parts' | 'sets' | 'tokens' | 'history';
 /** A modifier with its contexts; codes are what stands for them in a combination's key, as the server gives them. */
 export type Modifier = { name: string; code: string; standard: string; contexts: string[]; codes: Record<string, string> };
+
+/** Which modifier is the scheme, and which of its contexts are the light and the dark one. */
+export type Scheme = { modifier: string; light: string; dark: string };
 
 /** What was picked on a page or in the tray: a token's path, the combination it is looked at in, and its trace. */
 export type Pick = { path: string; contexts: Contexts; roles: { kind: RoleKind; path: string }[] };
@@ -45,7 +48,7 @@ export class Bench {
   trace = $state.raw<Schemas['TokenView'] | null>(null);
   /** How many places on the pages in the bays show the picked token. */
   places = $state(0);
-  contract = $state.raw<Schemas['ContractView']>({ roles: [], choices: [], governing: [] });
+  contract = $state.raw<Schemas['ContractView']>({ parts: [], roles: [], choices: [], governing: [] });
   readonly governing = $derived(new Governing(this.contract.governing));
   seeing = $state.raw<Schemas['SeeingView'][]>([]);
   sites = $state.raw<Schemas['SiteView'][]>([]);
@@ -67,15 +70,25 @@ export class Bench {
         codes: Object.fromEntries(layer.contexts.map((c) => [c.name, c.code]))
       }))
   );
+  /** Where something new of a kind goes; none where a person has to choose. */
+  readonly homes = $derived<Record<string, string | undefined>>(this.saved?.structure.homes ?? {});
   /** Every set and context, as the places that a token can be written into. */
   readonly writable = $derived(
     (this.saved?.structure.layers ?? []).flatMap((layer) =>
       layer.kind === 'set' ? [`set:${layer.name}`] : layer.contexts.map((context) => `context:${layer.name}/${context.name}`)
     )
   );
-  readonly schemes = $derived(this.modifiers.find((m) => m.name === 'scheme')?.contexts ?? ['light']);
+  /** The modifier that stands for light and dark, with those contexts of it. */
+  readonly scheme = $derived.by<Scheme | null>(() => {
+    const layer = (this.saved?.structure.layers ?? []).find((one) => one.applies && one.meaning === 'scheme');
+    const part = (name: string) => layer?.contexts.find((context) => context.part === name)?.name ?? '';
+    return layer ? { modifier: layer.name, light: part('light'), dark: part('dark') } : null;
+  });
 
-  #pages = new Map<LivePage, BayState>();
+  /** Every context of the scheme, as the instruments show them side by side. */
+  readonly schemes = $derived(this.modifiers.find((m) => m.name === this.scheme?.modifier)?.contexts ?? ['light']);
+
+  #pages = new Map<LivePage, BayState | undefined>();
   #probing = false;
   #waiting: EditRequest | null = null;
   #awaited: (() => void)[] = [];
@@ -110,7 +123,7 @@ export class Bench {
     const site = this.sites.find((s) => s.themeId === this.id && !s.specimen) ?? this.sites.find((s) => s.specimen);
     const pages = site?.pages.map((p) => p.slug) ?? [];
     if (!site || pages.length === 0) return [];
-    const dark = this.schemes.includes('dark') ? { ...this.working, scheme: 'dark' } : this.working;
+    const dark = this.scheme ? { ...this.working, [this.scheme.modifier]: this.scheme.dark } : this.working;
     return [
       new BayState(site.slug, pages[0] ?? '', 1280, { ...this.working }),
       new BayState(site.slug, pages[1] ?? pages[0] ?? '', 1024, { ...dark }),
@@ -159,7 +172,7 @@ export class Bench {
   choose(modifier: string, context: string) {
     const before = this.working[modifier];
     this.working = { ...this.working, [modifier]: context };
-    if (modifier !== 'scheme')
+    if (modifier !== this.scheme?.modifier)
       for (const bay of this.bays)
         if (bay.contexts[modifier] === before) bay.contexts = { ...bay.contexts, [modifier]: context };
     if (this.pick) this.pick = { ...this.pick, contexts: { ...this.pick.contexts, [modifier]: context } };
@@ -186,8 +199,8 @@ export class Bench {
       toast.message(`${rail.person}: ${SAID[rail.kind] ?? ''}${rail.label}`, { description: 'Your bench shows it already.' });
   }
 
-  /** A page that wants every change from now on. */
-  attach(page: LivePage, bay: BayState) {
+  /** A page that wants every change from now on; one in a bay is that bay's. */
+  attach(page: LivePage, bay?: BayState) {
     this.#pages.set(page, bay);
     if (this.saved) page.store(this.saved.instruments.live);
     if (this.#trial) page.try(this.#trial.live);
@@ -266,6 +279,7 @@ export class Bench {
       live: saved.live,
       color: { hues, surfaces },
       type: probe.type[0] ?? saved.type,
+      choices: saved.choices,
       space: probe.space[0] ?? saved.space,
       findings
     };
@@ -307,7 +321,7 @@ export class Bench {
     this.revert();
     const turn = this.#turn;
     for (const [page, bay] of this.#pages) {
-      const choice = edits[this.bays.indexOf(bay)];
+      const choice = bay && edits[this.bays.indexOf(bay)];
       if (!choice || !this.saved) continue;
       const probe = await this.#ask(this.#aimed(choice.edit), true);
       if (turn !== this.#turn) return;
@@ -489,8 +503,13 @@ export class Bench {
       const wanted = group === 'surface' && role ? `surface.${role}` : path;
       onSurface(this.governing.selectorsOf(wanted), group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
     }
+    return this.lightSelectors([...selectors]);
+  }
+
+  /** Outlines what selectors match on the pages in the bays, and counts it. */
+  lightSelectors(selectors: string[]): number {
     let count = 0;
-    for (const page of this.#pages.keys()) count += page.light([...selectors]);
+    for (const [page, bay] of this.#pages) if (bay) count += page.light(selectors);
     return count;
   }
 }

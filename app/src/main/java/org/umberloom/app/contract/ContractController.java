@@ -1,6 +1,7 @@
 package org.umberloom.app.contract;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -8,26 +9,27 @@ import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Governing;
+import org.umberloom.core.contract.Part;
 import org.umberloom.core.contract.Role;
 
 /** What pages read from a theme: roles, choices, and what each rule takes; the same for every theme. */
 @RestController
 @RequestMapping("/api/contract")
 class ContractController {
-    record RoleView(String path, String type, String part, boolean core, String purpose) {
-        static RoleView of(Role role) {
-            return new RoleView(role.path(), role.type().id(), role.part(), role.core(), role.purpose());
+    record RoleEntry(String path, String type, String part, boolean core, String purpose) {
+        static RoleEntry of(Role role) {
+            return new RoleEntry(role.path(), role.type().id(), role.part(), role.core(), role.purpose());
         }
     }
 
-    record ValueView(String value, String words) {
+    record ChoiceValue(String value, String words) {
     }
 
-    record ChoiceView(String name, String part, String purpose, List<ValueView> values, String standard) {
-        static ChoiceView of(Choice choice) {
-            List<ValueView> values = new ArrayList<>();
-            choice.values().forEach((value, words) -> values.add(new ValueView(value, words)));
-            return new ChoiceView(choice.name(), choice.part(), choice.purpose(), values, choice.standard());
+    record ChoiceEntry(String name, String part, String purpose, List<ChoiceValue> values, String standard) {
+        static ChoiceEntry of(Choice choice) {
+            List<ChoiceValue> values = new ArrayList<>();
+            choice.values().forEach((value, words) -> values.add(new ChoiceValue(value, words)));
+            return new ChoiceEntry(choice.name(), choice.part(), choice.purpose(), values, choice.standard());
         }
     }
 
@@ -38,15 +40,22 @@ class ContractController {
         }
     }
 
-    record ContractView(List<RoleView> roles, List<ChoiceView> choices, List<GoverningView> governing) {
+    /** @param sample whether it can be shown alone */
+    record PartEntry(String name, String title, String purpose, boolean sample) {
+        static PartEntry of(Part part) {
+            return new PartEntry(part.name(), part.title(), part.purpose(), !part.sample().isEmpty());
+        }
+    }
+
+    record ContractView(List<PartEntry> parts, List<RoleEntry> roles, List<ChoiceEntry> choices, List<GoverningView> governing) {
     }
 
     private final ContractView contract;
 
     ContractController() {
         Contract standard = Contract.standard();
-        contract = new ContractView(standard.roles().values().stream().map(RoleView::of).toList(),
-                standard.choices().values().stream().map(ChoiceView::of).toList(), Governing.all(standard).stream().map(GoverningView::of).toList());
+        contract = new ContractView(standard.parts().stream().sorted(Comparator.comparingInt(Part::shown)).map(PartEntry::of).toList(), standard.roles().values().stream().map(RoleEntry::of).toList(),
+                standard.choices().values().stream().map(ChoiceEntry::of).toList(), Governing.all(standard).stream().map(GoverningView::of).toList());
     }
 
     @GetMapping

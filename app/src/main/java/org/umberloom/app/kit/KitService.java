@@ -26,6 +26,7 @@ import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.propose.MeaningProposal;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
@@ -101,7 +102,7 @@ class KitService {
         Map<String, byte[]> files = files(content);
         ThemeJson.Reading reading = theme(fileName, content, files);
         List<String> notes = new ArrayList<>(reading.notes());
-        ThemeDocument theme = withPictures(reading.theme(), files, notes);
+        ThemeDocument theme = MeaningProposal.recorded(withPictures(reading.theme(), files, notes), notes);
         long id = refusing(() -> drafts.create(theme, "imported from " + fileName, by));
         return new Imported(id, notes);
     }

@@ -2,21 +2,27 @@ package org.umberloom.app.site;
 
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.asset.FontFaces;
 import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Uploads;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.page.Specimen;
 import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
 
@@ -44,15 +50,26 @@ class PreviewController {
         this.fonts = fonts;
     }
 
+    /**
+     * @param surface of a part that is shown alone
+     * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
+     */
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
     ResponseEntity<String> page(@PathVariable long theme, @PathVariable String state, @PathVariable String combo, @PathVariable String site,
-                                @PathVariable String page) {
-        boolean specimen = site.equals(Specimens.SLUG);
-        Page shown = specimen ? Specimens.page(drafts.stateAt(theme, revision(theme, state)), page) : sites.page(site, page);
-        Document document = Jsoup.parse(shown.html());
+                                @PathVariable String page, @RequestParam(defaultValue = Surfaces.PAGE) String surface,
+                                @RequestParam(defaultValue = "") String choice) {
+        ThemeDocument worn = drafts.stateAt(theme, revision(theme, state));
+        String html = site.equals(Specimens.PARTS) ? Specimen.part(page, surface)
+                : site.equals(Specimens.SLUG) ? Specimens.page(worn, page).html() : sites.page(site, page).html();
+        Document document = Jsoup.parse(html);
         document.outputSettings().prettyPrint(false);
-        if (!combo.equals(DEFAULT)) Combination.parse(combo).contexts().forEach((modifier, context) ->
-                document.selectFirst("html").attr(Stylesheet.attribute(modifier), context));
+        Combination combination = combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo);
+        Element root = document.selectFirst("html");
+        if (!combo.equals(DEFAULT)) combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
+        Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
+        int colon = choice.indexOf(':');
+        if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
+            root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
@@ -61,7 +78,12 @@ class PreviewController {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
         return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision)
-                .body(Stylesheet.compile(document, Usage.ALL, fonts.all(), pictures.of(document)));
+                .body(Stylesheet.compile(document, Usage.LIVE, fonts.all(), pictures.of(document)));
+    }
+
+    @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")
+    ResponseEntity<String> frame() {
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(Specimen.FRAME_RULES);
     }
 
     /** @throws IllegalArgumentException when the state is neither the draft nor a revision */

@@ -15,6 +15,8 @@ import org.umberloom.core.token.Names;
 public final class Specimens {
     /** No site can have it: a tilde stands in no slug. */
     public static final String SLUG = "~specimen";
+    /** Pages that show one part alone. */
+    static final String PARTS = "~part";
     static final String NAME = "Specimen";
     private static final String KIND = "specimen";
 

@@ -6,14 +6,16 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
@@ -51,10 +53,10 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
                 known.computeIfAbsent(combination, key -> graphs.apply(key).resolution());
         Combination working = wanted.completedFor(theme);
         Map<String, Resolution> byScheme = new LinkedHashMap<>();
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        if (scheme == null) byScheme.put(Modifier.LIGHT, resolve.apply(working));
-        else for (String context : scheme.contexts().keySet())
-            byScheme.put(context, resolve.apply(working.with(Modifier.SCHEME, context)));
+        Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);
+        if (scheme.isEmpty()) byScheme.put(Meaning.LIGHT, resolve.apply(working));
+        else for (String context : theme.modifier(scheme.get().modifier()).contexts().keySet())
+            byScheme.put(context, resolve.apply(working.with(scheme.get().modifier(), context)));
         Map<String, Resolution> live = new LinkedHashMap<>();
         for (Combination bay : bays)
             if (live.size() < MOST_LIVE) live.put(bay.key(), resolve.apply(bay.completedFor(theme)));
@@ -78,7 +80,7 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
 
     /** The declared pairs of one of the combinations. */
     public List<Pair.Measured> pairs(Resolution resolution) {
-        return pairs.computeIfAbsent(resolution, Contrasts::measure);
+        return pairs.computeIfAbsent(resolution, one -> Contrasts.measure(one, Choices.of(theme, one.combination())));
     }
 
     /** The grounds of the surfaces in one of the combinations, by surface. */
@@ -88,21 +90,13 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
 
     /** The working combination itself. */
     public Resolution standard() {
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        Resolution chosen = byScheme.get(scheme == null ? Modifier.LIGHT : working.contexts().get(Modifier.SCHEME));
+        Resolution chosen = byScheme.get(Meaning.scheme(theme).map(scheme -> working.contexts().get(scheme.modifier())).orElse(Meaning.LIGHT));
         return chosen != null ? chosen : byScheme.values().iterator().next();
     }
 
     /** The places that have a say in the working combination, in resolution order. */
     public List<Place> applying() {
-        return theme.order().stream().map(entry -> entry.modifier()
-                ? Place.context(entry.name(), context(entry.name())) : Place.set(entry.name())).toList();
-    }
-
-    private String context(String modifier) {
-        Modifier known = theme.modifiers().get(modifier);
-        String chosen = working.contexts().get(modifier);
-        return known.contexts().containsKey(chosen) ? chosen : known.defaultContext();
+        return theme.applying(working);
     }
 
     /**
@@ -110,11 +104,12 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
      * later holds the value; in the default scheme where it stands now.
      */
     public Place editPlace(String scheme, String path) {
-        Modifier modifier = theme.modifiers().get(Modifier.SCHEME);
+        Optional<String> modifier = Meaning.scheme(theme).map(Meaning.Scheme::modifier);
         Resolution seen = byScheme.getOrDefault(scheme, standard());
         Place winner = seen.find(path).orElseThrow().winner();
-        if (modifier == null || scheme.equals(modifier.defaultContext())) return winner;
-        return order(winner) > order(Place.context(Modifier.SCHEME, scheme)) ? winner : Place.context(Modifier.SCHEME, scheme);
+        if (modifier.isEmpty() || scheme.equals(theme.modifier(modifier.get()).defaultContext())) return winner;
+        Place own = Place.context(modifier.get(), scheme);
+        return order(winner) > order(own) ? winner : own;
     }
 
     private int order(Place place) {

@@ -3,7 +3,7 @@ package org.umberloom.app.theme;
 import java.util.HashSet;
 import java.util.List;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** What a bench looks at: its working combination and those of its bays; no bays stand for every scheme of the working one. */
@@ -27,9 +27,8 @@ record Looking(Combination working, List<Combination> bays) {
     /** The one form of all that look at the same in a theme, so that they share what is computed. */
     Looking in(ThemeDocument theme) {
         Combination complete = working.completedFor(theme);
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        List<Combination> schemes = scheme == null ? List.of(complete)
-                : scheme.contexts().keySet().stream().map(context -> complete.with(Modifier.SCHEME, context)).toList();
+        List<Combination> schemes = Meaning.scheme(theme).map(scheme -> theme.modifier(scheme.modifier()).contexts().keySet().stream()
+                .map(context -> complete.with(scheme.modifier(), context)).toList()).orElse(List.of(complete));
         return new Looking(complete, new HashSet<>(bays).equals(new HashSet<>(schemes)) ? List.of() : bays);
     }
 }

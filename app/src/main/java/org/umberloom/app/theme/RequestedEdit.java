@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.propose.ContrastProposal;
@@ -13,6 +14,7 @@ import org.umberloom.core.propose.SchemeProposal;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.theme.Bulk;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
@@ -69,6 +71,8 @@ final class RequestedEdit {
             case "remove-modifier" -> new Structure.RemoveModifier(required(request.to(), "to"));
             case "default-context" -> new Structure.SetDefault(required(request.to(), "to"), text());
             case "describe-place" -> describe();
+            case "meaning" -> new Structure.SetMeaning(required(request.to(), "to"), meaning());
+            case "choice" -> Choices.choose(theme, place(), required(request.member(), "member"), Optional.of(text()).filter(value -> !value.isEmpty()));
             case "reorder" -> new Structure.Reorder(order());
             default -> inPlace();
         };
@@ -272,6 +276,16 @@ final class RequestedEdit {
     private Edit describe() {
         return place() instanceof Place.InSet in ? new Structure.Describe("set", in.set(), text().trim())
                 : new Structure.Describe("modifier", ((Place.InContext) place()).modifier(), text().trim());
+    }
+
+    /** The contexts are named in order: light and dark of a scheme, the one for more of a contrast. */
+    private Meaning meaning() {
+        Meaning.Kind kind = Meaning.Kind.byId(text());
+        List<String> parts = kind == Meaning.Kind.SCHEME ? List.of(Meaning.LIGHT, Meaning.DARK) : kind == Meaning.Kind.CONTRAST ? List.of(Meaning.MORE) : List.of();
+        Map<String, String> contexts = new LinkedHashMap<>();
+        List<String> named = request.order() == null ? List.of() : request.order();
+        for (int i = 0; i < Math.min(parts.size(), named.size()); i++) contexts.put(parts.get(i), named.get(i));
+        return new Meaning(kind, contexts);
     }
 
     private List<ThemeDocument.OrderEntry> order() {

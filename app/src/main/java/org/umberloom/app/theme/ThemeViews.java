@@ -12,12 +12,17 @@ import org.umberloom.app.color.ColorView;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Homes;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.format.EditJson;
+import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Meaning;
+import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
@@ -41,24 +46,44 @@ public final class ThemeViews {
     public record FixView(String label, String edit) {
     }
 
-    public record FindingView(String code, String weight, String path, String message, String remedy, List<FixView> fixes) {
+    /**
+     * @param contexts of the combination in which it holds; none where it holds in all
+     * @param place    where what it is about is written; empty where that is no one place
+     */
+    public record FindingView(String code, String weight, String path, String message, String remedy, List<FixView> fixes,
+                              Map<String, String> contexts, String place) {
         static FindingView of(Finding finding) {
             return new FindingView(finding.code(), finding.weight().name().toLowerCase(Locale.ROOT), finding.path(),
                     finding.message(), finding.remedy(), finding.fixes().stream().map(fix ->
-                            new FixView(fix.label(), EditJson.write(fix.edit()))).toList());
+                            new FixView(fix.label(), EditJson.write(fix.edit()))).toList(), finding.combination().contexts(),
+                    finding.place().map(Place::toString).orElse(""));
+        }
+    }
+
+    /**
+     * A choice as it is made in the working combination.
+     *
+     * @param place   where it is written; empty where nobody chose
+     * @param written every place of the theme that writes it, with what it says there
+     */
+    public record ChosenView(String name, String value, String place, List<TokenService.PlaceView> written) {
+        static ChosenView of(ThemeDocument theme, Choices.Chosen chosen) {
+            return new ChosenView(chosen.choice().name(), chosen.value(), chosen.place().map(Place::toString).orElse(""),
+                    Choices.writing(theme, chosen.choice()).stream().map(place -> new TokenService.PlaceView(place.toString(),
+                            Choices.at(theme, place, chosen.choice()).orElseThrow())).toList());
         }
     }
 
     /** Everything that is computed from a document, without its log. */
     public record Instruments(Map<String, Map<String, Map<String, String>>> live, ColorView color, TypeView type,
-                              SpaceView space, List<FindingView> findings) {
+                              SpaceView space, List<ChosenView> choices, List<FindingView> findings) {
         public static Instruments of(ThemeDocument theme) {
             return of(Combos.of(theme));
         }
 
         static Instruments of(Combos combos) {
             return new Instruments(live(combos, combos::properties), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
-                    findings(combos));
+                    choices(combos), findings(combos));
         }
 
         /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
@@ -74,17 +99,31 @@ public final class ThemeViews {
         private static Instruments following(Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
             return new Instruments(live(combos, resolution -> combos.properties(resolution, before)), color, onlyColors ? known.type : TypeView.of(combos),
-                    onlyColors ? known.space : SpaceView.of(combos), findings);
+                    onlyColors ? known.space : SpaceView.of(combos), choices(combos), findings);
+        }
+
+        private static List<ChosenView> choices(Combos combos) {
+            return Choices.all(combos.theme(), combos.working()).stream().map(chosen -> ChosenView.of(combos.theme(), chosen)).toList();
         }
 
         private static Map<String, Map<String, Map<String, String>>> live(Combos combos, Function<Resolution, LiveProperties> properties) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.live().forEach((key, resolution) -> live.put(key, properties.apply(resolution).on(combos.grounds(resolution)).blocks()));
+            combos.live().forEach((key, resolution) -> live.put(key, withChoices(combos, resolution, properties.apply(resolution).on(combos.grounds(resolution)).blocks())));
             return live;
+        }
+
+        /** What is chosen stands among the properties of the root, as the attributes that a live page says it with. */
+        private static Map<String, Map<String, String>> withChoices(Combos combos, Resolution resolution, Map<String, Map<String, String>> blocks) {
+            Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
+            Map<String, String> root = new LinkedHashMap<>(blocks.get(CustomProperties.ROOT));
+            Choices.of(combos.theme(), resolution.combination()).forEach((choice, value) -> root.put(Stylesheet.choiceAttribute(choice), value));
+            all.put(CustomProperties.ROOT, root);
+            return all;
         }
 
         private static List<FindingView> findings(Combos combos) {
             Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
+            all.addAll(Choices.findings(combos.theme()));
             combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
             combos.live().values().forEach(resolution -> {
                 if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
@@ -99,17 +138,25 @@ public final class ThemeViews {
         if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
     }
 
-    /** A context with how many tokens it holds itself; the code is what stands for it in a combination's key. */
-    public record ContextView(String name, String code, int tokens) {
+    /**
+     * A context with how many tokens it holds itself; the code is what stands for it in a combination's key.
+     *
+     * @param part which part of the modifier's meaning it has: light, dark or more; empty for none
+     */
+    public record ContextView(String name, String code, int tokens, String part) {
     }
 
     /** A set or a modifier; a set has no contexts. {@code applies} says whether the resolution order names it. */
     public record LayerView(String kind, String name, String code, String description, int tokens, boolean applies, String standard,
-                            List<ContextView> contexts) {
+                            String meaning, List<ContextView> contexts) {
     }
 
-    /** What a theme consists of, in resolution order; what does not apply comes last. */
-    public record StructureView(List<LayerView> layers) {
+    /**
+     * What a theme consists of, in resolution order; what does not apply comes last.
+     *
+     * @param homes where something new of a kind goes; empty where a person has to choose
+     */
+    public record StructureView(List<LayerView> layers, Map<String, String> homes) {
         static StructureView of(ThemeDocument theme) {
             List<LayerView> layers = new ArrayList<>();
             theme.order().forEach(entry -> layers.add(entry.modifier() ? modifier(theme, entry.name(), true)
@@ -120,21 +167,22 @@ public final class ThemeViews {
             theme.modifiers().keySet().forEach(name -> {
                 if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name))) layers.add(modifier(theme, name, false));
             });
-            return new StructureView(layers);
+            return new StructureView(layers, Homes.of(theme));
         }
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {
             ThemeDocument.TokenSet set = theme.sets().get(name);
-            return new LayerView("set", name, "", set.description(), set.tokens().tokenCount(), applies, "", List.of());
+            return new LayerView("set", name, "", set.description(), set.tokens().tokenCount(), applies, "", "", List.of());
         }
 
         private static LayerView modifier(ThemeDocument theme, String name, boolean applies) {
             List<ContextView> contexts = new ArrayList<>();
+            Meaning meaning = Meaning.of(name, theme.modifiers().get(name));
             theme.modifiers().get(name).contexts().forEach((context, tokens) ->
-                    contexts.add(new ContextView(context, Combination.code(context), tokens.tokenCount())));
+                    contexts.add(new ContextView(context, Combination.code(context), tokens.tokenCount(), meaning.partOf(context))));
             return new LayerView("modifier", name, Combination.code(name), theme.modifiers().get(name).description(),
                     contexts.stream().mapToInt(ContextView::tokens).sum(), applies,
-                    theme.modifiers().get(name).defaultContext(), contexts);
+                    theme.modifiers().get(name).defaultContext(), meaning.kind().id(), contexts);
         }
     }
 

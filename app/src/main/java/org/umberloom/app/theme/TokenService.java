@@ -29,7 +29,7 @@ import org.umberloom.core.token.ValueText;
 
 /** Single tokens of a theme: the list of all, one with its trace and what depends on it, and what is untidy. */
 @Service
-class TokenService {
+public class TokenService {
     private static final int MOST_DEPENDENTS = 200;
     /** Groups whose tokens pages read themselves: the first names of all roles. */
     private static final Set<String> ROLE_GROUPS =
@@ -64,7 +64,7 @@ class TokenService {
                      List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts) {
     }
 
-    record PlaceView(String place, String written) {
+    public record PlaceView(String place, String written) {
     }
 
     /** An argument; {@code kind} is color, number, amount or hue, and the range counts for a number. */

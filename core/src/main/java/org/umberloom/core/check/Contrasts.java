@@ -33,14 +33,24 @@ public final class Contrasts {
 
     /** Which role stands on which on every surface, as the rules of the parts bring them together; the surface's name is left empty. */
     public static List<Pair> declared() {
-        return Specimen.touching(Map.of()).stream().map(touching -> new Pair("", touching.role(), touching.ground(),
+        return declared(Map.of());
+    }
+
+    /** The same for choices by their names; those not named stand at their standard. */
+    public static List<Pair> declared(Map<String, String> choices) {
+        return Specimen.touching(choices).stream().map(touching -> new Pair("", touching.role(), touching.ground(),
                 touching.kind() == Meeting.Kind.TEXT ? Contrast.TEXT : Contrast.SHAPE)).toList();
     }
 
     /** All pairs of which the theme sets at least one role itself. */
     public static List<Pair.Measured> measure(Resolution resolution) {
+        return measure(resolution, Map.of());
+    }
+
+    /** The same where a theme chooses otherwise than the standard. */
+    public static List<Pair.Measured> measure(Resolution resolution, Map<String, String> choices) {
         Worn worn = Worn.of(resolution);
-        List<Pair> declared = declared();
+        List<Pair> declared = declared(choices);
         List<Pair.Measured> measured = new ArrayList<>();
         for (String surface : Surfaces.names(resolution))
             for (Pair pair : declared) {
@@ -61,13 +71,17 @@ public final class Contrasts {
     public static List<Finding> findings(Resolution resolution, List<Pair.Measured> measured) {
         String where = resolution.combination().contexts().isEmpty() ? ""
                 : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
-        return measured.stream().filter(pair -> !pair.passes()).map(pair -> new Finding(
-                "contrast", Finding.Weight.MUST,
-                Surfaces.path(pair.pair().surface(), pair.pair().role()),
+        return measured.stream().filter(pair -> !pair.passes()).map(pair -> finding(resolution, pair, where)).toList();
+    }
+
+    private static Finding finding(Resolution resolution, Pair.Measured pair, String where) {
+        String path = Surfaces.path(pair.pair().surface(), pair.pair().role());
+        Finding finding = new Finding("contrast", Finding.Weight.MUST, path,
                 String.format(Locale.ROOT, "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
                         pair.pair().role(), pair.pair().ground(), Math.floor(pair.ratio() * 100) / 100,
                         pair.pair().surface(), where, pair.pair().needed()),
-                pair.remedy(), nearestShade(resolution, pair))).toList();
+                pair.remedy(), nearestShade(resolution, pair)).in(resolution.combination());
+        return resolution.find(path).map(token -> finding.at(token.winner())).orElse(finding);
     }
 
     /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */

@@ -1,6 +1,7 @@
 package org.umberloom.core.css;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,7 @@ import org.umberloom.core.theme.ThemeDocument;
 
 /** The rules of the parts that a theme’s pages need, as text: only selectors that match something, roles folded into what they stand on. */
 final class Rules {
-    private record Written(PartRule.Layer layer, String selectors, List<String> declarations) {
+    private record Written(PartRule.Layer layer, String media, String selectors, List<String> declarations) {
     }
 
     private final List<Written> written = new ArrayList<>();
@@ -28,16 +29,21 @@ final class Rules {
         Rules rules = new Rules();
         Folding folding = usage.everything() ? Folding.NONE : Folding.of(theme);
         boolean grounds = usage.everything() || Grounds.any(theme);
-        Map<String, String> chosen = Contract.standard().completed(Map.of());
+        Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme);
         for (PartRule rule : Contract.standard().rules()) {
-            if (rule.given() && !grounds || !rule.holds(chosen)) continue;
+            List<Chosen.Condition> conditions = chosen.when(rule.choice());
             List<Selector> matching = rule.rule().selectors().stream().filter(usage::matches).toList();
-            if (matching.isEmpty()) continue;
+            if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty()) continue;
             rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
-            rules.written.add(new Written(rule.layer(), matching.stream().map(Selector::text).collect(Collectors.joining(", ")),
-                    rule.declarations().stream().map(declaration -> text(declaration, rule.readings(), folding)).toList()));
+            List<String> declarations = rule.declarations().stream().map(declaration -> text(declaration, rule.readings(), folding)).toList();
+            byMedia(conditions).forEach((media, under) -> rules.written.add(new Written(rule.layer(), media, under.stream()
+                    .flatMap(condition -> matching.stream().map(Selector::text).map(condition::guarding)).collect(Collectors.joining(", ")), declarations)));
         }
         return rules;
+    }
+
+    private static Map<String, List<Chosen.Condition>> byMedia(List<Chosen.Condition> conditions) {
+        return conditions.stream().collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
     }
 
     private static String text(Declaration declaration, Set<String> readings, Folding folding) {
@@ -59,9 +65,10 @@ final class Rules {
         StringBuilder css = new StringBuilder();
         for (Written rule : written) {
             if (rule.layer != layer) continue;
+            if (!rule.media.isEmpty()) css.append("@media ").append(rule.media).append(" {\n");
             css.append(rule.selectors).append(" {\n");
             for (String declaration : rule.declarations) css.append("  ").append(declaration).append(";\n");
-            css.append("}\n");
+            css.append(rule.media.isEmpty() ? "}\n" : "}\n}\n");
         }
         return css.toString();
     }

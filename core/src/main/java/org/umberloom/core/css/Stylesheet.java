@@ -4,10 +4,12 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -25,8 +27,11 @@ public final class Stylesheet {
     /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
             + "  transition: none !important;\n}\n}\n";
-    /** What sections, parts and elements of a page say of themselves in {@code data-} attributes. */
-    private static final Set<String> OF_PAGES = Set.of("surface", "width", "part", "state");
+    private static final String DATA = "data-";
+    /** What pages say of themselves in such attributes, because rules ask for it. */
+    private static final Set<String> OF_PAGES = Contract.standard().rules().stream().flatMap(rule -> rule.rule().selectors().stream())
+            .flatMap(selector -> selector.needs().stream()).filter(need -> need.startsWith("[" + DATA))
+            .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0]).collect(Collectors.toUnmodifiableSet());
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {
@@ -68,11 +73,12 @@ public final class Stylesheet {
     private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
                                       Function<Combination, Resolution> resolutions) {
         StringBuilder css = new StringBuilder();
-        if (theme.modifiers().containsKey(Modifier.SCHEME)) {
+        Meaning.scheme(theme).ifPresent(scheme -> {
+            String attribute = attribute(scheme.modifier());
             css.append(":root { color-scheme: light dark; }\n");
-            css.append("[data-scheme=\"light\"] { color-scheme: light; }\n");
-            css.append("[data-scheme=\"dark\"] { color-scheme: dark; }\n");
-        }
+            css.append("[").append(attribute).append("=").append(CssEscape.string(scheme.light())).append("] { color-scheme: light; }\n");
+            css.append("[").append(attribute).append("=").append(CssEscape.string(scheme.dark())).append("] { color-scheme: dark; }\n");
+        });
         return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage, pictures, resolutions)).toString());
     }
 
@@ -81,12 +87,18 @@ public final class Stylesheet {
      * same: HTML knows no capitals in attributes, so they are written by their codes, and so is what pages use themselves.
      */
     public static String attribute(String modifier) {
-        StringBuilder name = new StringBuilder(OF_PAGES.contains(modifier) ? "data-_" : "data-");
+        boolean taken = OF_PAGES.contains(modifier) || modifier.startsWith("choice-");
+        StringBuilder name = new StringBuilder(taken ? DATA + "_" : DATA);
         modifier.codePoints().forEach(c -> {
             if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9' || c == '-') name.appendCodePoint(c);
             else name.append('_').append(Integer.toHexString(c)).append('_');
         });
         return name.toString();
+    }
+
+    /** The attribute of a live page's root that says what is chosen: {@code data-choice-links}. */
+    public static String choiceAttribute(String choice) {
+        return DATA + "choice-" + choice;
     }
 
     private static String layer(String name, String content) {

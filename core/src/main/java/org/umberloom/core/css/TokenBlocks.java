@@ -6,13 +6,13 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.function.Function;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -42,7 +42,8 @@ final class TokenBlocks {
     private final ThemeDocument theme;
     private final Collection<String> roles;
     private final Pictures pictures;
-    private final boolean pairs;
+    private final Optional<Meaning.Scheme> scheme;
+    private final Optional<Meaning.Contrast> contrast;
     private final boolean grounds;
     private final Function<Combination, Resolution> resolutions;
 
@@ -52,8 +53,8 @@ final class TokenBlocks {
         this.roles = roles;
         this.pictures = pictures;
         grounds = Grounds.any(theme);
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        pairs = scheme != null && scheme.contexts().keySet().containsAll(Set.of(Modifier.LIGHT, Modifier.DARK));
+        scheme = Meaning.scheme(theme);
+        contrast = Meaning.contrast(theme);
     }
 
     static String of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
@@ -67,22 +68,23 @@ final class TokenBlocks {
         StringBuilder css = new StringBuilder();
         for (Written block : written) {
             css.append(rules(block, "", block.conditions, ""));
-            if (!Modifier.MORE.equals(block.conditions.get(Modifier.CONTRAST))) continue;
+            if (contrast.isEmpty() || !contrast.get().more().equals(block.conditions.get(contrast.get().modifier()))) continue;
             // Who asks the system for more contrast gets it, unless the page says otherwise.
             Map<String, String> others = new LinkedHashMap<>(block.conditions);
-            others.remove(Modifier.CONTRAST);
-            String unsaid = ":not([" + Stylesheet.attribute(Modifier.CONTRAST) + "])";
+            others.remove(contrast.get().modifier());
+            String unsaid = ":not([" + Stylesheet.attribute(contrast.get().modifier()) + "])";
             css.append(rules(block, "(prefers-contrast: more)", others, unsaid));
         }
         return css.toString();
     }
 
     /** In the dark twice: once for the reader's system, and once for a page that forces it. */
-    private static String rules(Written block, String media, Map<String, String> conditions, String unsaid) {
+    private String rules(Written block, String media, Map<String, String> conditions, String unsaid) {
         if (!block.dark) return text(media, ":root" + unsaid + conditions(conditions), block.blocks);
-        String scheme = Stylesheet.attribute(Modifier.SCHEME);
-        return text(and("(prefers-color-scheme: dark)", media), ":root:not([" + scheme + "])" + unsaid + conditions(conditions), block.blocks)
-                + text(media, ":root[" + scheme + "=\"" + Modifier.DARK + "\"]" + unsaid + conditions(conditions), block.blocks);
+        Meaning.Scheme known = scheme.orElseThrow();
+        String attribute = Stylesheet.attribute(known.modifier());
+        return text(and("(prefers-color-scheme: dark)", media), ":root:not([" + attribute + "])" + unsaid + conditions(conditions), block.blocks)
+                + text(media, ":root[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid + conditions(conditions), block.blocks);
     }
 
     private static String and(String one, String other) {
@@ -96,8 +98,8 @@ final class TokenBlocks {
         theme.modifiers().forEach((name, modifier) -> {
             List<Map<String, String>> more = new ArrayList<>();
             for (String context : modifier.contexts().keySet()) {
-                boolean paired = pairs && name.equals(Modifier.SCHEME)
-                        && (context.equals(Modifier.LIGHT) || context.equals(Modifier.DARK));
+                boolean paired = scheme.isPresent() && name.equals(scheme.get().modifier())
+                        && (context.equals(scheme.get().light()) || context.equals(scheme.get().dark()));
                 if (paired || context.equals(modifier.defaultContext())) continue;
                 for (Map<String, String> choice : choices) {
                     if (!all && choice.size() == FEW_LEAVING) continue;
@@ -116,9 +118,9 @@ final class TokenBlocks {
         Patience.ask();
         Combination combination = theme.defaults();
         for (Map.Entry<String, String> entry : leaving.entrySet()) combination = combination.with(entry.getKey(), entry.getValue());
-        boolean paired = pairs && !leaving.containsKey(Modifier.SCHEME);
-        Map<String, Map<String, String>> light = properties(paired ? combination.with(Modifier.SCHEME, Modifier.LIGHT) : combination, surfaces);
-        Map<String, Map<String, String>> dark = paired ? properties(combination.with(Modifier.SCHEME, Modifier.DARK), surfaces) : Map.of();
+        boolean paired = scheme.isPresent() && !leaving.containsKey(scheme.get().modifier());
+        Map<String, Map<String, String>> light = properties(paired ? combination.with(scheme.get().modifier(), scheme.get().light()) : combination, surfaces);
+        Map<String, Map<String, String>> dark = paired ? properties(combination.with(scheme.get().modifier(), scheme.get().dark()), surfaces) : Map.of();
         if (paired) pairColors(light, dark);
         emit(leaving, false, light);
         if (!paired) return;

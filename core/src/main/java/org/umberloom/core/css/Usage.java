@@ -6,15 +6,18 @@ import org.umberloom.core.sheet.Selector;
 /**
  * What the pages of a stylesheet contain. Only what is used is written.
  *
- * @param everything whether to write all rules, and what every role comes to, as a live page needs it
+ * @param everything whether to write all rules, and what every role comes to
+ * @param live       whether the rules of every value of every choice are written, for a page that says on its root what is chosen
  * @param needs      element names, and attributes as {@code [data-part]} and {@code [data-part=card]}
  * @param surfaces   names of the surfaces that sections stand on
  */
-public record Usage(boolean everything, Set<String> needs, Set<String> surfaces) {
-    public static final Usage ALL = new Usage(true, Set.of(), Set.of());
+public record Usage(boolean everything, boolean live, Set<String> needs, Set<String> surfaces) {
+    public static final Usage ALL = new Usage(true, false, Set.of(), Set.of());
+    /** What a page is given that shows edits as they are made. */
+    public static final Usage LIVE = new Usage(true, true, Set.of(), Set.of());
 
     public static Usage of(Set<String> needs, Set<String> surfaces) {
-        return new Usage(false, Set.copyOf(needs), Set.copyOf(surfaces));
+        return new Usage(false, false, Set.copyOf(needs), Set.copyOf(surfaces));
     }
 
     boolean matches(Selector selector) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.json.Json;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;
@@ -56,6 +57,13 @@ final class StructureJson {
             op(data, "rename", "name", rename.name());
             data.put("modifier", rename.modifier());
             data.put("place", rename.place().toString());
+        } else if (edit instanceof Structure.SetMeaning set) {
+            op(data, "setMeaning", "name", set.modifier());
+            data.put("kind", set.meaning().kind().id());
+            data.put("contexts", set.meaning().contexts());
+        } else if (edit instanceof Structure.SetExtensions set) {
+            op(data, "setExtensions", "name", set.modifier());
+            data.put("extensions", set.extensions());
         } else if (edit instanceof Structure.Describe describe) {
             op(data, "describe", "name", describe.name());
             data.put("kind", describe.kind());
@@ -88,6 +96,8 @@ final class StructureJson {
             case "arrange" -> new Structure.Arrange(text(data, "kind"), text(data, "modifier"),
                     list(data, "names").stream().map(name -> Json.string("A name", name)).toList());
             case "rename" -> new Structure.Rename(Place.parse(text(data, "place")), text(data, "modifier"), text(data, "name"));
+            case "setMeaning" -> new Structure.SetMeaning(text(data, "name"), new Meaning(Meaning.Kind.byId(text(data, "kind")), contexts(data)));
+            case "setExtensions" -> new Structure.SetExtensions(text(data, "name"), Json.object("extensions", data.get("extensions")));
             case "describe" -> new Structure.Describe(text(data, "kind"), text(data, "name"), text(data, "text"));
             default -> null;
         });
@@ -95,6 +105,12 @@ final class StructureJson {
 
     private static String text(Map<String, Object> data, String field) {
         return Json.string(field, data.get(field));
+    }
+
+    private static Map<String, String> contexts(Map<String, Object> data) {
+        Map<String, String> contexts = new LinkedHashMap<>();
+        Json.object("contexts", data.get("contexts")).forEach((part, context) -> contexts.put(part, Json.string(part, context)));
+        return contexts;
     }
 
     private static int index(Map<String, Object> data, String field) {

@@ -85,8 +85,7 @@ public final class Grounds {
 
     private static Map<String, Map.Entry<Place, Ground>> written(ThemeDocument theme, Combination combination) {
         Map<String, Map.Entry<Place, Ground>> written = new LinkedHashMap<>();
-        for (ThemeDocument.OrderEntry entry : theme.order()) {
-            Place place = entry.modifier() ? Place.context(entry.name(), context(theme, entry.name(), combination)) : Place.set(entry.name());
+        for (Place place : theme.applying(combination)) {
             Optional<Group> surfaces = theme.at(place).group(TokenPath.of(Surfaces.GROUP));
             if (surfaces.isEmpty()) continue;
             for (Map.Entry<String, Node> child : surfaces.get().children().entrySet())
@@ -94,12 +93,6 @@ public final class Grounds {
                     readable(surface).ifPresent(ground -> written.put(child.getKey(), Map.entry(place, ground)));
         }
         return written;
-    }
-
-    private static String context(ThemeDocument theme, String modifier, Combination combination) {
-        String chosen = combination.contexts().get(modifier);
-        return chosen != null && theme.modifiers().get(modifier).contexts().containsKey(chosen) ? chosen
-                : theme.modifiers().get(modifier).defaultContext();
     }
 
     /** A ground that cannot be read is as good as none; {@link #findings} says so. */
@@ -180,13 +173,14 @@ public final class Grounds {
             if (placed.missing()) {
                 findings.add(new Finding("ground", Finding.Weight.MUST, path.dotted(), "The ground of the surface " + placed.surface()
                         + " is " + words(ground) + ", which is not there; the ground’s color is shown.",
-                        "Choose another ground, or bring it back.", List.of(new Finding.Fix("Use the plain color", edit(theme, placed, Optional.empty())))));
+                        "Choose another ground, or bring it back.", List.of(new Finding.Fix("Use the plain color", edit(theme, placed, Optional.empty())))).at(placed.place()));
             } else if (!ground.scrim() && placed.alpha() > 0) {
                 findings.add(new Finding("scrim", Finding.Weight.MUST, path.dotted(), String.format(Locale.ROOT,
                         "Text on %s of the surface %s (%s) is readable on only %.0f %% of it; 99 %% is needed.", words(ground), placed.surface(),
                         String.join(", ", resolution.combination().contexts().values()), Math.floor(placed.readable() * 100)),
                         String.format(Locale.ROOT, "Lay the scrim: %.0f %% of the ground’s color makes it readable.", Math.ceil(placed.alpha() * 100)),
-                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(ground.withScrim()))))));
+                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(ground.withScrim())))))
+                        .in(resolution.combination()).at(placed.place()));
             }
         }
         for (Place place : theme.places())

@@ -91,6 +91,8 @@ public final class PageColors {
             strongest(matching, Paint.State.REST, Paint::border).ifPresent(role -> meet(new Meeting(here.path(role), here.ground,
                     Meeting.Kind.SHAPE, "", ""), element.normalName()));
         boolean button = element.normalName().equals("button") || element.attr("data-part").equals("button");
+        if (button) strongest(matching, Paint.State.REST, Paint::border).ifPresent(role -> meet(new Meeting(Surfaces.path(surface, role), parent.ground,
+                Meeting.Kind.SHAPE, "", ""), element.text()));
         if (button && !here.ground.equals(parent.ground))
             meet(new Meeting(here.ground, parent.ground, Meeting.Kind.SHAPE, "", ""), element.text());
         for (Element child : element.children()) visit(child, here);

@@ -5,17 +5,24 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jsoup.nodes.Entities;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Part;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.Names;
 
 /** The samples of all parts: what every theme can be looked at on, and where every pair of colors meets that rules bring together. */
 public final class Specimen {
     /** Two roles that meet on a surface, by their names on it. */
     public record Touching(String role, String ground, Meeting.Kind kind) {
     }
+
+    /** Name of the small stylesheet that keeps samples apart. */
+    public static final String FRAME = "specimen.css";
+    /** What stands in it. */
+    public static final String FRAME_RULES = "[data-sample] { margin-block-end: var(--gap-section); }\nmain[data-alone] { display: block; padding: 24px; }\n";
 
     private static final Map<Map<String, String>, List<Touching>> KNOWN = new ConcurrentHashMap<>();
 
@@ -57,12 +64,22 @@ public final class Specimen {
                         .append(part.sample()).append("\n</section>\n");
         String stands = surface.equals(Surfaces.PAGE) ? "" : " data-surface=\"" + Entities.escape(surface) + "\"";
         return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n"
-                + "<title>Specimen: " + Entities.escape(surface) + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<style>[data-sample] { margin-block-end: var(--gap-section); }</style>\n</head>\n<body>\n"
+                + "<title>Specimen: " + Entities.escape(surface) + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME + "\">\n</head>\n<body>\n"
                 + "<aside data-part=\"band\"" + stands + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
                 + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu + "</ul></nav>\n</header>\n<main>\n"
                 + "<h1>Everything on " + Entities.escape(surface) + "</h1>\n"
                 + (stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n")
                 + "</main>\n<footer" + stands + ">\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
+    }
+
+    /** A page that shows one part alone on a surface. @throws NoSuchElementException when there is no such part, or it has no sample */
+    public static String part(String name, String surface) {
+        Part part = Contract.standard().parts().stream().filter(one -> one.name().equals(name) && !one.sample().isEmpty()).findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no part “" + Names.shown(name) + "” that could be shown."));
+        String stands = surface.equals(Surfaces.PAGE) ? "" : " data-surface=\"" + Entities.escape(surface) + "\"";
+        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<title>" + Entities.escape(part.title())
+                + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME + "\">\n</head>\n<body" + stands + ">\n<main data-alone>\n"
+                + part.sample() + "\n</main>\n</body>\n</html>\n";
     }
 
     private static String role(String path) {

@@ -8,7 +8,9 @@ import java.util.Optional;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Contrast;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
@@ -40,7 +42,7 @@ public final class ContrastProposal {
         Group more = Group.EMPTY;
         int count = 0;
         for (String surface : Surfaces.names(resolution))
-            for (Pair pair : Contrasts.declared()) {
+            for (Pair pair : Contrasts.declared(Choices.of(theme, theme.defaults()))) {
                 Optional<Token> token = solved(resolution, surface, pair);
                 if (token.isEmpty()) continue;
                 more = more.with(TokenPath.of(Surfaces.path(surface, pair.role())), token.get());
@@ -48,13 +50,15 @@ public final class ContrastProposal {
             }
         if (count == 0) throw new IllegalArgumentException("No role refers to a shade of a hue, so there is nothing to solve.");
         List<Edit> edits = new ArrayList<>();
-        if (!theme.modifiers().containsKey(Modifier.CONTRAST)) {
+        Optional<Meaning.Contrast> contrast = Meaning.contrast(theme);
+        if (contrast.isPresent()) edits.add(new Edit.PutAll(Place.context(contrast.get().modifier(), contrast.get().more()), more));
+        else {
             Map<String, Group> contexts = new LinkedHashMap<>();
             contexts.put("standard", Group.EMPTY);
-            contexts.put(Modifier.MORE, more);
-            edits.add(new Structure.AddModifier(Modifier.CONTRAST, new Modifier("For readers who ask for more contrast", contexts, "standard"),
+            contexts.put(Meaning.MORE, more);
+            edits.add(new Structure.AddModifier(Meaning.Kind.CONTRAST.id(), new Modifier("For readers who ask for more contrast", contexts, "standard"),
                     -1, theme.order().size()));
-        } else edits.add(new Edit.PutAll(Place.context(Modifier.CONTRAST, Modifier.MORE), more));
+        }
         return new Edit.Batch("propose more contrast for " + count + " pairs", edits);
     }
 

@@ -14,8 +14,10 @@ import org.umberloom.core.color.Ciede2000;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Depth;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
-import org.umberloom.core.theme.Modifier;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
@@ -50,31 +52,33 @@ public final class SchemeProposal {
     private final Place target;
     private final boolean dark;
     private final boolean anew;
+    private final List<Pair> declared;
     private final Map<TokenPath, List<Resolved>> shadesByHue = new HashMap<>();
     private final Map<String, Color> chosen = new LinkedHashMap<>();
     private final List<Edit> edits = new ArrayList<>();
 
-    private SchemeProposal(ThemeDocument theme, String to, boolean anew) {
+    private SchemeProposal(ThemeDocument theme, Meaning.Scheme scheme, String to, boolean anew) {
         this.theme = theme;
-        this.dark = to.equals(Modifier.DARK);
+        this.dark = to.equals(scheme.dark());
         this.anew = anew;
-        this.target = Place.context(Modifier.SCHEME, to);
-        this.from = Resolution.of(theme, theme.defaults().with(Modifier.SCHEME, dark ? Modifier.LIGHT : Modifier.DARK));
-        this.now = Resolution.of(theme, theme.defaults().with(Modifier.SCHEME, to));
+        this.target = Place.context(scheme.modifier(), to);
+        Combination other = theme.defaults().with(scheme.modifier(), scheme.other(to));
+        this.from = Resolution.of(theme, other);
+        this.now = Resolution.of(theme, theme.defaults().with(scheme.modifier(), to));
+        this.declared = Contrasts.declared(Choices.of(theme, other));
     }
 
     /**
-     * @param to   {@code dark} or {@code light}
+     * @param to   the dark or the light context of the scheme
      * @param anew whether roles that were set by hand are proposed, too
      * @throws IllegalArgumentException when the theme has no such scheme, or there is nothing left to propose
      */
     public static Edit of(ThemeDocument theme, String to, boolean anew) {
-        Modifier scheme = theme.modifiers().get(Modifier.SCHEME);
-        if (scheme == null || !scheme.contexts().containsKey(Modifier.LIGHT) || !scheme.contexts().containsKey(Modifier.DARK))
-            throw new IllegalArgumentException("The theme needs a modifier “scheme” with the contexts light and dark.");
-        if (!to.equals(Modifier.LIGHT) && !to.equals(Modifier.DARK))
-            throw new IllegalArgumentException("Only light and dark can be proposed from each other, not “" + to + "”.");
-        return new SchemeProposal(theme, to, anew).edit(to);
+        Meaning.Scheme scheme = Meaning.scheme(theme).orElseThrow(() -> new IllegalArgumentException(
+                "No modifier of the theme stands for light and dark. Say of one that it is the scheme, and which of its contexts is which."));
+        if (!to.equals(scheme.light()) && !to.equals(scheme.dark()))
+            throw new IllegalArgumentException("Only " + scheme.light() + " and " + scheme.dark() + " can be proposed from each other, not “" + to + "”.");
+        return new SchemeProposal(theme, scheme, to, anew).edit(to);
     }
 
     private Edit edit(String to) {
@@ -123,8 +127,8 @@ public final class SchemeProposal {
         return role.endsWith("-ground") || GROUNDS.contains(role);
     }
 
-    private static List<Pair> pairs(String surface, String role) {
-        return Contrasts.declared().stream().filter(pair -> pair.role().equals(role))
+    private List<Pair> pairs(String surface, String role) {
+        return declared.stream().filter(pair -> pair.role().equals(role))
                 .map(pair -> new Pair(surface, pair.role(), pair.ground(), pair.needed())).toList();
     }
 

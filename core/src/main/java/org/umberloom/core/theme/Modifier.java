@@ -11,14 +11,6 @@ import org.umberloom.core.token.Group;
  */
 public record Modifier(String description, Map<String, Group> contexts, String defaultContext,
                        Map<String, Object> extensions) {
-    /** The modifier that compiled stylesheets tie to the reader's light or dark preference. */
-    public static final String SCHEME = "scheme";
-    /** The modifier whose context {@link #MORE} compiled stylesheets tie to the reader's wish for more contrast. */
-    public static final String CONTRAST = "contrast";
-    public static final String MORE = "more";
-    public static final String LIGHT = "light";
-    public static final String DARK = "dark";
-
     /** @throws IllegalArgumentException when there is no context, or the default is none of them */
     public Modifier {
         Map<String, Group> said = new LinkedHashMap<>();
@@ -42,6 +34,10 @@ public record Modifier(String description, Map<String, Group> contexts, String d
 
     Modifier withContexts(Map<String, Group> changed, String standard) {
         return new Modifier(description, changed, standard, extensions);
+    }
+
+    Modifier withExtensions(Map<String, Object> changed) {
+        return new Modifier(description, contexts, defaultContext, changed);
     }
 
     Modifier withDescription(String text) {

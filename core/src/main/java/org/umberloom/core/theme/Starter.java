@@ -43,6 +43,7 @@ public record Starter(String id, String name, String description, Color seed, Li
                       List<String> text, double ratio, double base, double radius) {
     public static final String BASE = "base";
     public static final String ROLES = "roles";
+    public static final String SCHEME = "scheme";
     /** Chroma of a neutral that keeps a hint of the brand. Common practice. */
     private static final double NEUTRAL_CHROMA = 0.012;
     private static final ColorValue WHITE = new ColorValue(Color.rgb(255, 255, 255));
@@ -78,12 +79,12 @@ public record Starter(String id, String name, String description, Color seed, Li
         sets.put(BASE, new ThemeDocument.TokenSet("Values: hues, families, scales, widths", baseTokens()));
         sets.put(ROLES, new ThemeDocument.TokenSet("What each value is for on a page", roleTokens()));
         Map<String, Group> schemes = new LinkedHashMap<>();
-        schemes.put(Modifier.LIGHT, Group.EMPTY);
-        schemes.put(Modifier.DARK, darkTokens());
+        schemes.put(Meaning.LIGHT, Group.EMPTY);
+        schemes.put(Meaning.DARK, darkTokens());
         return new ThemeDocument(themeName, description, sets,
-                Map.of(Modifier.SCHEME, new Modifier("Light or dark", schemes, Modifier.LIGHT)),
+                Map.of(SCHEME, new Modifier("Light or dark", schemes, Meaning.LIGHT)),
                 List.of(ThemeDocument.OrderEntry.set(BASE), ThemeDocument.OrderEntry.set(ROLES),
-                        ThemeDocument.OrderEntry.modifier(Modifier.SCHEME)),
+                        ThemeDocument.OrderEntry.modifier(SCHEME)),
                 Map.of());
     }
 

@@ -1,6 +1,7 @@
 package org.umberloom.core.theme;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -335,9 +336,54 @@ public sealed interface Structure extends Edit {
         }
     }
 
+    /** Records what a modifier stands for. */
+    record SetMeaning(String modifier, Meaning meaning) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier before = theme.modifier(modifier);
+            Modifier after = meaning.in(before);
+            if (meaning.kind() != Meaning.Kind.NONE && Meaning.of(modifier, after).equals(Meaning.NOTHING))
+                throw new IllegalArgumentException("“" + modifier + "” cannot stand for " + meaning.kind().id() + " like this: name contexts that it has, each another one.");
+            return new Applied(changed(theme, modifier, after), new SetExtensions(modifier, before.extensions()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + modifier + ".meaning");
+        }
+
+        @Override
+        public String label() {
+            return modifier + " stands for " + (meaning.kind() == Meaning.Kind.NONE ? "nothing in particular" : meaning.kind().id());
+        }
+    }
+
+    /** Gives a modifier back the extensions that it had. */
+    record SetExtensions(String modifier, Map<String, Object> extensions) implements Structure {
+        public SetExtensions {
+            extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            Modifier before = theme.modifier(modifier);
+            return new Applied(changed(theme, modifier, before.withExtensions(extensions)), new SetExtensions(modifier, before.extensions()));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + modifier + ".meaning");
+        }
+
+        @Override
+        public String label() {
+            return "meaning of " + modifier;
+        }
+    }
+
     private static void checkName(String name) {
         Names.checked("A set, modifier or context", name);
-        if ( name.contains("/") || name.contains("#") || name.startsWith("$"))
+        if (name.contains("/") || name.contains("#") || name.startsWith("$"))
             throw new IllegalArgumentException("“" + name
                     + "” cannot be a name here: names are not empty, do not start with $ and hold neither / nor #.");
     }

@@ -117,6 +117,21 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         return places;
     }
 
+    /** The places that have a say in a combination, in resolution order; a context that is not there stands at the default. */
+    public List<Place> applying(Combination combination) {
+        List<Place> places = new ArrayList<>();
+        for (OrderEntry entry : order) {
+            if (!entry.modifier) {
+                places.add(Place.set(entry.name));
+                continue;
+            }
+            Modifier modifier = modifiers.get(entry.name);
+            String context = combination.contexts().get(entry.name);
+            places.add(Place.context(entry.name, modifier.contexts().containsKey(context) ? context : modifier.defaultContext()));
+        }
+        return places;
+    }
+
     /** The modifier of that name. @throws IllegalArgumentException when there is none */
     public Modifier modifier(String modifier) {
         Modifier found = modifiers.get(modifier);

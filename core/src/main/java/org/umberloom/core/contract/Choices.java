@@ -1,0 +1,113 @@
+package org.umberloom.core.contract;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.TokenPath;
+
+/**
+ * What a theme chooses. A choice is written at a place as the group {@code choice.NAME}, with its value under the product's
+ * extensions: the format has no type for it. Of the places that apply, the last that chooses wins, as with tokens.
+ */
+public final class Choices {
+    /** First segment of every choice's path. */
+    public static final String GROUP = "choice";
+    private static final String VALUE = "choice";
+
+    /**
+     * A choice in a combination.
+     *
+     * @param place where it is written; none where nobody chose and the standard holds
+     */
+    public record Chosen(Choice choice, String value, Optional<Place> place) {
+    }
+
+    private Choices() {
+    }
+
+    public static TokenPath path(String choice) {
+        return TokenPath.of(GROUP).child(choice);
+    }
+
+    /** Every choice with its value in a combination. */
+    public static Map<String, String> of(ThemeDocument theme, Combination combination) {
+        Map<String, String> values = new LinkedHashMap<>();
+        all(theme, combination).forEach(chosen -> values.put(chosen.choice.name(), chosen.value));
+        return values;
+    }
+
+    /** Every choice, with the place that decides it in a combination. */
+    public static List<Chosen> all(ThemeDocument theme, Combination combination) {
+        List<Place> applying = theme.applying(combination);
+        List<Chosen> all = new ArrayList<>();
+        for (Choice choice : Contract.standard().choices().values()) {
+            Chosen chosen = new Chosen(choice, choice.standard(), Optional.empty());
+            for (Place place : applying) {
+                Optional<String> value = at(theme, place, choice);
+                if (value.isPresent()) chosen = new Chosen(choice, value.get(), Optional.of(place));
+            }
+            all.add(chosen);
+        }
+        return all;
+    }
+
+    /** What is written at a place; a value that the choice does not have is as good as none. */
+    public static Optional<String> at(ThemeDocument theme, Place place, Choice choice) {
+        return written(theme.at(place), choice.name()).filter(choice.values()::containsKey);
+    }
+
+    /** Whether some place of a theme writes a choice. */
+    public static List<Place> writing(ThemeDocument theme, Choice choice) {
+        return theme.places().stream().filter(place -> at(theme, place, choice).isPresent()).toList();
+    }
+
+    /**
+     * The edit that writes a choice at a place.
+     *
+     * @param value empty to choose nothing there any more
+     * @throws IllegalArgumentException when there is no such choice, or it has no such value
+     */
+    public static Edit choose(ThemeDocument theme, Place place, String name, Optional<String> value) {
+        Choice choice = Optional.ofNullable(Contract.standard().choices().get(name))
+                .orElseThrow(() -> new IllegalArgumentException("There is no choice “" + name + "”."));
+        if (value.isPresent() && !choice.values().containsKey(value.get()))
+            throw new IllegalArgumentException("“" + name + "” has no value “" + value.get() + "”: it is one of " + String.join(", ", choice.values().keySet()) + ".");
+        TokenPath path = path(name);
+        if (theme.at(place).token(path).isPresent())
+            throw new IllegalArgumentException("At “" + path + "” stands a token of the theme's own; give it another path first.");
+        if (value.isEmpty()) return new Edit.Batch(name + " as it is elsewhere", List.of(new Edit.Remove(place, path)));
+        Group group = theme.at(place).group(path).orElse(Group.EMPTY);
+        Meta meta = group.meta().withOwn(VALUE, Optional.of(value.get()));
+        Edit edit = theme.at(place).group(path).isPresent() ? new Edit.SetMeta(place, path, meta) : new Edit.Put(place, path, new Group(Map.of(), meta), -1);
+        return new Edit.Batch(name + " " + choice.values().get(value.get()), List.of(edit));
+    }
+
+    /** Choices that are written but not known, each with the place it stands at. */
+    public static List<Finding> findings(ThemeDocument theme) {
+        List<Finding> findings = new ArrayList<>();
+        for (Place place : theme.places())
+            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children().forEach((name, node) ->
+                    written(theme.at(place), name).filter(value -> !known(name, value)).ifPresent(value -> findings.add(new Finding("choice", Finding.Weight.SHOULD,
+                            GROUP + "." + name, "“" + value + "” is written for the choice " + name + " in " + place + ", which is not known here.",
+                            "It is kept, and counts for nothing.", List.of(new Finding.Fix("Remove it", new Edit.Remove(place, path(name))))).at(place)))));
+        return findings;
+    }
+
+    private static boolean known(String name, String value) {
+        Choice choice = Contract.standard().choices().get(name);
+        return choice != null && choice.values().containsKey(value);
+    }
+
+    private static Optional<String> written(Group root, String choice) {
+        return root.group(path(choice)).flatMap(group -> group.meta().own(VALUE)).filter(String.class::isInstance).map(String.class::cast);
+    }
+}
