@@ -82,6 +82,24 @@
     reorder(index, index + by);
   }
 
+  const part = (layer: Layer, name: string) => layer.contexts.find((context) => context.part === name)?.name ?? '';
+  const MEANINGS: Record<string, string> = { scheme: 'the scheme', contrast: 'contrast', density: 'density', look: 'the look' };
+
+  /** A scheme says which context is the light one and which the dark one. */
+  const scheme = (layer: Layer): Asking => ({
+    title: `${layer.name} follows the reader’s light or dark`,
+    label: 'Light context',
+    value: part(layer, 'light') || layer.standard,
+    second: { label: 'Dark context', value: part(layer, 'dark') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? '') },
+    edit: (light, dark) => ({ op: 'meaning', to: layer.name, text: 'scheme', order: [light, dark] })
+  });
+  const contrast = (layer: Layer): Asking => ({
+    title: `${layer.name} is for readers who ask for more contrast`,
+    label: 'Context with more contrast',
+    value: part(layer, 'more') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? ''),
+    edit: (more) => ({ op: 'meaning', to: layer.name, text: 'contrast', order: [more] })
+  });
+
   const named = (title: string, value: string, edit: (text: string) => EditRequest): Asking => ({ title, label: 'Name', value, edit: (t) => edit(t) });
 </script>
 
@@ -110,6 +128,11 @@
         {:else}
           {@render choice('New context', () => ask(named('New context', '', (t) => ({ op: 'add-context', to: layer.name, text: t }))))}
           {@render choice('Rename', () => ask(named('Rename the modifier', layer.name, (t) => ({ op: 'rename-modifier', to: layer.name, text: t }))))}
+          {@render choice('It is light and dark …', () => ask(scheme(layer)))}
+          {@render choice('It is for more contrast …', () => ask(contrast(layer)))}
+          {#each ['density', 'look', 'none'].filter((kind) => kind !== layer.meaning) as kind (kind)}
+            {@render choice(kind === 'none' ? 'It stands for nothing in particular' : `It is ${MEANINGS[kind]}`, () => void bench.commit({ op: 'meaning', to: layer.name, text: kind }))}
+          {/each}
           {@render choice('Say what it is for', () => ask({ title: 'What the modifier is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe-place', place: place(layer, layer.standard), text: t }) }))}
           {@render choice(layer.applies ? 'Take it out of the order' : 'Put it into the order', () => apply(layer, !layer.applies))}
           {@render choice('Delete', () => void bench.commit({ op: 'remove-modifier', to: layer.name }))}
@@ -136,7 +159,7 @@
           onpointerdown={(e) => hold(e, index)} onpointerup={(e) => { e.currentTarget.onpointermove = null; drop(); }} onpointercancel={() => (dragged = null)} onkeydown={(e) => key(e, index)}><GripVertical size={14} /></button>
       {/if}
       <span class="min-w-0 grow truncate font-semibold">{layer.name}</span>
-      <span class="caption">{layer.kind === 'set' ? `${layer.tokens}` : 'modifier'}</span>
+      <span class="caption">{layer.kind === 'set' ? `${layer.tokens}` : (MEANINGS[layer.meaning] ?? 'modifier')}</span>
       {@render menu(layer)}
     </div>
     <div class="px-2 pb-2">
@@ -151,7 +174,7 @@
             {@const chosen = bench.working[layer.name] === context.name}
             <li class="border border-border {chosen ? 'bg-chosen' : ''}">
               <div class="flex items-center gap-1 pl-2">
-                <button class="min-w-0 grow truncate py-0.5 text-left hover:underline {chosen ? 'font-semibold' : ''}" aria-pressed={chosen} onclick={() => bench.choose(layer.name, context.name)}>{context.name}{#if layer.standard === context.name}<span class="caption">{' '}default</span>{/if}</button>
+                <button class="min-w-0 grow truncate py-0.5 text-left hover:underline {chosen ? 'font-semibold' : ''}" aria-pressed={chosen} onclick={() => bench.choose(layer.name, context.name)}>{context.name}{#if layer.standard === context.name}<span class="caption">{' '}default</span>{/if}{#if context.part && context.part !== context.name}<span class="caption">{' '}{context.part}</span>{/if}</button>
                 {#each wearing(layer, context.name) as bay (bay)}<span class="value grid size-4 place-items-center rounded-full bg-accent text-[0.625rem]! text-on-accent" title="Bay {bay} wears it"><span class="sr-only">bay </span>{bay}</span>{/each}
                 <span class="caption">{context.tokens}</span>
                 {@render menu(layer, context.name)}

@@ -79,7 +79,7 @@ public class ShownAgain implements Proof {
 
     private void kit(Draft draft) {
         Pictures known = pictures.of(draft.theme());
-        Stylesheet.compile(draft.theme(), Usage.ALL, List.of(), known, combination -> graphs.of(draft, combination).resolution());
+        Stylesheet.compile(draft.theme(), Usage.LIVE, List.of(), known, combination -> graphs.of(draft, combination).resolution());
         ThemeJson.writeFiles(draft.theme());
     }
 }

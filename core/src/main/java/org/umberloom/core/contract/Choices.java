@@ -84,7 +84,10 @@ public final class Choices {
         TokenPath path = path(name);
         if (theme.at(place).token(path).isPresent())
             throw new IllegalArgumentException("At “" + path + "” stands a token of the theme's own; give it another path first.");
-        if (value.isEmpty()) return new Edit.Batch(name + " as it is elsewhere", List.of(new Edit.Remove(place, path)));
+        if (value.isEmpty()) {
+            boolean last = theme.at(place).group(TokenPath.of(GROUP)).filter(group -> group.children().size() == 1 && group.meta().equals(Meta.NONE)).isPresent();
+            return new Edit.Batch(name + " as it is elsewhere", List.of(new Edit.Remove(place, last ? TokenPath.of(GROUP) : path)));
+        }
         Group group = theme.at(place).group(path).orElse(Group.EMPTY);
         Meta meta = group.meta().withOwn(VALUE, Optional.of(value.get()));
         Edit edit = theme.at(place).group(path).isPresent() ? new Edit.SetMeta(place, path, meta) : new Edit.Put(place, path, new Group(Map.of(), meta), -1);

@@ -1,8 +1,6 @@
 package org.umberloom.core.css;
 
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.umberloom.core.contract.Contract;
@@ -21,7 +19,6 @@ final class Folding {
     private final Contract contract = Contract.standard();
     private final Set<Role> set;
     private final boolean folds;
-    private final Map<String, String> known = new HashMap<>();
 
     private Folding(Set<Role> set, boolean folds) {
         this.set = set;
@@ -37,7 +34,7 @@ final class Folding {
 
     /** What stands in a rule for a reading: a property, or a value where the contract's own is the end. */
     String text(String reading) {
-        return known.computeIfAbsent(reading, key -> end(key).map(CssText::of).map(TwoGamuts::narrow).orElseGet(() -> "var(" + CustomProperties.nameOf(left(key)) + ")"));
+        return end(reading).map(CssText::of).map(TwoGamuts::narrow).orElseGet(() -> "var(" + CustomProperties.nameOf(left(reading)) + ")");
     }
 
     /** The reading that is left of one; none where it ends in a value. */

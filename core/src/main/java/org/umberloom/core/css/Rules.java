@@ -26,6 +26,15 @@ final class Rules {
     }
 
     static Rules of(ThemeDocument theme, Usage usage) {
+        return usage.live() ? Live.RULES : read(theme, usage);
+    }
+
+    /** A live page has the same rules in every theme. */
+    private static final class Live {
+        private static final Rules RULES = read(null, Usage.LIVE);
+    }
+
+    private static Rules read(ThemeDocument theme, Usage usage) {
         Rules rules = new Rules();
         Folding folding = usage.everything() ? Folding.NONE : Folding.of(theme);
         boolean grounds = usage.everything() || Grounds.any(theme);

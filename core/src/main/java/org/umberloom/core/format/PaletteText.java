@@ -19,7 +19,7 @@ import org.umberloom.core.limit.Patience;
  */
 public final class PaletteText {
     private static final int MOST = 256;
-    private static final String GPL_HEADER = "gimp palette";
+    static final String GPL_HEADER = "gimp palette";
     private static final Pattern GPL_LINE = Pattern.compile("\\s*(\\d{1,3})\\s+(\\d{1,3})\\s+(\\d{1,3})(?:\\s+(.*))?");
     /** UTF-16 units of a text; far more than any list of colors that people paste. */
     private static final int LONGEST = 400_000;

@@ -126,9 +126,9 @@ public final class ThemeJson {
         List<String> notes = new ArrayList<>();
         boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
         if (resolver) return within(new ResolverDocument(where, data, files, notes).theme(), notes);
-        if (data.values().stream().noneMatch(Map.class::isInstance))
+        if (data.values().stream().noneMatch(value -> value instanceof Map || value instanceof List))
             throw new FormatException(where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
-        Group tokens = TokensJson.modern(where, data, notes);
+        Group tokens = PlainJson.is(data) ? PlainJson.read(where, data, notes) : TokensJson.modern(where, data, notes);
         ThemeDocument theme = new ThemeDocument(nameOf(where), "",
                 Map.of("tokens", new ThemeDocument.TokenSet("", tokens)), Map.of(),
                 List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of());
@@ -136,8 +136,8 @@ public final class ThemeJson {
     }
 
     /** What a token file's name says, as the name of a theme. */
-    private static String nameOf(String file) {
-        String name = file.replaceAll("(\\.tokens)?\\.json$", "");
+    static String nameOf(String file) {
+        String name = file.replaceAll("(\\.tokens)?\\.(json|css|gpl|txt)$", "");
         String start = name.substring(0, Math.min(name.length(), Names.LONGEST));
         StringBuilder kept = new StringBuilder();
         start.codePoints().filter(c -> !Character.isISOControl(c) && Character.getType(c) != Character.SURROGATE
