@@ -86,8 +86,8 @@ export function problemOf(status: number, body: unknown): Problem {
 }
 
 /** Sends a file; the browser sets the content type with its boundary. */
-export async function upload(path: string, file: File): Promise<Response> {
+export async function upload(path: string, ...files: File[]): Promise<Response> {
   const body = new FormData();
-  body.append('file', file);
+  for (const file of files) body.append('file', file);
   return fetch(path, { method: 'POST', body, headers: { 'X-XSRF-TOKEN': csrfToken() }, credentials: 'same-origin' });
 }

@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kits/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/invitation/{word}": {
         parameters: {
             query?: never;
@@ -300,6 +316,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["stylesheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/preview/{theme}/{state}/{combo}/{site}/specimen.css": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["frame"];
         put?: never;
         post?: never;
         delete?: never;
@@ -524,6 +556,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["entries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/dress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dress"];
         put?: never;
         post?: never;
         delete?: never;
@@ -980,6 +1028,8 @@ export interface components {
             type: components["schemas"]["TypeView"];
             space: components["schemas"]["SpaceView"];
             choices: components["schemas"]["ChosenView"][];
+            /** Format: int32 */
+            pairs: number;
             findings: components["schemas"]["FindingView"][];
         };
         LayerView: {
@@ -1188,6 +1238,9 @@ export interface components {
             typeScale?: components["schemas"]["TypeScaleRequest"];
             spaceScale?: components["schemas"]["SpaceScaleRequest"];
             ground?: components["schemas"]["GroundRequest"];
+            roles?: {
+                [key: string]: string;
+            };
             lean?: boolean;
         };
         GroundRequest: {
@@ -1307,6 +1360,30 @@ export interface components {
             /** Format: int64 */
             id: number;
             notes: string[];
+            /** Format: int32 */
+            lacking: number;
+        };
+        Preview: {
+            name: string;
+            types: components["schemas"]["TypeCount"][];
+            sets: string[];
+            contexts: string[];
+            weave: components["schemas"]["Weave"];
+            families: string[];
+            notes: string[];
+            /** Format: int32 */
+            lacking: number;
+            /** Format: int32 */
+            proposed: number;
+        };
+        TypeCount: {
+            type: string;
+            /** Format: int32 */
+            count: number;
+        };
+        Weave: {
+            warp: string[];
+            weft: string[];
         };
         AcceptRequest: {
             name: string;
@@ -1324,6 +1401,8 @@ export interface components {
             families: string[];
             /** Format: int32 */
             findings: number;
+            /** Format: int32 */
+            pairs: number;
             /** Format: int64 */
             combinations: number;
             fault: string;
@@ -1334,10 +1413,6 @@ export interface components {
             count: number;
             /** Format: int32 */
             putAway: number;
-        };
-        Weave: {
-            warp: string[];
-            weft: string[];
         };
         TokenList: {
             /** Format: int32 */
@@ -1438,6 +1513,37 @@ export interface components {
         FileText: {
             name: string;
             text: string;
+        };
+        DressView: {
+            /** Format: int32 */
+            revision: number;
+            name: string;
+            roles: components["schemas"]["RoleRow"][];
+            tokens: components["schemas"]["TokenCell"][];
+            /** Format: int32 */
+            more: number;
+        };
+        RoleRow: {
+            path: string;
+            type: string;
+            part: string;
+            purpose: string;
+            core: boolean;
+            set: boolean;
+            written: string;
+            on: string;
+            css: string;
+            proposed: string;
+            /** Format: double */
+            confidence: number;
+            reason: string;
+        };
+        TokenCell: {
+            path: string;
+            type: string;
+            css: string;
+            written: string;
+            run: string;
         };
         ChangeView: {
             place: string;
@@ -2118,8 +2224,7 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
+                    file: string[];
                 };
             };
         };
@@ -2131,6 +2236,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Imported"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    file: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
                 };
             };
         };
@@ -2218,6 +2349,26 @@ export interface operations {
                 theme: number;
                 state: string;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/css;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    frame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -2598,6 +2749,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HistoryView"][];
+                };
+            };
+        };
+    };
+    dress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DressView"];
                 };
             };
         };

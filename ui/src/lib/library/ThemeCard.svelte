@@ -45,6 +45,7 @@
       <span>{when(theme.changedAt)}</span>
       {#if theme.fault}<span></span>
       {:else if theme.findings > 0}<span class="ml-auto font-semibold text-must">{theme.findings} {theme.findings === 1 ? 'finding' : 'findings'}</span>
+      {:else if theme.pairs === 0}<span class="ml-auto text-muted">Nothing to check yet</span>
       {:else}<span class="ml-auto text-good">All pairs readable</span>{/if}
     </p>
     <div class="relative z-10 flex items-center gap-3">

@@ -29,8 +29,9 @@
     scale: number;
     alone: boolean;
     closable: boolean;
-    onalone: () => void;
-    onclose: () => void;
+    /** None where there is no other bay. */
+    onalone?: () => void;
+    onclose?: () => void;
   } = $props();
 
   const KIND_OF_TAB = { color: 'color', type: 'type', space: 'space', widths: 'width' } as const;
@@ -153,9 +154,9 @@
         {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
       </button>
     {/if}
-    <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'} onclick={onalone}>
+    {#if onalone}<button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'} onclick={onalone}>
       {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
-    </button>
+    </button>{/if}
     {#if closable}
       <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}><X size={14} /></button>
     {/if}

@@ -47,5 +47,6 @@
   </p>
   <span class="grow"></span>
   <Findings {bench} />
+  <a class="button" href="/dress/{bench.id}">Dress</a>
   <a class="button button-strong" href="/kit/{bench.id}">Kit</a>
 </header>

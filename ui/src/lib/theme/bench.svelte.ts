@@ -280,6 +280,7 @@ export class Bench {
       color: { hues, surfaces },
       type: probe.type[0] ?? saved.type,
       choices: saved.choices,
+      pairs: saved.pairs,
       space: probe.space[0] ?? saved.space,
       findings
     };

@@ -6,9 +6,10 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import Search from '@lucide/svelte/icons/search';
   import Download from '@lucide/svelte/icons/download';
-  import { api, Problem } from '$lib/api/client';
+  import { api, Problem, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
-  import { importFile } from '$lib/kit/importing';
+  import { importFiles, previewFiles } from '$lib/kit/importing';
+  import ImportPreview from '$lib/kit/ImportPreview.svelte';
   import { Library, type Card } from '$lib/library/library.svelte';
   import DeleteForGood from '$lib/library/DeleteForGood.svelte';
   import ThemeCard from '$lib/library/ThemeCard.svelte';
@@ -41,16 +42,33 @@
     }
   }
 
-  function take(files: FileList | null | undefined) {
-    const file = files?.[0];
-    if (!file) return;
+  let coming = $state.raw<{ files: File[]; preview: Schemas['Preview'] } | null>(null);
+  let taking = $state(false);
+
+  function take(chosen: FileList | null | undefined) {
+    const files = [...(chosen ?? [])];
+    if (files.length === 0) return;
     void tried(async () => {
       try {
-        const { id, notes } = await importFile(file);
-        toast.success(`Imported ${file.name}`, { description: notes.join(' '), duration: notes.length ? Infinity : 8000 });
-        await goto(`/bench/${id}`);
+        coming = { files, preview: await previewFiles(files) };
       } finally {
         if (chooser) chooser.value = '';
+      }
+    }, 'Not imported.');
+  }
+
+  function takeIn() {
+    if (!coming) return;
+    const { files } = coming;
+    taking = true;
+    void tried(async () => {
+      try {
+        const { id, lacking } = await importFiles(files);
+        toast.success(`Imported ${files[0]?.name}`);
+        await goto(lacking > 0 ? `/dress/${id}` : `/bench/${id}`);
+      } finally {
+        taking = false;
+        coming = null;
       }
     }, 'Not imported.');
   }
@@ -112,9 +130,9 @@
         </p>
       </div>
       <div class="ml-auto flex gap-2">
-        <input bind:this={chooser} class="sr-only" type="file" accept=".zip,.json" tabindex="-1" aria-label="Kit file"
+        <input bind:this={chooser} class="sr-only" type="file" accept=".zip,.json,.css,.gpl,.txt" multiple tabindex="-1" aria-label="Kit file"
           onchange={(e) => take(e.currentTarget.files)} />
-        <button class="button h-9" onclick={() => chooser?.click()}><FileUp size={16} aria-hidden="true" /> Import a kit</button>
+        <button class="button h-9" onclick={() => chooser?.click()}><FileUp size={16} aria-hidden="true" /> Import</button>
         <button class="button button-strong h-9" onclick={() => (creating = true)}><Plus size={16} aria-hidden="true" /> New theme</button>
       </div>
     </div>
@@ -177,9 +195,10 @@
 
 {#if dragging}
   <div class="pointer-events-none fixed inset-3 z-50 grid place-items-center border-2 border-dashed border-accent bg-ground/90">
-    <p class="font-display text-2xl text-heading">Drop the kit to import it</p>
+    <p class="font-display text-2xl text-heading">Drop a kit, tokens or style sheets to look at them</p>
   </div>
 {/if}
 
 <NewTheme bind:open={creating} />
+{#if coming}<ImportPreview preview={coming.preview} file={coming.files.map((f) => f.name).join(', ')} busy={taking} ontake={takeIn} onleave={() => (coming = null)} />{/if}
 <DeleteForGood {library} bind:theme={going} />

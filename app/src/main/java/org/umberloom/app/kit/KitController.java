@@ -1,6 +1,9 @@
 package org.umberloom.app.kit;
 
 import java.security.Principal;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -21,6 +24,8 @@ import org.umberloom.app.web.Uploads;
 @RestController
 @RequestMapping("/api")
 class KitController {
+    private static final int MOST_FILES = 40;
+
     record FileText(String name, String text) {
     }
 
@@ -52,8 +57,21 @@ class KitController {
                 .body(kits.archive(id, site));
     }
 
+    /** What would come in; nothing is stored. */
+    @PostMapping(value = "/kits/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    KitService.Preview preview(@RequestPart List<MultipartFile> file) {
+        return heavy.read(() -> kits.preview(contents(file)));
+    }
+
     @PostMapping(value = "/kits", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    KitService.Imported take(@RequestPart MultipartFile file, Principal principal) {
-        return heavy.read(() -> kits.take(Uploads.name(file, "a file"), Uploads.bytes(file), accounts.get(principal.getName())));
+    KitService.Imported take(@RequestPart List<MultipartFile> file, Principal principal) {
+        return heavy.read(() -> kits.take(contents(file), accounts.get(principal.getName())));
+    }
+
+    private static Map<String, byte[]> contents(List<MultipartFile> files) {
+        if (files.size() > MOST_FILES) throw new IllegalArgumentException("Up to " + MOST_FILES + " files are read at once. Nothing was imported and nothing was changed.");
+        Map<String, byte[]> contents = new LinkedHashMap<>();
+        for (MultipartFile file : files) contents.put(Uploads.name(file, "a file"), Uploads.bytes(file));
+        return contents;
     }
 }

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
@@ -22,12 +23,16 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.format.ThemeFiles;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.propose.MeaningProposal;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
 
@@ -45,8 +50,11 @@ class KitService {
     record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {
     }
 
-    /** @param notes a sentence for each kind of thing that was converted while it was read */
-    record Imported(long id, List<String> notes) {
+    /**
+     * @param notes   a sentence for each kind of thing that was converted or passed over while it was read
+     * @param lacking how many core roles it leaves unset
+     */
+    record Imported(long id, List<String> notes, int lacking) {
     }
 
     private final DraftService drafts;
@@ -94,17 +102,63 @@ class KitService {
         return (name.isEmpty() ? "theme" : name) + ".kit.zip";
     }
 
+    /** A theme as it would come in; nothing of it is stored. */
+    record Preview(String name, List<TypeCount> types, List<String> sets, List<String> contexts, ThemeViews.Weave weave, List<String> families,
+                   List<String> notes, int lacking, int proposed) {
+    }
+
+    record TypeCount(String type, int count) {
+    }
+
+    private record Read(ThemeDocument theme, List<String> notes) {
+    }
+
+    /** Reads as {@link #take} does, and says what would come in. */
+    Preview preview(Map<String, byte[]> given) {
+        Read read = read(given, false);
+        ThemeDocument theme = read.theme;
+        Map<String, Integer> types = new LinkedHashMap<>();
+        Resolution resolution = Resolution.of(theme, theme.defaults());
+        resolution.tokens().values().forEach(token -> types.merge(token.type().id(), 1, Integer::sum));
+        ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme);
+        List<String> contexts = new ArrayList<>();
+        theme.modifiers().forEach((name, modifier) -> contexts.add(name + ": " + modifier.contexts().entrySet().stream()
+                .map(one -> one.getKey() + " (" + one.getValue().tokenCount() + ")").collect(Collectors.joining(", "))));
+        return new Preview(theme.name(), types.entrySet().stream().map(entry -> new TypeCount(entry.getKey(), entry.getValue())).toList(), List.copyOf(theme.sets().keySet()), contexts,
+                ThemeViews.Weave.of(instruments.color()), instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
+                read.notes, Dressing.lacking(theme).size(), Dressing.propose(theme).size());
+    }
+
     /**
-     * Reads a kit archive, a resolver document or a token file, and keeps it as a new theme. Nothing is stored, and no connection
-     * to the database is held, until all of it was read.
+     * Reads a kit archive, or a theme in any open form that is known, and keeps it as a new theme. Nothing is stored, and no
+     * connection to the database is held, until all of it was read.
      */
-    Imported take(String fileName, byte[] content, Account by) {
-        Map<String, byte[]> files = files(content);
-        ThemeJson.Reading reading = theme(fileName, content, files);
+    Imported take(Map<String, byte[]> given, Account by) {
+        Read read = read(given, true);
+        long id = refusing(() -> drafts.create(read.theme, "imported from " + given.keySet().iterator().next(), by));
+        return new Imported(id, read.notes, Dressing.lacking(read.theme).size());
+    }
+
+    private Read read(Map<String, byte[]> given, boolean keeping) {
+        byte[] first = given.isEmpty() ? new byte[0] : given.values().iterator().next();
+        Map<String, byte[]> files = given.size() == 1 ? files(first) : Map.of();
+        ThemeJson.Reading reading = refusing(() -> files.isEmpty() ? ThemeFiles.reading(texts(given)) : KitManifest.reading(files));
         List<String> notes = new ArrayList<>(reading.notes());
-        ThemeDocument theme = MeaningProposal.recorded(withPictures(reading.theme(), files, notes), notes);
-        long id = refusing(() -> drafts.create(theme, "imported from " + fileName, by));
-        return new Imported(id, notes);
+        ThemeDocument theme = keeping ? withPictures(reading.theme(), files, notes) : reading.theme();
+        return new Read(MeaningProposal.recorded(theme, notes), notes);
+    }
+
+    private static Map<String, String> texts(Map<String, byte[]> given) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        given.forEach((name, content) -> {
+            try {
+                texts.put(name, StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString());
+            } catch (CharacterCodingException e) {
+                throw new IllegalArgumentException("“" + name + "” is neither a kit archive nor a text file, or it is "
+                        + "damaged. " + KEPT + " Export it again, or choose another file.", e);
+            }
+        });
+        return texts;
     }
 
     /** The document with the pictures that came with it, as they really are; one that did not come or was refused is said. */
@@ -135,10 +189,6 @@ class KitService {
         return archive ? refusing(() -> KitArchive.read(content)) : Map.of();
     }
 
-    private static ThemeJson.Reading theme(String fileName, byte[] content, Map<String, byte[]> files) {
-        return refusing(() -> files.isEmpty() ? document(fileName, content) : KitManifest.reading(files));
-    }
-
     /** Every refusal ends with what became of the file. */
     private static <T> T refusing(Supplier<T> read) {
         try {
@@ -148,20 +198,6 @@ class KitService {
             if (said.toLowerCase(Locale.ROOT).contains("nothing was changed")) throw e;
             throw new FormatException(said + (said.endsWith(".") ? " " : ". ") + KEPT, e);
         }
-    }
-
-    private static ThemeJson.Reading document(String fileName, byte[] content) {
-        String text;
-        try {
-            text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();
-        } catch (CharacterCodingException e) {
-            throw new IllegalArgumentException("“" + fileName + "” is neither a kit archive nor a text file, or it is "
-                    + "damaged. " + KEPT + " Export it again, or choose another file.", e);
-        }
-        return ThemeJson.reading(fileName, text, file -> {
-            throw new FormatException("“" + fileName + "” refers to the file “" + file
-                    + "”, which was not given with it; put both into one ZIP archive.");
-        });
     }
 
     private List<Site> shown(String site) {

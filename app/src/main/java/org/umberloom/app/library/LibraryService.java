@@ -33,9 +33,9 @@ class LibraryService {
     private static final int LONGEST_SEARCH = 100;
     private static final ThemeViews.Weave NO_CLOTH = new ThemeViews.Weave(List.of(), List.of());
 
-    /** A theme in the library; {@code fault} says why it cannot be shown, and is empty for all that can. */
+    /** A theme in the library; {@code pairs} were measured for its findings; {@code fault} says why it cannot be shown, and is empty for all that can. */
     record Card(long id, String name, String description, int revision, String changedAt, ThemeViews.Weave weave,
-                List<String> families, int findings, long combinations, String fault) {
+                List<String> families, int findings, int pairs, long combinations, String fault) {
     }
 
     /**
@@ -91,13 +91,13 @@ class LibraryService {
             return card(row, known, "");
         } catch (RuntimeException e) {
             LOG.warn("theme {} cannot be shown: {}", row.id(), e.toString());
-            return card(row, new Shown("", NO_CLOTH, List.of(), 0, 1), "This theme cannot be shown. Its document is kept as it is, and can be exported.");
+            return card(row, new Shown("", NO_CLOTH, List.of(), 0, 0, 1), "This theme cannot be shown. Its document is kept as it is, and can be exported.");
         }
     }
 
     private static Card card(LibraryMapper.Row row, Shown known, String fault) {
         return new Card(row.id(), row.name(), known.description(), row.revision(), row.changedAt() + "Z", known.weave(), known.families(),
-                known.findings(), known.combinations(), fault);
+                known.findings(), known.pairs(), known.combinations(), fault);
     }
 
     private Shown computed(LibraryMapper.Row row) throws JacksonException {

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.color.RampShape;
@@ -25,13 +26,14 @@ import org.umberloom.core.token.TokenPath;
  * @param bays  the combinations that the bays show
  * @param place where it is written, such as {@code set:base}
  * @param path  the token or group
+ * @param roles of a dressing: what each role is to be, as people write values
  * @param lean  of a probe: whether surfaces and findings are left out, as they are while a pointer moves
  */
 record EditRequest(@NotNull Integer base, @Size(max = 2000) String combo, @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays,
                    @NotBlank @Size(max = 40) String op, String place, String path,
                    String member, String text, String to, String type, Boolean deprecated, List<@NotNull String> order,
                    List<@NotNull String> arguments, @Valid RampRequest ramp, TypeScaleRequest typeScale, @Valid SpaceScaleRequest spaceScale,
-                   @Valid GroundRequest ground, Boolean lean) {
+                   @Valid GroundRequest ground, @Size(max = 200) Map<@NotNull String, @NotNull String> roles, Boolean lean) {
 
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none

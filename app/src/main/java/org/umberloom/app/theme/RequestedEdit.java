@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.propose.ContrastProposal;
@@ -71,6 +73,7 @@ final class RequestedEdit {
             case "remove-modifier" -> new Structure.RemoveModifier(required(request.to(), "to"));
             case "default-context" -> new Structure.SetDefault(required(request.to(), "to"), text());
             case "describe-place" -> describe();
+            case "dress" -> dress();
             case "meaning" -> new Structure.SetMeaning(required(request.to(), "to"), meaning());
             case "choice" -> Choices.choose(theme, place(), required(request.member(), "member"), Optional.of(text()).filter(value -> !value.isEmpty()));
             case "reorder" -> new Structure.Reorder(order());
@@ -276,6 +279,15 @@ final class RequestedEdit {
     private Edit describe() {
         return place() instanceof Place.InSet in ? new Structure.Describe("set", in.set(), text().trim())
                 : new Structure.Describe("modifier", ((Place.InContext) place()).modifier(), text().trim());
+    }
+
+    private Edit dress() {
+        Map<String, TokenValue> values = new LinkedHashMap<>();
+        required(request.roles(), "roles").forEach((path, written) -> {
+            TokenType type = Contract.standard().filledBy(path).orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read.")).type();
+            values.put(path, checked(ValueText.parse(type, written), type));
+        });
+        return Dressing.edit(theme, values);
     }
 
     /** The contexts are named in order: light and dark of a scheme, the one for more of a contrast. */

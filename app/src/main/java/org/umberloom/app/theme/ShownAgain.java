@@ -74,7 +74,7 @@ public class ShownAgain implements Proof {
         ThemeViews.StructureView.of(theme);
         return new Shown(theme.description(), ThemeViews.Weave.of(instruments.color()),
                 instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
-                instruments.findings().size(), theme.combinationCount());
+                instruments.findings().size(), instruments.pairs(), theme.combinationCount());
     }
 
     private void kit(Draft draft) {

@@ -18,6 +18,7 @@ import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
@@ -76,14 +77,14 @@ public final class ThemeViews {
 
     /** Everything that is computed from a document, without its log. */
     public record Instruments(Map<String, Map<String, Map<String, String>>> live, ColorView color, TypeView type,
-                              SpaceView space, List<ChosenView> choices, List<FindingView> findings) {
+                              SpaceView space, List<ChosenView> choices, int pairs, List<FindingView> findings) {
         public static Instruments of(ThemeDocument theme) {
             return of(Combos.of(theme));
         }
 
         static Instruments of(Combos combos) {
             return new Instruments(live(combos, combos::properties), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
-                    choices(combos), findings(combos));
+                    choices(combos), pairs(combos), findings(combos));
         }
 
         /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
@@ -99,7 +100,12 @@ public final class ThemeViews {
         private static Instruments following(Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
             return new Instruments(live(combos, resolution -> combos.properties(resolution, before)), color, onlyColors ? known.type : TypeView.of(combos),
-                    onlyColors ? known.space : SpaceView.of(combos), choices(combos), findings);
+                    onlyColors ? known.space : SpaceView.of(combos), choices(combos), known.pairs, findings);
+        }
+
+        /** How many pairs of colors the findings come from. */
+        private static int pairs(Combos combos) {
+            return combos.byScheme().values().stream().mapToInt(resolution -> combos.pairs(resolution).size()).sum();
         }
 
         private static List<ChosenView> choices(Combos combos) {
@@ -124,6 +130,7 @@ public final class ThemeViews {
         private static List<FindingView> findings(Combos combos) {
             Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
             all.addAll(Choices.findings(combos.theme()));
+            Dressing.finding(combos.theme()).ifPresent(all::add);
             combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
             combos.live().values().forEach(resolution -> {
                 if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
@@ -227,7 +234,7 @@ public final class ThemeViews {
             return of(ColorView.of(Combos.of(theme)));
         }
 
-        static Weave of(ColorView color) {
+        public static Weave of(ColorView color) {
             List<String> warp = color.hues().stream().filter(hue -> !Surfaces.STATES.contains(hue.name()) || color.hues().size() <= 2)
                     .map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
             List<String> weft = color.surfaces().stream().flatMap(surface -> surface.roles().stream())

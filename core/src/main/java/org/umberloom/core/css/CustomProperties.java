@@ -125,7 +125,7 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
                 Optional<Role> role = contract.ofReading(reading);
                 // No token may take the name of a role that is not its own.
                 ownerOfName.put(nameOf(reading), role.filter(one -> !one.path().equals(reading)).isPresent() ? "role " + reading : reading);
-                if (role.isEmpty()) resolution.find(reading).ifPresent(token -> put(ROOT, nameOf(reading), token));
+                if (role.isEmpty()) putOther(reading);
                 else if (role.get().ofSurfaces()) blocks.keySet().forEach(block -> put(block, role.get()));
                 else if (role.get().type() == TokenType.TYPOGRAPHY) putMember(role.get(), reading);
                 else put(ROOT, role.get());
@@ -138,6 +138,14 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
                 put(ROOT, uniqueName(path), token);
             }
             return new CustomProperties(blocks);
+        }
+
+        /** What an interface of its own reads beside the contract. */
+        private void putOther(String reading) {
+            String surface = Surfaces.GROUP + ".";
+            if (!reading.startsWith(surface)) resolution.find(reading).ifPresent(token -> put(ROOT, nameOf(reading), token));
+            else for (String block : blocks.keySet())
+                resolution.find(Surfaces.path(surfaceOf(block), reading.substring(surface.length()))).ifPresent(token -> put(block, nameOf(reading), token));
         }
 
         private void put(String block, Role role) {

@@ -54,6 +54,7 @@ final class ColorRoles {
     static List<Assignment> propose(List<Resolution> combinations) {
         ColorRoles roles = new ColorRoles(combinations);
         if (roles.own.isEmpty() || !roles.base()) return List.of();
+        roles.take(Contract.standard().role("surface.*.accent"));
         for (Role role : Contract.standard().roles().values())
             if (role.ofSurfaces() && !roles.chosen.containsKey(role.ofSurface()) && Words.knows(role.path())) roles.take(role);
         List<Assignment> assignments = new ArrayList<>();
@@ -93,6 +94,8 @@ final class ColorRoles {
     private void take(Role role) {
         String name = role.ofSurface();
         List<Candidate> candidates = byName(name, role.decorative() ? path -> true : opaque());
+        // Links take the color that already calls for action.
+        if (name.equals("link") && chosen.containsKey("accent")) candidates.add(new Candidate(chosen.get("accent").path, BY_VALUE, "the accent, where it can be read"));
         if (name.equals("accent") || name.equals("link")) candidates.addAll(byValue(Comparator.comparingDouble(path -> -chroma(color(path))), "the most colorful one that can be read"));
         for (Candidate candidate : candidates) {
             if (candidate.score < TELLING && !candidate.reason.startsWith("the ")) continue;

@@ -17,17 +17,24 @@ import org.umberloom.core.token.TokenPath;
  * How well a name fits a role: the words that the trade uses for it, each with its weight, as data. Common practice.
  */
 final class Words {
-    /** A word that a name must not hold costs more than any single word brings. */
+    /** A word that a name must not hold costs more than any single word brings; one that means a part of a page, less. */
     private static final double AGAINST = 6;
+    private static final double OF_A_PART = 3;
+    /** A name that says more than it must is less general. */
+    private static final double UNKNOWN = 0.6;
+    private static final String EVERY = "*";
+    private static final String ANY = "any";
     private static final Map<String, Words> ALL = read();
 
     private final Map<String, Double> weights = new LinkedHashMap<>();
     private final Set<String> against = new LinkedHashSet<>();
     private final Set<String> needed = new LinkedHashSet<>();
+    private final Set<String> any = new LinkedHashSet<>();
 
     private Words(String of, Map<String, Object> data) {
         data.forEach((word, weight) -> {
             if (word.equals("not")) Json.list(of, weight).forEach(one -> against.add((String) one));
+            else if (word.equals(ANY)) Json.list(of, weight).forEach(one -> any.add((String) one));
             else if (word.equals("all")) Json.list(of, weight).forEach(one -> needed.add((String) one));
             else weights.put(word, Json.number(word, weight));
         });
@@ -48,12 +55,21 @@ final class Words {
     double score(TokenPath path) {
         Map<String, Double> words = words(path);
         if (!needed.isEmpty() && needed.stream().noneMatch(words::containsKey)) return 0;
+        Words every = ALL.get(EVERY);
         double score = 0;
         for (Map.Entry<String, Double> word : words.entrySet()) {
-            score += weights.getOrDefault(word.getKey(), 0.0) * word.getValue();
+            double weight = weights.getOrDefault(word.getKey(), 0.0);
+            score += weight * word.getValue();
             if (against.contains(word.getKey())) score -= AGAINST;
+            else if (weight == 0 && every.against.contains(word.getKey())) score -= OF_A_PART;
+            else if (weight == 0 && !every.any.contains(word.getKey()) && !isPrefix(path, word.getKey())) score -= UNKNOWN;
         }
         return Math.max(0, score);
+    }
+
+    /** The first name of a path says whose it is, not what for. */
+    private static boolean isPrefix(TokenPath path, String word) {
+        return path.top().toLowerCase(Locale.ROOT).contains(word);
     }
 
     /** The words of a path with how much each counts, 0 to 1: names are divided by what is no letter or digit and before capitals. */
