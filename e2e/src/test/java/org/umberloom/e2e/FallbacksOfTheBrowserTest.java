@@ -49,8 +49,12 @@ class FallbacksOfTheBrowserTest {
             }""";
 
     private static ThemeDocument without(ThemeDocument theme, Predicate<String> gone) {
+        return without(theme, theme.places(), gone);
+    }
+
+    private static ThemeDocument without(ThemeDocument theme, List<Place> places, Predicate<String> gone) {
         ThemeDocument changed = theme;
-        for (Place place : theme.places()) {
+        for (Place place : places) {
             List<TokenPath> paths = new ArrayList<>();
             theme.at(place).forEachToken((path, token, type) -> {
                 if (gone.test(path.dotted())) paths.add(path);
@@ -68,6 +72,8 @@ class FallbacksOfTheBrowserTest {
         Map<String, ThemeDocument> themes = new LinkedHashMap<>();
         themes.put("all roles", without(whole, path -> Contract.standard().filledBy(path).isPresent()));
         themes.put("none", whole);
+        // What only the dark sets falls back in the light.
+        themes.put("what the sets say", without(whole, whole.places().stream().filter(Place.InSet.class::isInstance).toList(), path -> Contract.standard().filledBy(path).isPresent()));
         for (Role role : Contract.standard().roles().values())
             themes.put(role.path(), without(whole, path -> Contract.standard().filledBy(path).equals(java.util.Optional.of(role))));
         PageUse use = PageUse.of(PAGES);

@@ -22,7 +22,7 @@ public record Governing(String selector, long rank, String color, String type, S
     public static List<Governing> all(Contract contract) {
         List<Governing> all = new ArrayList<>();
         for (PartRule rule : contract.rules()) {
-            if (rule.readings().isEmpty()) continue;
+            if (rule.readings().isEmpty() || !rule.rule().within().isEmpty()) continue;
             String color = color(contract, rule);
             String type = first(rule.readings(), "type.").map(reading -> reading.substring(0, reading.lastIndexOf('.'))).orElse("");
             Set<String> roles = rule.readings().stream().map(reading -> contract.ofReading(reading).orElseThrow().general())

@@ -44,7 +44,8 @@ public record Paint(String selector, State state, long rank, String color, Strin
     private static List<Paint> collect(Contract contract, Map<String, String> chosen) {
         List<Paint> all = new ArrayList<>();
         for (PartRule rule : contract.rules()) {
-            if (!rule.holds(chosen)) continue;
+            // What a medium changes is not what a page shows on a screen.
+            if (!rule.holds(chosen) || !rule.rule().within().isEmpty()) continue;
             String color = "";
             String background = "";
             String border = "";

@@ -1,35 +1,49 @@
 package org.umberloom.core.css;
 
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Fallback;
 import org.umberloom.core.contract.Member;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 
 /** Roles that a theme never sets, as what they stand on: rules that read them read that, and nothing is written twice. */
 final class Folding {
-    static final Folding NONE = new Folding(Set.of(), false);
+    static final Folding NONE = new Folding(Set.of(), Set.of(), false);
 
     private final Contract contract = Contract.standard();
     private final Set<Role> set;
+    private final Set<Role> always;
     private final boolean folds;
 
-    private Folding(Set<Role> set, boolean folds) {
+    private Folding(Set<Role> set, Set<Role> always, boolean folds) {
         this.set = set;
+        this.always = always;
         this.folds = folds;
     }
 
     static Folding of(ThemeDocument theme) {
         Set<Role> set = new HashSet<>();
+        Set<String> everywhere = new HashSet<>();
         for (Place place : theme.places())
-            theme.at(place).forEachToken((path, token, type) -> Contract.standard().filledBy(path.dotted()).ifPresent(set::add));
-        return new Folding(set, true);
+            theme.at(place).forEachToken((path, token, type) -> Contract.standard().filledBy(path.dotted()).ifPresent(role -> {
+                set.add(role);
+                boolean applies = place instanceof Place.InSet in && theme.order().contains(ThemeDocument.OrderEntry.set(in.set()));
+                if (applies && type.or(() -> token.value().type()).equals(Optional.of(role.type()))) everywhere.add(path.dotted());
+            }));
+        Set<String> surfaces = new HashSet<>(Surfaces.names(theme));
+        surfaces.add(Surfaces.PAGE);
+        Set<Role> always = set.stream().filter(role -> role.ofSurfaces() ? surfaces.stream().allMatch(surface -> everywhere.contains(role.on(surface)))
+                : everywhere.contains(role.path())).collect(Collectors.toSet());
+        return new Folding(set, always, true);
     }
 
     /** What stands in a rule for a reading: a property, or a value where the contract's own is the end. */
@@ -37,9 +51,21 @@ final class Folding {
         return end(reading).map(CssText::of).map(TwoGamuts::narrow).orElseGet(() -> "var(" + CustomProperties.nameOf(left(reading)) + ")");
     }
 
-    /** The reading that is left of one; none where it ends in a value. */
+    /** What has to be written for a reading: what is left of it, and what that stands on where it is unset; nothing where it ends in a value. */
     Set<String> readings(String reading) {
-        return end(reading).isPresent() ? Set.of() : Set.of(left(reading));
+        if (end(reading).isPresent()) return Set.of();
+        Set<String> readings = new LinkedHashSet<>();
+        String next = left(reading);
+        while (!next.isEmpty() && readings.add(next)) next = always.contains(contract.ofReading(next).orElseThrow()) ? "" : below(next);
+        return readings;
+    }
+
+    /** The reading that an unset one refers to; empty for none. */
+    private String below(String reading) {
+        Role role = contract.ofReading(reading).orElseThrow();
+        if (role.fallback() instanceof Fallback.ToRole to) return contract.role(to.path()).general();
+        return role.fallback() instanceof Fallback.Style style && style.path().isPresent() && !style.own().containsKey(Member.of(reading).part())
+                ? style.path().get() + "." + Member.of(reading).id() : "";
     }
 
     private String left(String reading) {

@@ -16,7 +16,8 @@ import org.umberloom.core.theme.ThemeDocument;
 
 /** The rules of the parts that a theme’s pages need, as text: only selectors that match something, roles folded into what they stand on. */
 final class Rules {
-    private record Written(PartRule.Layer layer, String media, String selectors, List<String> declarations) {
+    /** @param around the at-rules it stands in, outermost first */
+    private record Written(PartRule.Layer layer, List<String> around, String selectors, List<String> declarations) {
     }
 
     private final List<Written> written = new ArrayList<>();
@@ -37,6 +38,7 @@ final class Rules {
     private static Rules read(ThemeDocument theme, Usage usage) {
         Rules rules = new Rules();
         Folding folding = usage.everything() ? Folding.NONE : Folding.of(theme);
+        if (usage.everything()) rules.readings.addAll(Contract.standard().readings());
         boolean grounds = usage.everything() || Grounds.any(theme);
         Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme);
         for (PartRule rule : Contract.standard().rules()) {
@@ -45,10 +47,16 @@ final class Rules {
             if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty()) continue;
             rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
             List<String> declarations = rule.declarations().stream().map(declaration -> text(declaration, rule.readings(), folding)).toList();
-            byMedia(conditions).forEach((media, under) -> rules.written.add(new Written(rule.layer(), media, under.stream()
+            byMedia(conditions).forEach((media, under) -> rules.written.add(new Written(rule.layer(), around(rule, media), under.stream()
                     .flatMap(condition -> matching.stream().map(Selector::text).map(condition::guarding)).collect(Collectors.joining(", ")), declarations)));
         }
         return rules;
+    }
+
+    private static List<String> around(PartRule rule, String media) {
+        List<String> around = new ArrayList<>(rule.rule().within());
+        if (!media.isEmpty()) around.add("@media " + media);
+        return around;
     }
 
     private static Map<String, List<Chosen.Condition>> byMedia(List<Chosen.Condition> conditions) {
@@ -74,10 +82,10 @@ final class Rules {
         StringBuilder css = new StringBuilder();
         for (Written rule : written) {
             if (rule.layer != layer) continue;
-            if (!rule.media.isEmpty()) css.append("@media ").append(rule.media).append(" {\n");
+            rule.around.forEach(one -> css.append(one).append(" {\n"));
             css.append(rule.selectors).append(" {\n");
             for (String declaration : rule.declarations) css.append("  ").append(declaration).append(";\n");
-            css.append(rule.media.isEmpty() ? "}\n" : "}\n}\n");
+            css.append("}\n".repeat(1 + rule.around.size()));
         }
         return css.toString();
     }

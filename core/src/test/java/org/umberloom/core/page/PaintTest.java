@@ -19,7 +19,8 @@ class PaintTest {
     @Test
     void everyRuleThatPaintsIsThereWithItsRoles() {
         assertThat(only("body", Paint.State.REST)).extracting(Paint::color, Paint::background, Paint::type).containsExactly("text", "ground", "body");
-        assertThat(only("button", Paint.State.REST)).extracting(Paint::color, Paint::background, Paint::type).containsExactly("on-accent", "accent", "label");
+        assertThat(only("button", Paint.State.REST)).extracting(Paint::color, Paint::background).containsExactly("on-accent", "accent");
+        assertThat(of("button")).extracting(Paint::type).contains("label");
         assertThat(only("input", Paint.State.REST)).extracting(Paint::color, Paint::background, Paint::border).containsExactly("field-text", "field-ground", "field-border");
         assertThat(Paint.all(Map.of())).noneMatch(paint -> (paint.color() + paint.background() + paint.border() + paint.type()).isEmpty());
     }
