@@ -9,6 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
@@ -36,7 +37,11 @@ class StylesheetTest {
         for (Usage usage : List.of(Usage.ALL, Usage.of(Set.of("h1", "p", "a"), Set.of()),
                 Usage.of(Set.of("table", "[data-surface]"), Set.of("deep")))) {
             String css = Stylesheet.compile(THEME, usage, List.of());
-            assertThat(matches(css, "(?m)^  (--[\\w-]+):")).isEqualTo(matches(css, "var\\((--[\\w-]+)\\)"));
+            Set<String> written = matches(css, "(?m)^  (--[\\w-]+):");
+            Set<String> read = matches(css, "var\\((--[\\w-]+)\\)");
+            // Pages of one's own may read any role.
+            if (usage.everything()) Contract.standard().readings().forEach(reading -> read.add(CustomProperties.nameOf(reading)));
+            assertThat(written).isEqualTo(read);
         }
     }
 
