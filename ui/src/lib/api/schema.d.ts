@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/dress/ramp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ramp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/document": {
         parameters: {
             query?: never;
@@ -956,6 +972,7 @@ export interface components {
         };
         ColorView: {
             hues: components["schemas"]["HueView"][];
+            found: components["schemas"]["FoundRampView"][];
             surfaces: components["schemas"]["SurfaceView"][];
         };
         ContextView: {
@@ -980,6 +997,22 @@ export interface components {
         FixView: {
             label: string;
             edit: string;
+        };
+        FoundRampView: {
+            name: string;
+            group: string;
+            shades: components["schemas"]["ShadeView"][];
+        };
+        FoundScaleView: {
+            name: string;
+            group: string;
+            steps: components["schemas"]["LengthView"][];
+            growth: string;
+            /** Format: double */
+            by: number;
+            /** Format: double */
+            residual: number;
+            ofType: boolean;
         };
         GroundView: {
             place: string;
@@ -1053,6 +1086,7 @@ export interface components {
             narrowPx: number;
             /** Format: double */
             widePx: number;
+            purpose: string;
         };
         Moved: {
             from: string;
@@ -1124,6 +1158,7 @@ export interface components {
         };
         SpaceView: {
             scales: components["schemas"]["SpaceScaleView"][];
+            found: components["schemas"]["FoundScaleView"][];
             gaps: components["schemas"]["LengthView"][];
             shape: components["schemas"]["LengthView"][];
             widths: components["schemas"]["LengthView"][];
@@ -1544,6 +1579,18 @@ export interface components {
             css: string;
             written: string;
             run: string;
+        };
+        TakenShade: {
+            path: string;
+            before: string;
+            after: string;
+            /** Format: double */
+            difference: number;
+        };
+        TakeoverView: {
+            hue: string;
+            seed: string;
+            shades: components["schemas"]["TakenShade"][];
         };
         ChangeView: {
             place: string;
@@ -2771,6 +2818,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["DressView"];
+                };
+            };
+        };
+    };
+    ramp: {
+        parameters: {
+            query: {
+                group: string;
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeoverView"];
                 };
             };
         };

@@ -5,6 +5,7 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import DepthRuler from './DepthRuler.svelte';
+  import FoundRamp from './FoundRamp.svelte';
   import HomeField from '$lib/theme/HomeField.svelte';
   import NewNamed from './NewNamed.svelte';
   import ColorField from './field/ColorField.svelte';
@@ -50,6 +51,8 @@
     if (bench.pick) bench.unpick();
   }
 
+  /** Ramps of the theme's own that no recipe grows. */
+  const found = $derived(bench.shown?.color.found ?? []);
   /** Where a new hue goes: beside the others. */
   let home = $state('');
   const family = $derived(hue?.path.split('.').slice(0, -1).join('.') || 'color');
@@ -108,8 +111,9 @@
           <div class="mb-2"><RampCurves {bench} hue={h} /></div>
         {/if}
       {/each}
+      {#each found as ramp (ramp.group + ramp.name)}<FoundRamp {bench} {ramp} />{/each}
     </div>
-    {#if hues.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color.</p>{/if}
+    {#if hues.length === 0 && found.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color with New.</p>{/if}
   </Compartment>
   {#if told.now && !bench.pick}
     {#if shade}<ShadePanel {bench} hue={told.now} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} hue={told.now} />{/if}

@@ -1,22 +1,20 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import FoundScale from './FoundScale.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
-  const USES: Record<string, string> = {
-    inset: 'inside buttons, fields and table cells',
-    flow: 'between paragraphs, inside cards',
-    block: 'around headings, figures and tables',
-    section: 'above and below sections'
-  };
-
   const space = $derived(bench.shown?.space);
   const scale = $derived(space?.scales[0]);
   const steps = $derived(scale?.steps ?? []);
+
+  const found = $derived((space?.found ?? []).filter((one) => !one.ofType));
+  /** What a gap can be: steps of a scale, or a length of the theme's own. */
+  const offered = $derived([...steps.map((step) => ({ ...step, label: `step ${step.name}` })), ...found.flatMap((one) => one.steps.map((step) => ({ ...step, label: step.path })))]);
 
   const recipe = (change: Partial<{ base: number; factors: number[] }>) => ({
     op: 'spaceScale',
@@ -24,7 +22,7 @@
     path: scale!.path,
     spaceScale: { base: scale!.base, factors: scale!.factors, ...change }
   });
-  const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
+  const edit = (view: Schemas['LengthView'], text: string) => (view.place ? { op: 'value', place: view.place, path: view.path, text } : { op: 'role', place: bench.target, path: view.path, text });
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
 </script>
 
@@ -46,9 +44,9 @@
           </li>
         {/each}
       </ol>
-    {:else}
-      <p class="p-3 text-muted">This theme has no spacing scale; its lengths are set one by one.</p>
     {/if}
+    {#each found as one (one.group + one.name)}<FoundScale {bench} scale={one} />{/each}
+    {#if !scale && found.length === 0}<p class="p-3 text-muted">This theme has no spacing scale. Set the gaps beside one by one, or make lengths under Tokens: three or more that rise are shown here.</p>{/if}
   </Compartment>
 
   <Compartment label="Gaps and shape" frame="w-[28rem] shrink-0 border-l border-border" inside="p-3">
@@ -57,11 +55,12 @@
       <div class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}" role="presentation"
         onpointerenter={() => bench.light([gap.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
         <button class="w-16 text-left hover:underline" onclick={() => bench.open({ path: gap.path, contexts: bench.working, roles: [{ kind: 'space', path: gap.path }] })}>{gap.name}</button>
-        <select class="field value w-36" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => bench.commit(edit(gap, e.currentTarget.value))}>
-          {#each steps as s (s.path)}<option value={`{${s.path}}`}>step {s.name} · {s.widePx} px</option>{/each}
-          {#if !steps.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
+        <select class="field value w-40 shrink-0" aria-label="Step of the gap {gap.name}" value={gap.written} onchange={(e) => bench.commit(edit(gap, e.currentTarget.value))}>
+          {#if !gap.place}<option value="">unset · {gap.widePx} px</option>{/if}
+          {#each offered as s (s.path)}<option value={`{${s.path}}`}>{s.label} · {s.widePx} px</option>{/each}
+          {#if gap.written && !offered.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
         </select>
-        <span class="caption min-w-0 leading-4">{USES[gap.name] ?? ''}</span>
+        <span class="caption min-w-0 leading-4">{gap.purpose}</span>
       </div>
     {/each}
     <h2 class="mt-4 mb-1 font-semibold">Corners and lines</h2>

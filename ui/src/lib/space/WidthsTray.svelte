@@ -51,7 +51,7 @@
     { name: 'text', of: (r: Schemas['Bands']) => r.text, look: 'fill-accent/60 stroke-accent' }
   ];
 
-  const edit = (view: Schemas['LengthView'], text: string) => ({ op: 'value', place: view.place, path: view.path, text });
+  const edit = (view: Schemas['LengthView'], text: string) => (view.place ? { op: 'value', place: view.place, path: view.path, text } : { op: 'role', place: bench.target, path: view.path, text });
 
   /** Keeps the unit that the person chose. */
   const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);

@@ -277,7 +277,7 @@ export class Bench {
     const hues = saved.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue);
     return {
       live: saved.live,
-      color: { hues, surfaces },
+      color: { hues, found: saved.color.found, surfaces },
       type: probe.type[0] ?? saved.type,
       choices: saved.choices,
       pairs: saved.pairs,

@@ -3,6 +3,7 @@
   import type { Schemas } from '$lib/api/client';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import FoundScale from '$lib/space/FoundScale.svelte';
   import Ladder from './Ladder.svelte';
   import SizeChart from './SizeChart.svelte';
   import StyleTable from './StyleTable.svelte';
@@ -21,6 +22,7 @@
 
   const type = $derived(bench.shown?.type);
   const scale = $derived(type?.scales[0]);
+  const found = $derived((bench.shown?.space.found ?? []).filter((one) => one.ofType));
 
   function recipe(change: Partial<Schemas['TypeScaleView']>) {
     const { narrowBase, narrowRatio, wideBase, wideRatio, narrowViewport, wideViewport, smallest, largest } = { ...scale!, ...change };
@@ -102,7 +104,9 @@
 
     <Ladder {scale} styles={type?.styles ?? []} />
   {:else}
-    <p class="grow p-6 text-muted">This theme has no type scale; its sizes are set one by one.</p>
+    <Compartment label="Sizes" frame="min-w-80 grow border-l border-border" inside="p-3" focusable>
+      {#each found as one (one.group + one.name)}<FoundScale {bench} scale={one} />{:else}<p class="p-3 text-muted">This theme has no type scale. Sizes that rise are shown here; make them under Tokens, or give text styles sizes of their own.</p>{/each}
+    </Compartment>
   {/if}
   <StyleTable {bench} />
 </div>

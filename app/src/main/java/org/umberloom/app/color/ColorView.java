@@ -1,12 +1,14 @@
 package org.umberloom.app.color;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.umberloom.app.theme.Combos;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Color;
@@ -14,6 +16,7 @@ import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.Depth;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.dress.Recognized;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Place;
@@ -29,7 +32,7 @@ import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.ValueText;
 
 /** The Color instrument: hues with their ramps, and every surface role in every scheme. */
-public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
+public record ColorView(List<HueView> hues, List<FoundRampView> found, List<SurfaceView> surfaces) {
     /** A shade on the ramp; depth 0 to 120 as measured, and its place in OKLCH. */
     public record ShadeView(String path, String name, double depth, String hex, boolean detached, double lightness,
                             double chroma, double hue) {
@@ -51,6 +54,10 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
         public String seedHex() {
             return seed.hex;
         }
+    }
+
+    /** Colors with rising depth and steady hue that no recipe grows; {@code group} and {@code name} say which. */
+    public record FoundRampView(String name, String group, List<ShadeView> shades) {
     }
 
     /**
@@ -91,17 +98,26 @@ public record ColorView(List<HueView> hues, List<SurfaceView> surfaces) {
     }
 
     public static ColorView of(Combos combos) {
-        return new ColorView(hues(combos.theme(), combos.applying(), Map.of()), surfaces(combos));
+        return new ColorView(hues(combos.theme(), combos.applying(), Map.of()), found(combos), surfaces(combos));
     }
 
     /** The same for a theme that was edited; hues whose group is still the same are taken over as they are. */
     public static ColorView of(Combos combos, ThemeDocument before, ColorView known) {
-        return new ColorView(hues(combos, before, known), surfaces(combos));
+        return new ColorView(hues(combos, before, known), found(combos), surfaces(combos));
     }
 
     /** The same with the surfaces as they were known. */
     public static ColorView lean(Combos combos, ThemeDocument before, ColorView known) {
-        return new ColorView(hues(combos, before, known), known.surfaces);
+        return new ColorView(hues(combos, before, known), known.found, known.surfaces);
+    }
+
+    private static List<FoundRampView> found(Combos combos) {
+        Set<TokenPath> grown = new HashSet<>();
+        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
+            if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp) grown.add(path);
+        });
+        return Recognized.ramps(combos.standard()).stream().filter(ramp -> !grown.contains(ramp.group())).map(ramp -> new FoundRampView(ramp.name(), ramp.group().dotted(),
+                ramp.shades().stream().map(shade -> shade(shade.path().dotted(), shade.path().name(), shade.color(), false)).toList())).toList();
     }
 
     private static List<HueView> hues(Combos combos, ThemeDocument before, ColorView known) {

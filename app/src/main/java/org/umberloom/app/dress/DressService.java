@@ -16,10 +16,12 @@ import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.dress.Assignment;
 import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.dress.Recognized;
+import org.umberloom.core.dress.Takeover;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
@@ -52,6 +54,13 @@ class DressService {
     record DressView(int revision, String name, List<RoleRow> roles, List<TokenCell> tokens, int more) {
     }
 
+    /** A shade as it is and as it would be; {@code difference} is CIEDE2000. */
+    record TakenShade(String path, String before, String after, double difference) {
+    }
+
+    record TakeoverView(String hue, String seed, List<TakenShade> shades) {
+    }
+
     private final DraftService drafts;
     private final HeavyWork heavy;
 
@@ -62,6 +71,14 @@ class DressService {
 
     DressView of(long id) {
         return heavy.read(() -> view(drafts.newest(id)));
+    }
+
+    TakeoverView ramp(long id, String group, String name) {
+        return heavy.read(() -> {
+            Takeover takeover = Takeover.of(drafts.newest(id).theme(), TokenPath.of(group), name);
+            return new TakeoverView(takeover.hue().dotted(), takeover.seed().hex(), takeover.rows().stream().map(row -> new TakenShade(row.path().dotted(), row.before().hex(),
+                    row.after().hex(), Math.round(row.difference() * 10) / 10.0)).toList());
+        });
     }
 
     private static DressView view(Draft draft) {

@@ -2,15 +2,23 @@ package org.umberloom.app.space;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.umberloom.app.theme.Combos;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.dress.Recognized;
 import org.umberloom.core.space.PageWidths;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
@@ -18,14 +26,29 @@ import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 
 /** The Space and Widths instruments. All px at the default font size. */
-public record SpaceView(List<SpaceScaleView> scales, List<LengthView> gaps, List<LengthView> shape, List<LengthView> widths,
+public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found, List<LengthView> gaps, List<LengthView> shape, List<LengthView> widths,
                         List<PageWidths.Bands> ruler) {
     private static final int RULER_START = 320;
     private static final int RULER_END = 1920;
     private static final int RULER_STEP = 10;
 
-    /** One length: as written, and in px at a narrow and a wide viewport. */
-    public record LengthView(String path, String name, String place, String written, double narrowPx, double widePx) {
+    /**
+     * One length: as written, and in px at a narrow and a wide viewport. A role that is unset has no place and nothing written.
+     *
+     * @param purpose what a role is for; empty for what is none
+     */
+    public record LengthView(String path, String name, String place, String written, double narrowPx, double widePx, String purpose) {
+    }
+
+    /**
+     * Lengths that rise and have no recipe, smallest first.
+     *
+     * @param growth   linear, geometric or by_hand
+     * @param by       px from step to step of a linear scale, ratio of a geometric one
+     * @param residual how far a step lies from that growth at most, as a share of the step
+     * @param ofType   whether its name says that these are sizes of type
+     */
+    public record FoundScaleView(String name, String group, List<LengthView> steps, String growth, double by, double residual, boolean ofType) {
     }
 
     public record SpaceScaleView(String path, String place, double base, List<Double> factors, List<LengthView> steps) {
@@ -39,51 +62,58 @@ public record SpaceView(List<SpaceScaleView> scales, List<LengthView> gaps, List
                 scales.add(new SpaceScaleView(path.dotted(), place.toString(), steps.scale().base(),
                         steps.scale().factors(), below(standard, path.dotted())));
         });
-        return new SpaceView(scales, below(standard, "gap"), below(standard, "shape"), below(standard, "width"),
-                ruler(standard));
+        Worn worn = Worn.of(standard);
+        return new SpaceView(scales, found(standard, scales), roles(worn, "gap."), roles(worn, "shape."), roles(worn, "width."), ruler(worn));
+    }
+
+    private static List<FoundScaleView> found(Resolution resolution, List<SpaceScaleView> scales) {
+        Set<String> grown = scales.stream().map(SpaceScaleView::path).collect(Collectors.toSet());
+        return Recognized.scales(resolution).stream().filter(scale -> !grown.contains(scale.group().dotted())
+                        && scale.steps().stream().noneMatch(step -> Contract.standard().filledBy(step.path().dotted()).isPresent()))
+                .map(scale -> new FoundScaleView(scale.name(), scale.group().dotted(), scale.steps().stream()
+                        .flatMap(step -> length(resolution.tokens().get(step.path()), "").stream()).toList(),
+                        scale.growth().name().toLowerCase(Locale.ROOT), scale.by(), scale.residual(), Recognized.isOfType(scale))).toList();
+    }
+
+    /** Every role of a group, set or not. */
+    private static List<LengthView> roles(Worn worn, String group) {
+        List<LengthView> lengths = new ArrayList<>();
+        for (Role role : Contract.standard().roles().values()) {
+            if (!role.path().startsWith(group)) continue;
+            Worn.Standing standing = worn.at(role, Surfaces.PAGE);
+            if (standing.token().isPresent()) lengths.addAll(length(standing.token().get(), role.purpose()).stream().toList());
+            else lengths.add(new LengthView(role.path(), role.path().substring(group.length()), "", "", narrow(standing.value()), wide(standing.value()), role.purpose()));
+        }
+        return lengths;
+    }
+
+    private static double narrow(TokenValue value) {
+        return value instanceof FluidValue fluid ? fluid.narrow().toPx() : ((DimensionValue) value).toPx();
+    }
+
+    private static double wide(TokenValue value) {
+        return value instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) value).toPx();
     }
 
     private static List<LengthView> below(Resolution resolution, String group) {
         TokenPath path = TokenPath.of(group);
         return resolution.tokens().values().stream().filter(token -> token.path().isBelow(path))
-                .flatMap(token -> length(token).stream()).toList();
+                .flatMap(token -> length(token, "").stream()).toList();
     }
 
-    private static Optional<LengthView> length(Resolved token) {
+    private static Optional<LengthView> length(Resolved token, String purpose) {
         TokenValue value = token.value();
-        double narrow;
-        double wide;
-        if (value instanceof FluidValue fluid) {
-            narrow = fluid.narrow().toPx();
-            wide = fluid.wide().toPx();
-        } else if (value instanceof DimensionValue length) {
-            narrow = length.toPx();
-            wide = narrow;
-        } else {
-            return Optional.empty();
-        }
+        if (!(value instanceof FluidValue) && !(value instanceof DimensionValue)) return Optional.empty();
         return Optional.of(new LengthView(token.path().dotted(), token.path().name(), token.winner().toString(),
-                ValueText.write(token.written().value()), narrow, wide));
+                ValueText.write(token.written().value()), narrow(value), wide(value), purpose));
     }
 
-    private static List<PageWidths.Bands> ruler(Resolution resolution) {
-        Optional<PageWidths> widths = widths(resolution);
-        if (widths.isEmpty()) return List.of();
-        return Stream.iterate(RULER_START, w -> w <= RULER_END, w -> w + RULER_STEP)
-                .map(w -> widths.get().at(w)).toList();
+    private static List<PageWidths.Bands> ruler(Worn worn) {
+        PageWidths widths = new PageWidths(wide(width(worn, "text")), wide(width(worn, "content")), wide(width(worn, "wide")), width(worn, "gutter"));
+        return Stream.iterate(RULER_START, w -> w <= RULER_END, w -> w + RULER_STEP).map(w -> widths.at(w)).toList();
     }
 
-    private static Optional<PageWidths> widths(Resolution resolution) {
-        Optional<Double> text = px(resolution, "width.text");
-        Optional<Double> content = px(resolution, "width.content");
-        Optional<Double> wide = px(resolution, "width.wide");
-        Optional<TokenValue> gutter = resolution.find("width.gutter").map(Resolved::value)
-                .filter(value -> value instanceof FluidValue || value instanceof DimensionValue);
-        if (text.isEmpty() || content.isEmpty() || wide.isEmpty() || gutter.isEmpty()) return Optional.empty();
-        return Optional.of(new PageWidths(text.get(), content.get(), wide.get(), gutter.get()));
-    }
-
-    private static Optional<Double> px(Resolution resolution, String path) {
-        return resolution.value(path, DimensionValue.class).map(DimensionValue::toPx);
+    private static TokenValue width(Worn worn, String name) {
+        return worn.find("width." + name).orElseThrow().value();
     }
 }

@@ -8,7 +8,9 @@ import java.util.Optional;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Homes;
 import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.dress.Takeover;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.propose.ContrastProposal;
@@ -74,6 +76,8 @@ final class RequestedEdit {
             case "default-context" -> new Structure.SetDefault(required(request.to(), "to"), text());
             case "describe-place" -> describe();
             case "dress" -> dress();
+            case "role" -> role();
+            case "take-ramp" -> Takeover.of(theme, path(), text()).edit();
             case "meaning" -> new Structure.SetMeaning(required(request.to(), "to"), meaning());
             case "choice" -> Choices.choose(theme, place(), required(request.member(), "member"), Optional.of(text()).filter(value -> !value.isEmpty()));
             case "reorder" -> new Structure.Reorder(order());
@@ -279,6 +283,16 @@ final class RequestedEdit {
     private Edit describe() {
         return place() instanceof Place.InSet in ? new Structure.Describe("set", in.set(), text().trim())
                 : new Structure.Describe("modifier", ((Place.InContext) place()).modifier(), text().trim());
+    }
+
+    /** Gives an unset role a value, where roles stand already or where it is asked for. */
+    private Edit role() {
+        TokenType type = Contract.standard().filledBy(path().dotted()).orElseThrow(() -> new IllegalArgumentException("“" + path() + "” is no role that pages read.")).type();
+        String home = request.place() == null || request.place().isEmpty() ? Homes.of(theme).get("role") : request.place();
+        if (home.isEmpty()) throw new IllegalArgumentException("No set of this theme holds roles yet. Choose under “Write into” where they shall stand.");
+        Place place = Place.parse(home);
+        TokenValue value = checked(ValueText.parse(type, text()), type);
+        return theme.at(place).token(path()).isPresent() ? new Edit.SetValue(place, path(), value) : new Edit.Put(place, path(), new Token(value, Meta.typed(type)), -1);
     }
 
     private Edit dress() {

@@ -16,7 +16,7 @@ class EditRequestTest {
     private static final Resolution STANDARD = Resolution.of(THEME, THEME.defaults());
 
     private static EditRequest request(String op, String place, String path, String member, String text) {
-        return new EditRequest(0, null, null, op, place, path, member, text, null, null, null, null, null, null, null, null, null, null);
+        return new EditRequest(0, null, null, op, place, path, member, text, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     @ParameterizedTest
@@ -83,7 +83,7 @@ class EditRequestTest {
     }
 
     private static EditRequest structural(String op, String place, String text, String to, List<String> order) {
-        return new EditRequest(0, null, null, op, place, null, null, text, to, null, null, order, null, null, null, null, null, null);
+        return new EditRequest(0, null, null, op, place, null, null, text, to, null, null, order, null, null, null, null, null, null, null);
     }
 
     @Test
@@ -126,7 +126,7 @@ class EditRequestTest {
         "new|set:base|color.ink|color|#fff|already is a “color.ink”", "new|set:base|x.y|knitting|1|not a type of token",
         "new|set:base|x.y|color|lighten({color.none}, 5)|no token “color.none”", "new|set:base|x..y|number|1|cannot be a name"})
     void aNewTokenNeedsAFreePathATypeAndAValue(String op, String place, String path, String type, String text, String refusal) {
-        EditRequest request = new EditRequest(0, null, null, op, place, path, null, text, null, type, null, null, null, null, null, null, null, null);
+        EditRequest request = new EditRequest(0, null, null, op, place, path, null, text, null, type, null, null, null, null, null, null, null, null, null);
         if (refusal != null) {
             assertThatThrownBy(() -> request.toEdit(THEME, STANDARD)).hasMessageContaining(refusal);
             return;

@@ -132,6 +132,12 @@ public final class Recognized {
         return linear <= geometric ? new Scale(name, group, steps, Growth.LINEAR, by, linear) : new Scale(name, group, steps, Growth.GEOMETRIC, ratio, geometric);
     }
 
+    /** Whether a scale's names say that it holds sizes of type. */
+    public static boolean isOfType(Scale scale) {
+        TokenPath path = scale.steps().get(0).path();
+        return Words.of("size").score(path) >= Words.of("gap").score(path) && Words.of("size").score(path) >= 2;
+    }
+
     /** A length in px, at the wide end; 0 for what is none. */
     static double px(TokenValue value) {
         if (value instanceof FluidValue fluid) return fluid.wide().toPx();

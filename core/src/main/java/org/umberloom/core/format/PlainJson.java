@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.ValueText;
@@ -43,7 +44,7 @@ final class PlainJson {
     private void list(String path, List<?> list) {
         boolean texts = !list.isEmpty() && list.stream().allMatch(String.class::isInstance);
         if (texts && path.toLowerCase(java.util.Locale.ROOT).matches(".*(family|font|typeface).*")
-                && list.stream().noneMatch(text -> GuessedValue.of("", (String) text).value().isPresent())) {
+                && list.stream().allMatch(text -> GuessedValue.of(path, (String) text).value().filter(value -> !(value instanceof FontFamilyValue)).isEmpty())) {
             gathered.put(path, GuessedValue.families(list.stream().map(String.class::cast).toList()));
             return;
         }
