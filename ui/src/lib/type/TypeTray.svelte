@@ -53,16 +53,16 @@
     {#each type?.families ?? [] as view (view.path)}
       <label class="flex items-center gap-2 border-t border-border py-0.5">
         <span class="w-14 shrink-0 text-muted">{view.name}</span>
-        <select class="field w-full px-1.5!" aria-label="{view.name} family" value={first(view.written)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
+        <select class="field w-full px-1.5!" aria-label="{view.name} family" value={first(view.value)} onchange={(e) => bench.commit(family(view, e.currentTarget.value))}>
           {#each bench.fonts as font (font.name)}<option value={font.name}>{font.name}</option>{/each}
-          {#if !bench.fonts.some((f) => f.name === first(view.written))}<option value={first(view.written)}>{first(view.written)}</option>{/if}
+          {#if !bench.fonts.some((f) => f.name === first(view.value))}<option value={first(view.value)}>{first(view.value)}</option>{/if}
         </select>
       </label>
     {/each}
     <h2 class="mt-3 mb-1 font-semibold">Weights</h2>
     {#each type?.weights ?? [] as view (view.path)}
       <div class="border-t border-border py-0.5">
-        <NumberField label="{view.name} weight" wide value={Number(view.written)} min={100} max={1000} step={10} places={0}
+        <NumberField label="{view.name} weight" wide value={Number(view.value)} min={100} max={1000} step={10} places={0}
           onprobe={(v) => bench.probe({ op: 'value', place: view.place, path: view.path, text: String(v) })}
           oncommit={(v) => bench.commit({ op: 'value', place: view.place, path: view.path, text: String(v) })} />
       </div>

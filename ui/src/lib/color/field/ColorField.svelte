@@ -130,8 +130,8 @@
             {/if}
             <section aria-label="Copy it as"><p class="caption mb-1">Copy it as</p>
               {#each forms.forms as form (form.name)}
-                <button class="group flex h-6 w-full items-center gap-2 px-1 text-left hover:bg-hover" aria-label="Copy as {form.name}: {form.text}" onclick={() => copy(form)}>
-                  <span class="value min-w-0 grow truncate">{form.text}</span>
+                <button class="group flex h-6 w-full items-center gap-2 px-1 text-left hover:bg-hover" aria-label="Copy as {form.name}: {form.text}{form.nearest ? ', the nearest in sRGB' : ''}" title={form.nearest ? 'This form cannot say the color; it says the nearest in sRGB' : undefined} onclick={() => copy(form)}>
+                  <span class="value min-w-0 grow truncate">{form.text}</span>{#if form.nearest}<span class="caption">nearest</span>{/if}
                   {#if copied === form.name}<span class="caption" role="status">copied</span>{:else}<Copy size={12} class="text-muted" aria-hidden="true" />{/if}
                 </button>
               {/each}</section>

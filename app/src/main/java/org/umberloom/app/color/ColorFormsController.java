@@ -2,6 +2,7 @@ package org.umberloom.app.color;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -19,10 +20,13 @@ import org.umberloom.core.color.GamutMapping;
 @RequestMapping("/api/color")
 class ColorFormsController {
     private static final int EDGE_STEPS = 40;
+    /** Forms that can only say colors within sRGB. */
+    private static final Set<ColorSpace> OF_SRGB = Set.of(ColorSpace.HSL, ColorSpace.HWB);
     private static final List<ColorSpace> FORMS = List.of(ColorSpace.OKLCH, ColorSpace.OKLAB, ColorSpace.LCH, ColorSpace.LAB,
             ColorSpace.HSL, ColorSpace.HWB, ColorSpace.DISPLAY_P3);
 
-    record Form(String name, String text) {
+    /** @param nearest whether it says the nearest color in sRGB, since the form cannot say this one */
+    record Form(String name, String text, boolean nearest) {
     }
 
     /** The most chroma at a lightness that each gamut holds. */
@@ -44,8 +48,12 @@ class ColorFormsController {
         Color color = CssColor.parse(text);
         Color oklch = color.to(ColorSpace.OKLCH);
         double angle = Double.isNaN(oklch.c3()) || oklch.c2() < 0.0005 ? hue : oklch.c3();
-        List<Form> forms = new ArrayList<>(List.of(new Form("hex", color.hex()), new Form("rgb", rgb(color.toSrgb8()))));
-        for (ColorSpace space : FORMS) forms.add(new Form(space.id(), CssColor.write(color.to(space))));
+        boolean wide = !color.inSrgbGamut();
+        List<Form> forms = new ArrayList<>(List.of(new Form("hex", color.hex(), wide), new Form("rgb", rgb(color.toSrgb8()), wide)));
+        for (ColorSpace space : FORMS) {
+            boolean mapped = wide && OF_SRGB.contains(space);
+            forms.add(new Form(space.id(), CssColor.write((mapped ? color.toSrgb8() : color).to(space)), mapped));
+        }
         return new Forms(CssColor.write(color), color.hex(), rounded(oklch.c1()), rounded(oklch.c2()), rounded(angle), color.alpha(),
                 Math.rint(Depth.of(color).value() * 10) / 10, color.inSrgbGamut(), Gamut.DISPLAY_P3.holds(color), forms, edges(angle));
     }

@@ -125,7 +125,7 @@ class KitService {
         theme.modifiers().forEach((name, modifier) -> contexts.add(name + ": " + modifier.contexts().entrySet().stream()
                 .map(one -> one.getKey() + " (" + one.getValue().tokenCount() + ")").collect(Collectors.joining(", "))));
         return new Preview(theme.name(), types.entrySet().stream().map(entry -> new TypeCount(entry.getKey(), entry.getValue())).toList(), List.copyOf(theme.sets().keySet()), contexts,
-                ThemeViews.Weave.of(instruments.color()), instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
+                ThemeViews.Weave.of(instruments.color()), instruments.type().families().stream().map(family -> family.value().split(",")[0]).distinct().toList(),
                 read.notes, Dressing.lacking(theme).size(), Dressing.propose(theme).size());
     }
 

@@ -73,7 +73,7 @@ public class ShownAgain implements Proof {
         ThemeViews.Instruments instruments = views.of(draft, Looking.atDefaults()).instruments();
         ThemeViews.StructureView.of(theme);
         return new Shown(theme.description(), ThemeViews.Weave.of(instruments.color()),
-                instruments.type().families().stream().map(family -> family.written().split(",")[0]).distinct().toList(),
+                instruments.type().families().stream().map(family -> family.value().split(",")[0]).distinct().toList(),
                 instruments.findings().size(), instruments.pairs(), theme.combinationCount());
     }
 

@@ -22,8 +22,8 @@ import org.umberloom.core.type.TypeScale;
 
 /** The Type instrument: families and weights, the scale with its steps, and the text styles. */
 public record TypeView(List<ValueView> families, List<ValueView> weights, List<TypeScaleView> scales, List<StyleView> styles) {
-    /** A single token: its path, where it is written, and its value as written. */
-    public record ValueView(String path, String name, String place, String written) {
+    /** A single token: its path, where it is written, its value as written, and what that comes to. */
+    public record ValueView(String path, String name, String place, String written, String value) {
     }
 
     /** A step; sizes in px at and below the narrow, and at and above the wide viewport. */
@@ -58,7 +58,7 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<T
     private static List<ValueView> values(Resolution resolution, TokenType type) {
         return resolution.tokens().values().stream().filter(token -> token.type() == type)
                 .map(token -> new ValueView(token.path().dotted(), token.path().name(), token.winner().toString(),
-                        ValueText.write(token.written().value()))).toList();
+                        ValueText.write(token.written().value()), ValueText.write(token.value()))).toList();
     }
 
     private static TypeScaleView scale(Resolution resolution, Place place, TokenPath path, TypeScale scale) {
@@ -83,7 +83,7 @@ public record TypeView(List<ValueView> families, List<ValueView> weights, List<T
                 ValueText.write(members.get("letterSpacing")),
                 CustomProperties.text(resolved.get("fontFamily")), narrow(resolved.get("fontSize")),
                 wide(resolved.get("fontSize")),
-                Integer.parseInt(CustomProperties.text(resolved.get("fontWeight"))),
+                (int) Math.round(Double.parseDouble(CustomProperties.text(resolved.get("fontWeight")))),
                 Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))), wide(resolved.get("letterSpacing")));
     }
 

@@ -51,6 +51,7 @@ public final class Tidiness {
         graphs.forEach(graph -> meeting.addAll(Likeness.statesThatMeet(graph.resolution())));
         findings.addAll(meeting);
         findings.addAll(deprecated(theme));
+        findings.addAll(Ranges.findings(theme));
         return findings;
     }
 

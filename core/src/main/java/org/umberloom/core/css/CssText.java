@@ -54,7 +54,7 @@ final class CssText {
         if (value instanceof FluidValue fluid) return fluid(fluid);
         if (value instanceof FontFamilyValue families)
             return families.families().stream().map(CssText::family).collect(Collectors.joining(", "));
-        if (value instanceof FontWeightValue weight) return Integer.toString(weight.weight());
+        if (value instanceof FontWeightValue weight) return ValueText.number(weight.weight(), LENGTH_PLACES);
         if (value instanceof NumberValue number) return ValueText.number(number.number(), LENGTH_PLACES);
         if (value instanceof DurationValue || value instanceof CubicBezierValue) return ValueText.write(value);
         if (value instanceof StrokeStyleValue stroke) return stroke.dash().isEmpty() ? stroke.keyword() : "dashed";

@@ -120,7 +120,7 @@ final class OtherRoles {
 
     private Optional<TokenPath> weight(List<Resolved> weights, int wanted) {
         return weights.stream().filter(token -> Math.abs(((FontWeightValue) token.value()).weight() - wanted) <= 100)
-                .min(Comparator.comparingInt(token -> Math.abs(((FontWeightValue) token.value()).weight() - wanted))).map(Resolved::path);
+                .min(Comparator.comparingDouble(token -> Math.abs(((FontWeightValue) token.value()).weight() - wanted))).map(Resolved::path);
     }
 
     private Optional<TokenPath> line(double wanted) {

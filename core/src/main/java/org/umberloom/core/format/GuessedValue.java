@@ -62,8 +62,8 @@ final class GuessedValue {
     }
 
     private static Guess number(String called, double number) {
-        if (called.contains("weight") && number >= 1 && number <= 1000 && number == Math.rint(number))
-            return Guess.of(new FontWeightValue((int) number));
+        if (called.contains("weight") && number >= 1 && number <= 1000)
+            return Guess.of(new FontWeightValue(number));
         boolean length = List.of("radius", "space", "spacing", "gap", "width", "padding").stream().anyMatch(called::contains);
         return Guess.of(number == 0 && length ? DimensionValue.px(0) : new NumberValue(number));
     }

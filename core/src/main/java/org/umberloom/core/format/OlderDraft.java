@@ -2,11 +2,13 @@ package org.umberloom.core.format;
 
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.token.TokenType;
@@ -143,6 +145,12 @@ final class OlderDraft {
             return nested ? list.stream().map(item -> value(path, type.equals("gradient") ? "stop" : type, item)).toList() : list;
         }
         if (!(value instanceof Map<?, ?> map)) return value;
+        if (map.get("colorSpace") instanceof String id && ColorSpace.byId(id).isEmpty() && ColorSpace.byId(id.toLowerCase(Locale.ROOT)).isPresent()) {
+            note("Names of color spaces were read in small letters", path);
+            Map<String, Object> color = new LinkedHashMap<>();
+            map.forEach((key, item) -> color.put((String) key, key.equals("colorSpace") ? id.toLowerCase(Locale.ROOT) : item));
+            return value(path, type, color);
+        }
         if (map.containsKey("colorSpace") && map.get("hex") instanceof String hex && OTHER_HEX.matcher(hex).matches()) {
             note("Hex fallbacks of 3, 4 or 8 digits were read as six, without alpha", path);
             Map<String, Object> color = new LinkedHashMap<>();

@@ -59,7 +59,8 @@ public final class TokensJson {
 
     static Group modern(String where, Map<String, Object> data, List<String> notes) {
         OlderDraft draft = new OlderDraft();
-        Group group = group(where, "", draft.modern(data), Optional.empty());
+        Map<String, Object> modern = draft.modern(data);
+        Group group = group(where, "", modern, Optional.empty(), HandedTypes.of(modern));
         draft.notes().forEach(note -> notes.add(where + ": " + note));
         return group;
     }
@@ -130,18 +131,27 @@ public final class TokensJson {
 
     /** A node of plain data; the type is what its groups say. */
     static Node node(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
+        return node(where, path, data, inherited, Map.of());
+    }
+
+    private static Node node(String where, String path, Map<String, Object> data, Optional<TokenType> inherited, Map<String, TokenType> handed) {
         return data.containsKey("$value") || data.containsKey("$ref") ? token(where, path, data, inherited)
-                : group(where, path, data, inherited);
+                : group(where, path, data, inherited, handed);
     }
 
     static Group group(String where, String path, Map<String, Object> data, Optional<TokenType> inherited) {
+        return group(where, path, data, inherited, Map.of());
+    }
+
+    /** @param handed types that groups get from those they extend, by path */
+    private static Group group(String where, String path, Map<String, Object> data, Optional<TokenType> inherited, Map<String, TokenType> handed) {
         try {
             if (!path.isEmpty()) TokenPath.of(path);
         } catch (IllegalArgumentException e) {
             throw new FormatException(where + ": " + e.getMessage(), e);
         }
         Meta meta = readMeta(where, path, data, true);
-        Optional<TokenType> type = meta.type().or(() -> inherited);
+        Optional<TokenType> type = meta.type().or(() -> Optional.ofNullable(handed.get(path))).or(() -> inherited);
         Map<String, Node> children = new LinkedHashMap<>();
         data.forEach((name, child) -> {
             if (GROUP_PROPERTIES.contains(name)) return;
@@ -156,7 +166,7 @@ public final class TokensJson {
             }
             if (!(child instanceof Map))
                 throw new FormatException(at(where, childPath) + " must be an object: a token or a group.");
-            Node node = node(where, childPath, Json.object(at(where, childPath), child), type);
+            Node node = node(where, childPath, Json.object(at(where, childPath), child), type, handed);
             if (name.equals(ROOT) && !(node instanceof Token))
                 throw new FormatException(at(where, childPath) + " must be a token with a $value.");
             children.put(name, node);

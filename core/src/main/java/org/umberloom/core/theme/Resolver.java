@@ -100,7 +100,8 @@ final class Resolver {
         }
         if (value == null) return;
         Optional<TokenType> actual = value.type();
-        Optional<TokenType> declared = candidate.declared();
+        // A reference has its target's type before that of the groups around it. Source: Format Module 2025.10, $type.
+        Optional<TokenType> declared = candidate.token().value() instanceof Reference ? candidate.token().meta().type() : candidate.declared();
         if (declared.isPresent() && !declared.equals(actual)) {
             findings(new Finding("type-mismatch", Finding.Weight.MUST, path(), path() + " says it is a " + declared.get().id()
                     + ", but its value is a " + typeName(value) + ".", "Change the value, or what the token says of its type.",

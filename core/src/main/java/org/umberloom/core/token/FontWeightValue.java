@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A font weight from 1 to 1000. Source: Format Module 2025.10, fontWeight, with its keywords. */
-public record FontWeightValue(int weight) implements TokenValue {
+public record FontWeightValue(double weight) implements TokenValue {
     private static final Map<String, Integer> KEYWORDS = Map.ofEntries(
             Map.entry("thin", 100), Map.entry("hairline", 100),
             Map.entry("extra-light", 200), Map.entry("ultra-light", 200),
@@ -19,8 +19,8 @@ public record FontWeightValue(int weight) implements TokenValue {
 
     /** @throws IllegalArgumentException outside 1 to 1000 */
     public FontWeightValue {
-        if (weight < 1 || weight > 1000)
-            throw new IllegalArgumentException("a font weight is a whole number from 1 to 1000, was " + weight);
+        if (!(weight >= 1 && weight <= 1000))
+            throw new IllegalArgumentException("a font weight is a number from 1 to 1000, was " + ValueText.number(weight, 4));
     }
 
     public static Optional<FontWeightValue> ofKeyword(String keyword) {

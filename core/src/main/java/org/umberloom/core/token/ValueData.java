@@ -27,7 +27,7 @@ public final class ValueData {
         if (value instanceof DimensionValue length) return dimension(length);
         if (value instanceof FluidValue fluid) return dimension(fluid.wide());
         if (value instanceof NumberValue number) return number.number();
-        if (value instanceof FontWeightValue weight) return (double) weight.weight();
+        if (value instanceof FontWeightValue weight) return weight.weight();
         if (value instanceof FontFamilyValue families)
             return families.families().size() == 1 ? families.families().get(0) : families.families();
         if (value instanceof DurationValue duration) return measured(duration.amount(), duration.unit().css());
@@ -225,9 +225,7 @@ public final class ValueData {
         if (data instanceof String keyword)
             return FontWeightValue.ofKeyword(keyword).orElseThrow(() ->
                     new IllegalArgumentException("the font weight “" + keyword + "” is no keyword"));
-        double weight = number("a font weight", data);
-        if (weight != Math.rint(weight)) throw new IllegalArgumentException("a font weight must be a whole number");
-        return new FontWeightValue((int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, weight)));
+        return new FontWeightValue(number("a font weight", data));
     }
 
     private static FontFamilyValue fontFamily(Object data) {

@@ -70,7 +70,7 @@ public final class ValueText {
         if (value instanceof DimensionValue length) return length(length);
         if (value instanceof FluidValue fluid) return fluid(fluid);
         if (value instanceof FontFamilyValue families) return String.join(", ", families.families());
-        if (value instanceof FontWeightValue weight) return Integer.toString(weight.weight());
+        if (value instanceof FontWeightValue weight) return number(weight.weight(), 4);
         if (value instanceof NumberValue number) return number(number.number(), 4);
         if (value instanceof DurationValue duration) return number(duration.amount(), 4) + duration.unit().css();
         if (value instanceof CubicBezierValue c)
@@ -180,10 +180,10 @@ public final class ValueText {
 
     private static FontWeightValue fontWeight(String text) {
         return FontWeightValue.ofKeyword(text.toLowerCase(Locale.ROOT)).orElseGet(() -> {
-            if (!text.matches("\\d{1,4}"))
+            if (!text.matches("\\d{1,4}(\\.\\d{1,4})?"))
                 throw new IllegalArgumentException("“" + text
-                        + "” is not a font weight: write a whole number from 1 to 1000, or a word such as bold.");
-            return new FontWeightValue(Integer.parseInt(text));
+                        + "” is not a font weight: write a number from 1 to 1000, or a word such as bold.");
+            return new FontWeightValue(Double.parseDouble(text));
         });
     }
 
