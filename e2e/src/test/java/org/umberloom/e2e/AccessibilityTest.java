@@ -25,7 +25,7 @@ class AccessibilityTest {
         check(page, "new theme");
         page.keyboard().press("Escape");
         Browsers.openBench(page, "Tern Passage");
-        for (String tab : List.of("Color", "Type", "Space", "Widths", "Sets", "Tokens", "History")) {
+        for (String tab : List.of("Color", "Type", "Space", "Widths", "Parts", "Sets", "Tokens", "History")) {
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab).setExact(true)).click();
             check(page, "bench, " + tab);
         }
@@ -85,6 +85,13 @@ class AccessibilityTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
+        page.navigate(loom.address() + "/library");
+        page.getByLabel("Kit file").setInputFiles(Files.writeString(Files.createTempFile("plain", ".json"), "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
+        button(page, "Take it in").waitFor();
+        check(page, "what would come in");
+        button(page, "Take it in").click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress plain")).waitFor();
+        check(page, "dress");
         page.navigate(loom.address() + "/bench/4711");
         page.getByText("This bench is empty").waitFor();
         check(page, "missing theme");

@@ -3,6 +3,7 @@ package org.umberloom.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -77,6 +78,22 @@ final class Browsers {
         page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Create theme").setExact(true)).click();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+    }
+
+    /** Makes a theme and shows it on the demo's pages; a theme that no site wears is shown on its specimens first. */
+    static void newThemeOnPages(Page page, String name, String starter) {
+        newTheme(page, name, starter);
+        Locator bays = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true));
+        for (int bay = 0; bay < bays.count(); bay++) {
+            bays.nth(bay).selectOption(bay == 1 ? "crossings/timetable" : "crossings/index");
+            page.locator("iframe").nth(bay).contentFrame().locator("h1", new FrameLocator.LocatorOptions().setHasText(bay == 1 ? "Summer" : "Five islands")).waitFor();
+        }
+    }
+
+    /** Imports a file in the library: looks at what would come in, and takes it in. */
+    static void importFile(Page page, Path file) {
+        page.getByLabel("Kit file").setInputFiles(file);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
     }
 
     /** Opens a theme from the library and waits until its pages are shown. */

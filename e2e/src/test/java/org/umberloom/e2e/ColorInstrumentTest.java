@@ -36,7 +36,7 @@ class ColorInstrumentTest {
     @BeforeEach
     void newTheme() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        Browsers.newTheme(page, "Instrument", "Plain weave");
+        Browsers.newThemeOnPages(page, "Instrument", "Plain weave");
     }
 
     @AfterEach

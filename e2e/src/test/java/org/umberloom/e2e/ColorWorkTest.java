@@ -26,7 +26,7 @@ class ColorWorkTest {
     @BeforeEach
     void newTheme() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        Browsers.newTheme(page, "Dyed", "Herringbone");
+        Browsers.newThemeOnPages(page, "Dyed", "Herringbone");
     }
 
     @AfterEach

@@ -128,7 +128,7 @@ class LiveLineTest {
             page.onRequest(request -> {
                 if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true")) ownRequests.incrementAndGet();
             });
-            Browsers.newTheme(page, "Lined", "Plain");
+            Browsers.newThemeOnPages(page, "Lined", "Plain");
         }
 
         @AfterEach

@@ -36,7 +36,7 @@ class LooksAndTokensTest {
         page.onPageError(complaints::add);
         byte[] kit = page.request().get(loom.address() + "/api/themes/1/kit.zip?site=crossings").body();
         Path file = Files.write(folder.resolve("copy.kit.zip"), kit);
-        page.getByLabel("Kit file").setInputFiles(file);
+        Browsers.importFile(page, file);
         page.waitForURL("**/bench/*");
         firstBay().locator("h1").waitFor();
     }
@@ -391,8 +391,11 @@ class LooksAndTokensTest {
         Path file = Files.writeString(folder.resolve("brand.json"), """
                 {"color": {"brand": {"value": "#7a4a2b", "type": "color"}, "link": {"value": "{color.brand.value}", "type": "color"}}}""");
         page.getByLabel("Kit file").setInputFiles(file);
-        page.waitForURL("**/bench/*");
         assertThat(page.getByText("were read as color space and components").first()).isVisible();
+        button("Take it in").click();
+        page.waitForURL("**/dress/*");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        page.waitForURL("**/bench/*");
         tab("Tokens");
         assertThat(row("color.link")).containsText("#7a4a2b");
     }

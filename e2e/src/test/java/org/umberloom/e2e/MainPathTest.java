@@ -212,7 +212,7 @@ class MainPathTest {
         assertThat(Files.size(kit)).isGreaterThan(20_000);
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Library")).click();
-        page.getByLabel("Kit file").setInputFiles(kit);
+        Browsers.importFile(page, kit);
         page.waitForURL("**/bench/*");
         firstBay().locator("h1").waitFor();
         assertThat(railState()).containsText("imported from portable.kit.zip");

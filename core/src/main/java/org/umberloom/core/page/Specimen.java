@@ -67,7 +67,6 @@ public final class Specimen {
                 + "<title>Specimen: " + Entities.escape(surface) + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME + "\">\n</head>\n<body>\n"
                 + "<aside data-part=\"band\"" + stands + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
                 + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu + "</ul></nav>\n</header>\n<main>\n"
-                + "<h1>Everything on " + Entities.escape(surface) + "</h1>\n"
                 + (stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n")
                 + "</main>\n<footer" + stands + ">\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
     }
