@@ -209,7 +209,7 @@ class ComputedStyleTest {
         } else if (expected instanceof FontFamilyValue families) {
             assertThat(actual.replace("\"", "")).as(where).isEqualTo(String.join(", ", families.families()));
         } else if (expected instanceof FontWeightValue weight) {
-            assertThat(actual).as(where).isEqualTo(Integer.toString(weight.weight()));
+            assertThat(Double.parseDouble(actual)).as(where).isEqualTo(weight.weight());
         } else if (expected instanceof NumberValue number) {
             // A line height without a unit is multiplied with the probe's own 10 px.
             assertThat(pixels(actual)).as(where).isCloseTo(number.number() * 10, within(PX_TOLERANCE));
