@@ -1238,6 +1238,7 @@ export interface components {
             name: string;
             place: string;
             written: string;
+            value: string;
         };
         VeilView: {
             scheme: string;
@@ -1741,6 +1742,7 @@ export interface components {
         Form: {
             name: string;
             text: string;
+            nearest: boolean;
         };
         Forms: {
             written: string;
