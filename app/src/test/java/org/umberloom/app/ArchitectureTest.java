@@ -12,6 +12,7 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import org.springframework.stereotype.Service;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -32,6 +33,9 @@ class ArchitectureTest {
     static final ArchRule onlyMappersSpeakSql = noClasses()
             .that().haveNameNotMatching(".*\\.(\\w*Mapper|UmberLoom|Commits|Problems|BucketTable|V\\d+__\\w+)(\\$.*)?")
             .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.apache.ibatis..");
+
+    @ArchTest
+    static final ArchRule featuresFormNoCycle = SlicesRuleDefinition.slices().matching("org.umberloom.app.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule noFeatureReachesIntoAnothersMapper = classes().should(new ArchCondition<>("use only own mappers") {

@@ -46,7 +46,7 @@ final class Loom implements AutoCloseable {
         application = SpringApplication.run(UmberLoom.class,
                 "--spring.datasource.url=" + url(), "--server.port=" + port,
                 "--umberloom.demo=" + (demo ? HOME.resolve("demo") : ""),
-                "--LOOM_LEAD_EMAIL=" + EMAIL, "--LOOM_LEAD_PASSWORD=" + PASSWORD,
+                "--LOOM_LEAD_EMAIL=" + EMAIL, "--LOOM_LEAD_NAME=Maren Oake", "--LOOM_LEAD_PASSWORD=" + PASSWORD,
                 "--spring.main.register-shutdown-hook=true", "--server.tomcat.remoteip.internal-proxies=" + (demo ? "^$" : "127\\.0\\.0\\.1"));
         port = application.getEnvironment().getProperty("local.server.port");
     }

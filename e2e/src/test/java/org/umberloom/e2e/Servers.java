@@ -114,7 +114,7 @@ final class Servers implements AutoCloseable {
     private Process begin(int at, String compiler) throws IOException {
         return new ProcessBuilder("java", "-Xmx512m", "-XX:+UseSerialGC", compiler, "-cp", System.getProperty("java.class.path"),
                 "org.umberloom.app.UmberLoom", "--server.port=" + at, "--spring.datasource.url=" + url("killed"),
-                "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
+                "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL, "--LOOM_LEAD_NAME=Maren Oake",
                 "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(log(at).toFile()).start();
     }
 

@@ -9,7 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.umberloom.app.theme.Combos;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;

@@ -29,9 +29,6 @@ import tools.jackson.databind.json.JsonMapper;
 class DemoLoader implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
 
-    /** A second lead, so that two people can work on one draft. */
-    private static final String SECOND_EMAIL = "ivo@ternpassage.example";
-
     private final AccountService accounts;
     private final DraftService drafts;
     private final SiteService sites;
@@ -39,12 +36,14 @@ class DemoLoader implements ApplicationRunner {
     private final TransactionOperations transactions;
     private final String demo;
     private final String email;
+    private final String name;
     private final String password;
 
     DemoLoader(AccountService accounts, DraftService drafts, SiteService sites, JsonMapper json,
                TransactionTemplate transactions,
                @Value("${umberloom.demo}") String demo,
-               @Value("${LOOM_LEAD_EMAIL:lead@ternpassage.example}") String email,
+               @Value("${LOOM_LEAD_EMAIL:lead@localhost}") String email,
+               @Value("${LOOM_LEAD_NAME:Design lead}") String name,
                @Value("${LOOM_LEAD_PASSWORD:}") String password) {
         this.accounts = accounts;
         this.drafts = drafts;
@@ -53,6 +52,7 @@ class DemoLoader implements ApplicationRunner {
         this.transactions = transactions;
         this.demo = demo;
         this.email = email;
+        this.name = name;
         this.password = password;
     }
 
@@ -68,9 +68,8 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private void fill() {
-        accounts.addFirst(email, "Maren Oake", password, "lead");
+        accounts.addFirst(email, name, password, "lead");
         if (demo.isEmpty()) return;
-        accounts.addFirst(SECOND_EMAIL, "Ivo Sandell", password, "lead");
         try {
             load(Path.of(demo), accounts.get(email));
         } catch (IOException e) {
@@ -80,6 +79,9 @@ class DemoLoader implements ApplicationRunner {
 
     private void load(Path folder, Account lead) throws IOException {
         JsonNode plan = json.readTree(Files.readString(folder.resolve("demo.json")));
+        // Further people, so that several can work on one draft.
+        for (JsonNode person : plan.get("people"))
+            accounts.addFirst(person.get("email").asString(), person.get("name").asString(), password, person.get("role").asString());
         for (JsonNode themePlan : plan.get("themes")) {
             Path themeFolder = folder.resolve(themePlan.get("folder").asString());
             ThemeDocument theme = ThemeJson.read(Files.readString(themeFolder.resolve("theme.resolver.json")),

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.umberloom.app.theme.Combos;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;

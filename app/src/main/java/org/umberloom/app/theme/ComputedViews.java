@@ -3,6 +3,7 @@ package org.umberloom.app.theme;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import org.springframework.stereotype.Component;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.app.picture.PictureStore;
 
 /**

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;

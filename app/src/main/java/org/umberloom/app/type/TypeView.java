@@ -3,7 +3,7 @@ package org.umberloom.app.type;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.umberloom.app.theme.Combos;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;

@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.app.looking.Combos;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;

@@ -1,4 +1,4 @@
-package org.umberloom.app.theme;
+package org.umberloom.app.looking;
 
 import java.util.Collection;
 import java.util.Collections;
@@ -68,12 +68,12 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
     }
 
     /** What the pages of one of the combinations are given. */
-    LiveProperties properties(Resolution resolution) {
+    public LiveProperties properties(Resolution resolution) {
         return properties.computeIfAbsent(resolution, LiveProperties::of);
     }
 
     /** The same, found from what it was before an edit, where that combination was looked at then. */
-    LiveProperties properties(Resolution resolution, Combos before) {
+    public LiveProperties properties(Resolution resolution, Combos before) {
         Resolution then = before.live.get(resolution.combination().key());
         return then == null ? properties(resolution) : properties.computeIfAbsent(resolution, key -> before.properties(then).after(key));
     }
