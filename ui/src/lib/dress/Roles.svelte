@@ -1,7 +1,8 @@
 <script lang="ts">
   import Rotate from '@lucide/svelte/icons/rotate-ccw';
   import X from '@lucide/svelte/icons/x';
-  import { referred, type Dressing, type RoleRow } from './dressing.svelte';
+  import type { Dressing, RoleRow } from './dressing.svelte';
+  import { referred } from './referred';
 
   /** What pages read, part by part: what each role is to be, and how sure the proposal is. */
   let { dressing, onmoved }: { dressing: Dressing; onmoved: () => void } = $props();

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { referred, type Dressing } from './dressing.svelte';
+  import type { Dressing } from './dressing.svelte';
+  import { referred } from './referred';
 
   /** A thread from each token to the roles that it dresses, in the token's color; those whose ends are out of sight are not drawn. */
   let { dressing, moved }: { dressing: Dressing; /** Counts up when something was scrolled. */ moved: number } = $props();

@@ -1,5 +1,6 @@
 import { api, ask, type Schemas } from '$lib/api/client';
 import type { Bench } from '$lib/theme/bench.svelte';
+import { referred } from './referred';
 
 export type RoleRow = Schemas['RoleRow'];
 export type TokenCell = Schemas['TokenCell'];
@@ -95,9 +96,4 @@ export class Dressing {
   #edit(roles: Record<string, string>) {
     return { op: 'dress', roles: { ...roles } };
   }
-}
-
-/** The tokens that a written value refers to. */
-export function referred(written: string): string[] {
-  return [...written.matchAll(/\{([^{}]+)\}/g)].map((match) => match[1] ?? '');
 }
