@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
@@ -45,8 +46,13 @@ class DressTest {
         return page.locator("iframe").first().contentFrame();
     }
 
+    /** Empty while a page is loading. */
     private String style(String selector, String property) {
-        return (String) shown().locator(selector).first().evaluate("(element, property) => getComputedStyle(element)[property]", property);
+        try {
+            return (String) shown().locator(selector).first().evaluate("(element, property) => getComputedStyle(element)[property]", property);
+        } catch (PlaywrightException loading) {
+            return "";
+        }
     }
 
     @Test

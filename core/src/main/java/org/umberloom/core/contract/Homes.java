@@ -1,5 +1,6 @@
 package org.umberloom.core.contract;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +11,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 
-/** Where something new goes that has no place yet: to the set where its kind already stands. */
+/** Where something new goes that has no place yet: to the set where most of its kind stand already. */
 public final class Homes {
     /** Kinds of things that are added, by the names that they are asked for with. */
     private static final Map<String, BiPredicate<TokenPath, TokenType>> KINDS = new LinkedHashMap<>();
@@ -29,15 +30,18 @@ public final class Homes {
         List<Place> sets = theme.order().stream().filter(entry -> !entry.modifier()).map(entry -> Place.set(entry.name())).toList();
         String only = sets.size() == 1 ? sets.get(0).toString() : "";
         Map<String, String> homes = new LinkedHashMap<>();
-        KINDS.forEach((kind, fits) -> homes.put(kind, sets.stream().filter(set -> holds(theme, set, fits)).map(Place::toString).findFirst().orElse(only)));
+        KINDS.forEach((kind, fits) -> homes.put(kind, sets.stream().filter(set -> count(theme, set, fits) > 0)
+                .max(Comparator.comparingInt(set -> count(theme, set, fits))).map(Place::toString).orElse(only)));
         homes.put("choice", sets.stream().filter(set -> theme.at(set).group(TokenPath.of(Choices.GROUP)).isPresent()).map(Place::toString).findFirst()
                 .orElse(homes.get("role").isEmpty() && !sets.isEmpty() ? sets.get(sets.size() - 1).toString() : homes.get("role")));
         return homes;
     }
 
-    private static boolean holds(ThemeDocument theme, Place set, BiPredicate<TokenPath, TokenType> fits) {
-        boolean[] found = {false};
-        theme.at(set).forEachToken((path, token, declared) -> found[0] |= declared.or(() -> token.value().type()).filter(type -> fits.test(path, type)).isPresent());
+    private static int count(ThemeDocument theme, Place set, BiPredicate<TokenPath, TokenType> fits) {
+        int[] found = {0};
+        theme.at(set).forEachToken((path, token, declared) -> {
+            if (declared.or(() -> token.value().type()).filter(type -> fits.test(path, type)).isPresent()) found[0]++;
+        });
         return found[0];
     }
 }
