@@ -114,27 +114,21 @@
 </script>
 
 <section class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
-  <div class="flex h-8 items-center overflow-hidden border-b border-border pl-1">
-    <select class="value h-6 min-w-8 max-w-36 shrink truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
+  <!-- Two lines, so that even a narrow bay says both: which page, and in which combination. -->
+  <div class="flex h-13 flex-col justify-center overflow-hidden border-b border-border pl-1">
+    <div class="flex h-6 items-center">
+    <select class="value h-6 min-w-8 grow truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
       {#each bench.sites as s (s.slug)}
         <optgroup label={s.name}>
           {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
         </optgroup>
       {/each}
     </select>
-    <select class="value h-6 shrink-0 bg-ground {bay.width * scale < 260 ? 'w-12' : ''}" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
-      {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} {w.name.toLowerCase()}</option>{/each}
-      {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
-    </select>
-    <span class="grow"></span>
     {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
     {#if bay.revision !== null}
       <button class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover" aria-label="Shows revision {bay.revision}; back to the draft" title="Back to the draft" onclick={() => (bay.revision = null)}>rev. {bay.revision}</button>
     {/if}
-    {#if bench.modifiers.length > (scheme ? 1 : 0) && bay.width * scale > 170}
-      <ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-8 max-w-44 shrink" onchoose={choose} />
-    {/if}
-    {#if bay.width * scale > 230}
+    {#if bay.width * scale > 150}
       <DropdownMenu.Root>
         <DropdownMenu.Trigger class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}" aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}" title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger>
         <DropdownMenu.Portal to="main">
@@ -160,6 +154,14 @@
     {#if closable}
       <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}><X size={14} /></button>
     {/if}
+    </div>
+    <div class="flex h-5 items-center text-xs text-muted">
+    <select class="value h-5 shrink-0 text-xs! bg-ground" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
+      {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
+      {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
+    </select>
+      {#if bench.modifiers.length > 0}<ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-0 grow" onchoose={choose} />{/if}
+    </div>
   </div>
 
   <div class="flex min-h-0 grow">
@@ -177,6 +179,12 @@
         style:visibility={loaded ? 'visible' : 'hidden'}
         {onload}
       ></iframe>
+      {#if !loaded}
+        <!-- Seen only when a page takes its time. -->
+        <div class="outline-of-a-page absolute inset-0 flex flex-col gap-3 p-6" aria-hidden="true">
+          <span class="h-3 w-2/5 bg-border"></span><span class="mt-4 h-6 w-3/5 bg-border"></span><span class="h-3 w-4/5 bg-border"></span><span class="h-3 w-3/4 bg-border"></span><span class="mt-4 h-24 w-full bg-border"></span>
+        </div>
+      {/if}
       {#if seen}
         <svg class="absolute size-0" aria-hidden="true"><filter id="seen-{number}" color-interpolation-filters="linearRGB"><feColorMatrix type="matrix" values={filter} /></filter></svg>
       {/if}
@@ -208,3 +216,15 @@
       }}><span class="h-8 w-1 border-x border-line" aria-hidden="true"></span></button>
   </div>
 </section>
+
+<style>
+  .outline-of-a-page {
+    opacity: 0;
+    animation: appear 200ms 200ms forwards;
+  }
+  @keyframes appear {
+    to {
+      opacity: 0.6;
+    }
+  }
+</style>

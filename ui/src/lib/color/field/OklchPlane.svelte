@@ -41,14 +41,22 @@
     const context = canvas?.getContext('2d', { colorSpace: 'display-p3' });
     if (!context) return;
     context.clearRect(0, 0, WIDTH, HEIGHT);
+    // Painted in cells, cut along the edge: what cannot be shown ends in a line, not in steps.
+    context.save();
+    context.beginPath();
+    context.moveTo(0, HEIGHT);
+    for (const edge of edges) context.lineTo((edge.p3 / MOST) * WIDTH, (1 - edge.lightness) * HEIGHT);
+    context.lineTo(0, 0);
+    context.clip();
+    const most = Math.max(0, ...edges.map((edge) => edge.p3));
     for (let y = 0; y < HEIGHT; y += CELL) {
       const l = 1 - (y + CELL / 2) / HEIGHT;
-      const edge = edges[Math.round(l * (edges.length - 1))]?.p3 ?? 0;
-      for (let x = 0; x < WIDTH && ((x - CELL) / WIDTH) * MOST <= edge; x += CELL) {
+      for (let x = 0; x < WIDTH && ((x - CELL) / WIDTH) * MOST <= most; x += CELL) {
         context.fillStyle = `oklch(${l.toFixed(3)} ${(((x + CELL / 2) / WIDTH) * MOST).toFixed(4)} ${hue})`;
         context.fillRect(x, y, CELL, CELL);
       }
     }
+    context.restore();
   });
 
   function move(event: PointerEvent) {
