@@ -80,6 +80,7 @@
               <p class="value break-all {c.wins ? '' : 'text-muted line-through'}">{c.written}</p>
               <p class="caption">{c.wins ? 'written in' : 'hidden, written in'} {place(c.place)}</p>
             {/each}
+            {#if hop.unset}<p class="caption">{hop.unset}</p>{/if}
             {#if hop.recipe}<p class="caption">computed by the recipe of {hop.recipe}</p>{/if}
             {#if !hop.resolved}<p class="caption font-semibold text-must">cannot be resolved</p>{/if}
           </li>

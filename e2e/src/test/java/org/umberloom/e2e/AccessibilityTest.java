@@ -86,11 +86,11 @@ class AccessibilityTest {
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
         page.navigate(loom.address() + "/library");
-        page.getByLabel("Kit file").setInputFiles(Files.writeString(Files.createTempFile("plain", ".json"), "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
+        page.getByLabel("Kit file").setInputFiles(Files.writeString(Files.createTempFile("kelp", ".json"), "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
         button(page, "Take it in").waitFor();
         check(page, "what would come in");
         button(page, "Take it in").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress plain")).waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp")).waitFor();
         check(page, "dress");
         page.navigate(loom.address() + "/bench/4711");
         page.getByText("This bench is empty").waitFor();

@@ -4,16 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.check.Tidiness;
 import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Fallback;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.theme.Trace;
@@ -31,10 +32,6 @@ import org.umberloom.core.token.ValueText;
 @Service
 public class TokenService {
     private static final int MOST_DEPENDENTS = 200;
-    /** Groups whose tokens pages read themselves: the first names of all roles. */
-    private static final Set<String> ROLE_GROUPS =
-            Contract.standard().roles().keySet().stream().map(role -> role.substring(0, role.indexOf('.'))).collect(Collectors.toUnmodifiableSet());
-
     /**
      * A token in the chosen combination.
      *
@@ -53,8 +50,9 @@ public class TokenService {
     record CandidateView(String place, String written, boolean wins) {
     }
 
+    /** @param unset of a role without a token: what it stands on, in words; empty for a token */
     record HopView(String path, String from, String member, String recipe, String type, String resolved, String css,
-                   List<CandidateView> candidates) {
+                   List<CandidateView> candidates, String unset) {
     }
 
     /**
@@ -122,7 +120,7 @@ public class TokenService {
         ThemeGraph graph = graph(draft, combo);
         TokenPath at = TokenPath.of(path);
         List<TokenPath> dependents = graph.dependents(at);
-        List<HopView> hops = Trace.of(graph, at).hops().stream().map(TokenService::hop).toList();
+        List<HopView> hops = hops(graph, at);
         Meta meta = draft.theme().places().stream().flatMap(place -> draft.theme().at(place).token(at).stream())
                 .map(Token::meta).filter(m -> m.description().isPresent() || m.deprecated().isPresent()).findFirst().orElse(Meta.NONE);
         return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
@@ -131,12 +129,36 @@ public class TokenService {
                 roles(at, dependents), places(draft.theme(), at));
     }
 
+    /** The chain of a token; that of a role that is unset leads over what it stands on. */
+    private static List<HopView> hops(ThemeGraph graph, TokenPath at) {
+        List<HopView> hops = new ArrayList<>();
+        Worn worn = Worn.of(graph.resolution());
+        String from = "";
+        TokenPath next = at;
+        for (Optional<Worn.Standing> role = worn.find(at.dotted()); role.isPresent() && role.get().unset(); role = worn.find(next.dotted())) {
+            Worn.Standing standing = role.get();
+            hops.add(new HopView(next.dotted(), from, "", "", standing.role().type().id(), ValueText.write(standing.value()), css(standing.value()), List.of(),
+                    standing.on().map(on -> "unset, so it stands on " + on).orElse(standing.role().fallback() instanceof Fallback.Readable readable
+                            ? "unset, so it is what can be read on " + readable.on().replace("*", Surfaces.PAGE) : "unset, so it is a value of the contract’s own")));
+            if (standing.on().isEmpty() || hops.size() > Contract.standard().roles().size()) return hops;
+            from = next.dotted();
+            next = TokenPath.of(standing.on().get());
+        }
+        String first = from;
+        Trace.of(graph, next).hops().forEach(hop -> hops.add(hop(hop, hop.from().isEmpty() ? first : hop.from())));
+        return hops;
+    }
+
     /** The roles that show the token on a page: itself, or what comes from it. */
     private static List<String> roles(TokenPath path, List<TokenPath> dependents) {
         List<String> roles = new ArrayList<>();
-        if (ROLE_GROUPS.contains(path.top())) roles.add(path.dotted());
-        for (TokenPath dependent : dependents) if (ROLE_GROUPS.contains(dependent.top())) roles.add(dependent.dotted());
+        if (fillsARole(path)) roles.add(path.dotted());
+        for (TokenPath dependent : dependents) if (fillsARole(dependent)) roles.add(dependent.dotted());
         return roles;
+    }
+
+    private static boolean fillsARole(TokenPath path) {
+        return Contract.standard().filledBy(path.dotted()).isPresent();
     }
 
     private static List<PlaceView> places(ThemeDocument theme, TokenPath path) {
@@ -146,17 +168,17 @@ public class TokenService {
         return places;
     }
 
-    private static HopView hop(Trace.Hop hop) {
+    private static HopView hop(Trace.Hop hop, String from) {
         Optional<TokenValue> result = hop.result();
-        return new HopView(hop.path().dotted(), hop.from(), hop.member(), hop.recipe(),
+        return new HopView(hop.path().dotted(), from, hop.member(), hop.recipe(),
                 result.flatMap(TokenValue::type).map(type -> type.id()).orElse(""), result.map(ValueText::write).orElse(""),
                 result.map(TokenService::css).orElse(""), hop.candidates().stream().map(candidate ->
-                        new CandidateView(candidate.place().toString(), ValueText.write(candidate.written()), candidate.wins())).toList());
+                        new CandidateView(candidate.place().toString(), ValueText.write(candidate.written()), candidate.wins())).toList(), "");
     }
 
     /** What no page can show, or stands twice, in any combination. */
     List<ThemeViews.FindingView> untidy(long id) {
-        List<Finding> findings = Tidiness.findings(drafts.newest(id).theme(), ROLE_GROUPS);
+        List<Finding> findings = Tidiness.findings(drafts.newest(id).theme());
         return findings.stream().map(ThemeViews.FindingView::of).toList();
     }
 

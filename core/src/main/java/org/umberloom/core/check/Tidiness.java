@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
@@ -39,12 +40,12 @@ public final class Tidiness {
     private Tidiness() {
     }
 
-    /** @param roleGroups first names of the groups whose tokens pages read themselves, such as {@code surface} */
-    public static List<Finding> findings(ThemeDocument theme, Set<String> roleGroups) {
+    /** What is untidy in a theme; tokens that fill roles are read by pages themselves. */
+    public static List<Finding> findings(ThemeDocument theme) {
         List<Finding> findings = new ArrayList<>(shadowed(theme));
         List<ThemeGraph> graphs = new ArrayList<>();
         for (Combination combination : theme.combinations(MOST_COMBINATIONS)) graphs.add(ThemeGraph.of(theme, combination));
-        findings.addAll(unused(theme, graphs, roleGroups));
+        findings.addAll(unused(theme, graphs));
         findings.addAll(duplicates(theme, graphs.get(0)));
         findings.addAll(Likeness.nearDuplicates(theme, graphs.get(0).resolution()));
         Set<Finding> meeting = new LinkedHashSet<>();
@@ -83,15 +84,15 @@ public final class Tidiness {
     }
 
     /** Tokens that no role comes from in any combination, gathered by group; a recipe's own seed counts as used. */
-    static List<Finding> unused(ThemeDocument theme, List<ThemeGraph> graphs, Set<String> roleGroups) {
+    static List<Finding> unused(ThemeDocument theme, List<ThemeGraph> graphs) {
         Set<TokenPath> used = new HashSet<>();
         for (ThemeGraph graph : graphs)
-            used.addAll(graph.reachable(path -> roleGroups.contains(path.top())));
+            used.addAll(graph.reachable(Tidiness::fillsARole));
         Map<String, Map<TokenPath, Place>> byGroup = new LinkedHashMap<>();
         for (Place place : theme.places()) {
             Group root = theme.at(place);
             root.forEachToken((path, token, type) -> {
-                if (used.contains(path) || isSeed(root, path) || roleGroups.contains(path.top())) return;
+                if (used.contains(path) || isSeed(root, path) || fillsARole(path)) return;
                 byGroup.computeIfAbsent(path.parent().map(TokenPath::dotted).orElse(""), key -> new LinkedHashMap<>())
                         .putIfAbsent(path, place);
             });
@@ -176,5 +177,9 @@ public final class Tidiness {
         }
         if (said == null || said.equals(false)) return Optional.empty();
         return Optional.of(said instanceof String text ? ": " + text : "");
+    }
+
+    private static boolean fillsARole(TokenPath path) {
+        return Contract.standard().filledBy(path.dotted()).isPresent();
     }
 }

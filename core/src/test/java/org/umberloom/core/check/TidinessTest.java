@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.theme.Edit;
@@ -22,7 +21,6 @@ import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 
 class TidinessTest {
-    private static final Set<String> ROLES = Set.of("surface", "type", "gap", "width", "shape");
     private static final Place BASE = Place.set(Starter.BASE);
     private static final Place ROLE_SET = Place.set(Starter.ROLES);
     private static final TokenPath LINK = TokenPath.of("surface.page.link");
@@ -32,7 +30,7 @@ class TidinessTest {
     }
 
     private static List<Finding> of(ThemeDocument theme, String code) {
-        return Tidiness.findings(theme, ROLES).stream().filter(finding -> finding.code().equals(code)).toList();
+        return Tidiness.findings(theme).stream().filter(finding -> finding.code().equals(code)).toList();
     }
 
     private static ThemeDocument fixed(ThemeDocument theme, Finding finding) {
