@@ -1482,6 +1482,7 @@ export interface components {
             resolved: string;
             css: string;
             candidates: components["schemas"]["CandidateView"][];
+            unset: string;
         };
         TokenView: {
             path: string;
