@@ -76,7 +76,7 @@ class DressTest {
         page.waitForCondition(() -> style("body", "color").equals("rgb(27, 27, 31)"));
         page.waitForCondition(() -> style("main button", "backgroundColor").equals("rgb(10, 92, 140)"));
 
-        button("accent").filter(new Locator.FilterOptions().setHasText("proposed")).first().click();
+        page.locator("[data-role='surface.page.accent'] button").first().click();
         page.locator("[data-token=signal]").hover();
         page.waitForCondition(() -> style("main button", "backgroundColor").equals("rgb(140, 10, 75)"));
         page.locator("[data-token=signal]").click();
