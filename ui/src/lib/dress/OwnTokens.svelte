@@ -25,12 +25,7 @@
     }
     return all;
   }
-  /** What all paths begin with says nothing. */
-  const prefix = $derived.by(() => {
-    const first = dressing.tokens[0]?.path.split('.')[0] ?? '';
-    return first && dressing.tokens.every((token) => token.path.startsWith(`${first}.`)) ? first.length + 1 : 0;
-  });
-  const short = (path: string) => path.slice(prefix);
+  const short = (path: string) => path.slice(dressing.prefix.length);
 </script>
 
 <div class="flex h-full flex-col">

@@ -12,10 +12,6 @@
       .map((part) => ({ ...part, rows: dressing.rows.filter((row) => row.part === part.name) }))
       .filter((part) => part.rows.length > 0)
   );
-  const prefix = $derived.by(() => {
-    const first = dressing.tokens[0]?.path.split('.')[0] ?? '';
-    return first && dressing.tokens.every((token) => token.path.startsWith(`${first}.`)) ? `${first}.` : '';
-  });
   const SAID = { own: 'its own', proposed: 'proposed', written: 'dressed', chosen: 'chosen', unset: '' };
   const name = (row: RoleRow) => row.path.replace(/^surface\.page\./, '');
   const css = (written: string) => dressing.tokens.find((token) => token.path === referred(written)[0])?.css ?? '';
@@ -24,7 +20,7 @@
     const token = referred(dressing.roles[row.path] ?? '')[0];
     if (token) document.querySelector(`[data-token="${CSS.escape(token)}"]`)?.scrollIntoView({ block: 'nearest' });
   }
-  const short = (written: string) => (written.includes(' / ') ? referred(written).map((path) => path.split('.').at(-1)).join(' · ') : written.replace(/^\{|\}$/g, '').replace(prefix, ''));
+  const short = (written: string) => (written.includes(' / ') ? referred(written).map((path) => path.split('.').at(-1)).join(' · ') : written.replace(/^\{|\}$/g, '').replace(dressing.prefix, ''));
 </script>
 
 <div class="h-full overflow-y-auto px-3 py-2" onscroll={onmoved} data-threads="roles" role="group" aria-label="Roles that pages read">

@@ -19,6 +19,11 @@ export class Dressing {
   readonly tokens = $derived(this.view?.tokens ?? []);
   readonly row = $derived(this.rows.find((row) => row.path === this.picked));
   readonly count = $derived(Object.keys(this.roles).length);
+  /** What the paths of all tokens begin with, which says nothing; empty where they differ. */
+  readonly prefix = $derived.by(() => {
+    const first = this.tokens[0]?.path.split('.')[0] ?? '';
+    return first && this.tokens.every((token) => token.path.startsWith(`${first}.`)) ? `${first}.` : '';
+  });
   /** Roles that use a token, by its path. */
   readonly users = $derived.by(() => {
     const users: Record<string, string[]> = {};
