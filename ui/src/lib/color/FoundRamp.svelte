@@ -21,6 +21,24 @@
   );
   const most = $derived(Math.max(0, ...(taken?.shades.map((shade) => shade.difference) ?? [])));
 
+  let read = $state(0);
+  const current = $derived(ramp.shades[read]);
+
+  function pointAt(event: PointerEvent & { currentTarget: HTMLElement }) {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = ((event.clientX - box.left) / box.width) * 100;
+    const at = blocks.findIndex((block) => share <= block.left + block.width);
+    read = at < 0 ? blocks.length - 1 : at;
+  }
+
+  function key(event: KeyboardEvent) {
+    const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (by) read = Math.min(ramp.shades.length - 1, Math.max(0, read + by));
+    if (event.key === 'Enter') show();
+  }
+
+  const show = () => current && bench.open({ path: current.path, contexts: bench.working, roles: [] }, true);
+
   async function look() {
     refused = '';
     taken = null;
@@ -62,9 +80,22 @@
     </Popover.Portal>
   </Popover.Root>
 </div>
-<div class="relative my-1 h-6 border-t border-transparent" role="group" aria-label="Shades of {ramp.name}">
-  {#each blocks as block (block.shade.path)}
-    <button class="absolute inset-y-0 outline-offset-[-2px] hover:outline-2 hover:outline-ink" style:left="{block.left}%" style:width="{block.width}%" style:background={block.shade.hex} aria-label="{block.shade.path}, depth {block.shade.depth}" title="{block.shade.path} · depth {block.shade.depth}"
-      onclick={() => bench.open({ path: block.shade.path, contexts: bench.working, roles: [] }, true)}></button>
+<!-- One control for all shades: pointing or the arrow keys read one, a click or Enter opens it. -->
+<div
+  class="relative my-1 h-6"
+  role="slider"
+  tabindex="0"
+  aria-label="Shades of {ramp.name}"
+  aria-valuemin={0}
+  aria-valuemax={ramp.shades.length - 1}
+  aria-valuenow={read}
+  aria-valuetext="{current?.path}, depth {current?.depth}"
+  title="{current?.path} · depth {current?.depth}"
+  onpointermove={pointAt}
+  onclick={show}
+  onkeydown={key}
+>
+  {#each blocks as block, i (block.shade.path)}
+    <span class="absolute inset-y-0 {i === read ? 'outline-2 -outline-offset-2 outline-ink' : ''}" style:left="{block.left}%" style:width="{block.width}%" style:background={block.shade.hex}></span>
   {/each}
 </div>

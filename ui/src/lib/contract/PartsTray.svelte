@@ -57,7 +57,7 @@
         <span class="grow"></span>
         <div class="flex gap-1" role="group" aria-label="Surface it is shown on">
           {#each surfaces as one (one)}
-            <button class="rounded-[3px] px-2 {one === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}" aria-pressed={one === surface} onclick={() => (surface = one)}>{one}</button>
+            <button class="h-6 rounded-[3px] px-2 {one === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}" aria-pressed={one === surface} onclick={() => (surface = one)}>{one}</button>
           {/each}
         </div>
       </header>
@@ -70,7 +70,7 @@
               {#if chosen?.place}written in {words(chosen.place)}{#if chosen.written.length > 1}; also in {chosen.written.filter((w) => w.place !== chosen.place).map((w) => `${words(w.place)} (${w.written})`).join(', ')}{/if}{:else}nobody chose; the standard holds{/if}
             </span>
             {#if chosen?.place}
-              <button class="button button-quiet h-5 px-1.5 text-xs" onclick={() => void bench.commit({ op: 'choice', place: chosen.place, member: choice.name, text: '' })}>Choose nothing here</button>
+              <button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => void bench.commit({ op: 'choice', place: chosen.place, member: choice.name, text: '' })}>Choose nothing here</button>
             {/if}
           </legend>
           <div class="flex gap-3 overflow-x-auto pb-1">

@@ -39,15 +39,15 @@
       {#each runs(type) as run, i (i)}
         {#if type === 'color' && run.cells.length > 3}
           <p class="caption mt-1">{run.name}</p>
-          <div class="flex">
+          <div class="flex flex-wrap">
             {#each run.cells as cell (cell.path)}
-              <button class="h-7 min-w-0 grow outline-offset-[-2px] hover:outline-2 hover:outline-ink {dressing.users[cell.path] ? 'border-b-4 border-ink' : ''}" style:background={cell.css} disabled={!dressing.fits(cell)} data-token={cell.path} aria-label="{cell.path}, {cell.css}" title={cell.path}
+              <button class="h-7 min-w-6 grow outline-offset-[-2px] hover:outline-2 hover:outline-ink {dressing.users[cell.path] ? 'border-b-4 border-ink' : ''}" style:background={cell.css} disabled={!dressing.fits(cell)} data-token={cell.path} aria-label="{cell.path}, {cell.css}" title={cell.path}
                 onpointerenter={() => dressing.try(cell)} onpointerleave={() => dressing.show()} onclick={() => dressing.assign(cell)}></button>
             {/each}
           </div>
         {:else}
           {#each run.cells as cell (cell.path)}
-            <button class="flex w-full items-center gap-2 rounded-[3px] px-1 py-0.5 text-left enabled:hover:bg-hover disabled:opacity-60" disabled={!dressing.fits(cell)} data-token={cell.path} title="{cell.path}: {cell.written}"
+            <button class="flex min-h-6 w-full items-center gap-2 rounded-[3px] px-1 py-0.5 text-left enabled:hover:bg-hover disabled:opacity-60" disabled={!dressing.fits(cell)} data-token={cell.path} title="{cell.path}: {cell.written}"
               onpointerenter={() => dressing.try(cell)} onpointerleave={() => dressing.show()} onclick={() => dressing.assign(cell)}>
               {#if type === 'color'}<span class="size-4 shrink-0 border border-line" style:background={cell.css}></span>{/if}
               <span class="min-w-0 grow truncate {dressing.users[cell.path] ? 'font-semibold' : ''}">{short(cell.path)}</span>

@@ -43,10 +43,10 @@
           </span>
         </button>
         {#if now !== undefined}
-          <button class="grid size-5 shrink-0 place-items-center text-muted hover:text-ink" aria-label="Leave {name(row)} on its fallback" title="Leave it on its fallback" onclick={() => dressing.leave(row.path)}><X size={12} /></button>
+          <button class="grid size-6 shrink-0 place-items-center text-muted hover:text-ink" aria-label="Leave {name(row)} on its fallback" title="Leave it on its fallback" onclick={() => dressing.leave(row.path)}><X size={12} /></button>
         {:else if row.proposed && !row.set}
-          <button class="grid size-5 shrink-0 place-items-center text-muted hover:text-ink" aria-label="Take the proposal for {name(row)}" title="Take the proposal {row.proposed}" onclick={() => dressing.restore(row)}><Rotate size={12} /></button>
-        {:else}<span class="size-5 shrink-0"></span>{/if}
+          <button class="grid size-6 shrink-0 place-items-center text-muted hover:text-ink" aria-label="Take the proposal for {name(row)}" title="Take the proposal {row.proposed}" onclick={() => dressing.restore(row)}><Rotate size={12} /></button>
+        {:else}<span class="size-6 shrink-0"></span>{/if}
       </div>
     {/each}
   {/each}

@@ -115,7 +115,7 @@
 
 <section class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
   <!-- Two lines, so that even a narrow bay says both: which page, and in which combination. -->
-  <div class="flex h-13 flex-col justify-center overflow-hidden border-b border-border pl-1">
+  <div class="flex h-14 flex-col justify-center overflow-hidden border-b border-border pl-1">
     <div class="flex h-6 items-center">
     <select class="value h-6 min-w-8 grow truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
       {#each bench.sites as s (s.slug)}
@@ -155,12 +155,12 @@
       <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}><X size={14} /></button>
     {/if}
     </div>
-    <div class="flex h-5 items-center text-xs text-muted">
-    <select class="value h-5 shrink-0 text-xs! bg-ground" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
+    <div class="flex h-6 items-center text-xs text-muted">
+    <select class="value h-6 shrink-0 text-xs! bg-ground" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
       {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
       {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
     </select>
-      {#if bench.modifiers.length > 0}<ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="min-w-0 grow" onchoose={choose} />{/if}
+      {#if bench.modifiers.length > 0}<ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="h-6 min-w-0 grow" onchoose={choose} />{/if}
     </div>
   </div>
 
