@@ -133,6 +133,8 @@ class DragTest {
     /** Smaller text draws up what lay below: it wakes in the frame in which it comes into sight. */
     @Test
     void whatComesIntoSightIsThere() {
+        // Room for so much of the page that boxes come into sight when it shrinks.
+        for (int step = 0; step < 6; step++) page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Height of the tray")).press("ArrowDown");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")).click();
         watchWhatRests();
         Browsers.pressAndDrag(page, handleOf("Wide base"), -120, 12);
