@@ -83,6 +83,11 @@ final class Browsers {
     /** Makes a theme and shows it on the demo's pages; a theme that no site wears is shown on its specimens first. */
     static void newThemeOnPages(Page page, String name, String starter) {
         newTheme(page, name, starter);
+        onPages(page);
+    }
+
+    /** Shows the demo's pages in the bays of an open bench. */
+    static void onPages(Page page) {
         Locator bays = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true));
         for (int bay = 0; bay < bays.count(); bay++) {
             bays.nth(bay).selectOption(bay == 1 ? "crossings/timetable" : "crossings/index");

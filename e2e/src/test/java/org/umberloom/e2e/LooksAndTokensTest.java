@@ -39,6 +39,7 @@ class LooksAndTokensTest {
         Browsers.importFile(page, file);
         page.waitForURL("**/bench/*");
         firstBay().locator("h1").waitFor();
+        Browsers.onPages(page);
     }
 
     @AfterEach

@@ -53,6 +53,7 @@ class MainPathTest {
         button("Create theme").click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name)).waitFor();
         firstBay().locator("h1").waitFor();
+        Browsers.onPages(page);
     }
 
     private FrameLocator firstBay() {
@@ -95,6 +96,7 @@ class MainPathTest {
         loom.restart();
         page.navigate(bench);
         firstBay().locator("h1").waitFor();
+        Browsers.onPages(page);
         page.waitForCondition(() -> groundOfHero().equals(after));
         button("Undo color.brand.seed").click();
         assertThat(railState()).containsText("undid color.brand.seed");
