@@ -14,6 +14,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.dress.ElsewhereTest;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.theme.Place;
@@ -64,6 +65,19 @@ class FallbacksOfTheBrowserTest {
             changed = changed.with(place, tokens);
         }
         return changed;
+    }
+
+    /** Themes from open packages, dressed by the proposal alone. */
+    @Test
+    void noDeclarationComesToNothingInAThemeFromElsewhere() {
+        PageUse use = PageUse.of(PAGES);
+        try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
+            page.setContent(PAGES.get(1).replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style></style>"));
+            for (String file : ElsewhereTest.FILES)
+                for (Usage usage : List.of(Usage.LIVE, Usage.of(use.needs(), use.surfaces())))
+                    assertThat((List<?>) page.evaluate(UNDEFINED, Stylesheet.compile(ElsewhereTest.dressed(file), usage, List.of())))
+                            .as("%s, %s", file, usage.everything() ? "live" : "as a kit").isEmpty();
+        }
     }
 
     @Test
