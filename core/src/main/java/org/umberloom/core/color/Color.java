@@ -1,5 +1,8 @@
 package org.umberloom.core.color;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /**
  * A color as it was written: three components in a color space, and alpha from 0 to 1.
  *
@@ -9,6 +12,8 @@ package org.umberloom.core.color;
 public record Color(ColorSpace space, double c1, double c2, double c3, double alpha) {
     /** The missing component, written {@code none}. */
     public static final double NONE = Double.NaN;
+    /** The forms of sRGB. */
+    private static final Set<ColorSpace> OF_SRGB = EnumSet.of(ColorSpace.SRGB, ColorSpace.HSL, ColorSpace.HWB);
 
     /** @throws IllegalArgumentException for an infinite component, negative chroma, or alpha outside 0 to 1 */
     public Color {
@@ -45,7 +50,14 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
     /** The components in another space, with none counted as 0. */
     double[] inSpace(ColorSpace target) {
         double[] own = {number(c1), number(c2), number(c3)};
-        return target == space ? own : target.fromXyz(space.toXyz(own));
+        if (target == space) return own;
+        return OF_SRGB.contains(space) && OF_SRGB.contains(target) ? withinSrgb(own, target) : target.fromXyz(space.toXyz(own));
+    }
+
+    /** Between forms of sRGB nothing is rounded on a way through XYZ: a gray stays gray to the last bit. */
+    private double[] withinSrgb(double[] own, ColorSpace target) {
+        double[] rgb = space == ColorSpace.HSL ? Hsl.toRgb(own) : space == ColorSpace.HWB ? Hwb.toRgb(own) : own;
+        return target == ColorSpace.HSL ? Hsl.fromRgb(rgb) : target == ColorSpace.HWB ? Hwb.fromRgb(rgb) : rgb;
     }
 
     /** The same components with another alpha, 0 to 1. */

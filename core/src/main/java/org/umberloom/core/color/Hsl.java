@@ -13,7 +13,10 @@ final class Hsl {
     }
 
     static double[] fromXyz(double[] xyz) {
-        double[] rgb = Srgb.fromXyz(xyz);
+        return fromRgb(Srgb.fromXyz(xyz));
+    }
+
+    static double[] fromRgb(double[] rgb) {
         double max = Math.max(rgb[0], Math.max(rgb[1], rgb[2]));
         double min = Math.min(rgb[0], Math.min(rgb[1], rgb[2]));
         double light = (min + max) / 2;

@@ -38,4 +38,15 @@ class CssColorTest {
     void nothingAtAllIsRefused() {
         assertThatThrownBy(() -> CssColor.parse("  ")).hasMessageContaining("empty");
     }
+
+    /** CSS Color 4, sections 7 and 8: without saturation, or with white and black that fill it, a color is a gray. */
+    @Test
+    void graysStayGrayToTheLastBit() {
+        for (int light = 0; light <= 100; light++)
+            for (String text : new String[] {"hsl(123 0% " + light + "%)", "hwb(200 " + light + "% " + (100 - light) + "%)"}) {
+                Color rgb = CssColor.parse(text).to(ColorSpace.SRGB);
+                assertThat(rgb.c1()).as(text).isEqualTo(rgb.c2()).isEqualTo(rgb.c3());
+                assertThat(rgb.to(ColorSpace.HSL).c2()).as(text).isZero();
+            }
+    }
 }
