@@ -25,6 +25,8 @@ public final class PaletteText {
     private static final int LONGEST = 400_000;
     private static final int LONGEST_ENTRY = 120;
     private static final int MOST_PASSED_OVER = 50;
+    private static final String REFERENCE = "var(--";
+    private static final int MOST_HOPS = 12;
 
     /** A color with the name that the text gives it, or an empty one. */
     public record Named(String name, Color color) {
@@ -40,6 +42,9 @@ public final class PaletteText {
 
     private final Map<String, Named> colors = new LinkedHashMap<>();
     private final List<String> passedOver = new ArrayList<>();
+    /** Colors beyond the limit, and entries that were passed over and are not listed. */
+    private int beyond;
+    private int unsaid;
 
     private PaletteText() {
     }
@@ -47,7 +52,7 @@ public final class PaletteText {
     /**
      * Every character is looked at once or twice, so that a long text takes no longer for being odd.
      *
-     * @throws FormatException when there is no color in it, more than 256, or the text is too long
+     * @throws FormatException when there is no color in it, or the text is too long
      */
     public static Palette read(String text) {
         if (text.length() > LONGEST)
@@ -59,6 +64,8 @@ public final class PaletteText {
         if (reader.colors.isEmpty())
             throw new FormatException("There is no color in this text. Paste colors such as #7a4a2b or oklch(0.5 0.09 60), CSS custom "
                     + "properties, or a GPL palette file.");
+        if (reader.unsaid > 0) reader.passedOver.add("and " + reader.unsaid + " more that are no colors");
+        if (reader.beyond > 0) reader.passedOver.add("and " + reader.beyond + " more colors: up to " + MOST + " are taken");
         return new Palette(List.copyOf(reader.colors.values()), reader.passedOver);
     }
 
@@ -77,7 +84,7 @@ public final class PaletteText {
 
     /** Custom properties, {@code --name: value}; false when there are none. Source: CSS Variables 1, section 2. */
     private boolean properties(String text) {
-        boolean any = false;
+        Map<String, String> values = new LinkedHashMap<>();
         for (int at = text.indexOf("--"); at >= 0; at = text.indexOf("--", at)) {
             Patience.ask();
             int end = wordEnd(text, at);
@@ -90,13 +97,32 @@ public final class PaletteText {
             int stop = colon + 1;
             while (stop < text.length() && ";{}".indexOf(text.charAt(stop)) < 0) stop++;
             String value = text.substring(colon + 1, stop).trim();
-            any |= !value.isEmpty();
-            Optional<Color> color = value.length() > LONGEST_ENTRY ? Optional.empty() : CssColor.find(value);
-            if (color.isPresent()) add(text.substring(at + 2, Math.min(end, at + 2 + LONGEST_ENTRY)), color.get());
-            else if (!value.isEmpty()) passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim());
+            if (!value.isEmpty()) {
+                String name = text.substring(at + 2, Math.min(end, at + 2 + LONGEST_ENTRY));
+                values.putIfAbsent(name, value.substring(0, Math.min(value.length(), LONGEST_ENTRY)));
+                Optional<Color> color = value.length() > LONGEST_ENTRY ? Optional.empty() : CssColor.find(value);
+                if (color.isPresent()) add(name, color.get());
+                else if (!value.startsWith(REFERENCE)) passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim());
+            }
             at = stop;
         }
-        return any;
+        values.forEach((name, value) -> {
+            if (!value.startsWith(REFERENCE)) return;
+            referred(value, values).flatMap(CssColor::find).ifPresentOrElse(color -> add(name, color), () -> passOver("--" + name + ": " + value));
+        });
+        return !values.isEmpty();
+    }
+
+    /** What a reference to another property comes to, if that is among them. */
+    private static Optional<String> referred(String value, Map<String, String> values) {
+        String at = value;
+        for (int hop = 0; hop < MOST_HOPS && at != null && at.startsWith(REFERENCE) && at.endsWith(")"); hop++) {
+            String inside = at.substring(REFERENCE.length(), at.length() - 1);
+            int comma = inside.indexOf(',');
+            String next = values.get((comma < 0 ? inside : inside.substring(0, comma)).trim());
+            at = next != null ? next : comma < 0 ? null : inside.substring(comma + 1).trim();
+        }
+        return Optional.ofNullable(at);
     }
 
     /** Lone colors with anything between them: hex forms, functions, names. */
@@ -137,10 +163,12 @@ public final class PaletteText {
 
     private void passOver(String entry) {
         if (passedOver.size() < MOST_PASSED_OVER) passedOver.add(entry);
+        else unsaid++;
     }
 
     private void add(String name, Color color) {
-        if (colors.size() == MOST) throw new FormatException("The text holds more than " + MOST + " colors; paste a part of it.");
-        colors.putIfAbsent(name + " " + CssColor.write(color), new Named(name, color));
+        String key = name + " " + CssColor.write(color);
+        if (colors.size() < MOST || colors.containsKey(key)) colors.putIfAbsent(key, new Named(name, color));
+        else beyond++;
     }
 }

@@ -58,4 +58,20 @@ class PaletteTextTest {
         assertThatThrownBy(() -> PaletteText.read("our brand is bold and warm-hearted 12px"))
                 .isInstanceOf(FormatException.class).hasMessageContaining("GPL palette file");
     }
+
+    @Test
+    void aPropertyThatRefersToAnotherIsItsColor() {
+        PaletteText.Palette palette = PaletteText.read(":root { --bg: #fff; --card: var(--bg); --deep: var(--card, red); --lost: var(--none, #123456); --none-at-all: var(--no) }");
+        assertThat(palette.colors().stream().map(one -> one.name() + " " + one.color().hex())).containsExactly("bg #ffffff", "card #ffffff", "deep #ffffff", "lost #123456");
+        assertThat(palette.passedOver()).containsExactly("--none-at-all: var(--no)");
+    }
+
+    @Test
+    void whereItStopsItSaysSo() {
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < 300; i++) text.append("--c").append(i).append(": rgb(").append(i % 256).append(' ').append(i / 256).append(" 9);\n");
+        PaletteText.Palette palette = PaletteText.read(text.toString());
+        assertThat(palette.colors()).hasSize(256);
+        assertThat(palette.passedOver()).containsExactly("and 44 more colors: up to 256 are taken");
+    }
 }
