@@ -992,6 +992,7 @@ export interface components {
             contexts: {
                 [key: string]: string;
             };
+            scope: string;
             place: string;
         };
         FixView: {
@@ -1175,6 +1176,7 @@ export interface components {
         };
         StructureView: {
             layers: components["schemas"]["LayerView"][];
+            writable: components["schemas"]["Writable"][];
             homes: {
                 [key: string]: string;
             };
@@ -1246,6 +1248,16 @@ export interface components {
             alpha: number;
             /** Format: double */
             readable: number;
+        };
+        Writable: {
+            place: string;
+            kind: string;
+            words: string;
+            scope: string;
+            of: string;
+            context: string;
+            /** Format: int32 */
+            holds: number;
         };
         RestoreRequest: {
             /** Format: int32 */
@@ -1624,6 +1636,7 @@ export interface components {
             slug: string;
             title: string;
             kind: string;
+            scope: string;
         };
         SiteView: {
             slug: string;

@@ -53,7 +53,7 @@
   $effect(() => {
     void Promise.all([
       ask(() => api.GET('/api/patterns')),
-      ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.key(bench.working) } } }))
+      ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.looks.workingKey } } }))
     ]).then(([drawn, tokens]) => {
       patterns = drawn;
       gradients = tokens.tokens.filter((t) => t.type === 'gradient').map((t) => ({ path: t.path, css: t.css }));

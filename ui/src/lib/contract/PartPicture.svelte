@@ -9,13 +9,13 @@
 
   let frame: HTMLIFrameElement | undefined = $state();
   let detach: (() => void) | undefined;
-  const key = $derived(bench.key(bench.working));
+  const key = $derived(bench.looks.workingKey);
   const source = $derived(`/preview/${bench.id}/draft/${encodeURIComponent(key || 'default')}/~part/${part}.html?surface=${encodeURIComponent(surface)}&choice=${encodeURIComponent(choice)}`);
 
   function onload() {
     detach?.();
     const doc = frame?.contentDocument;
-    if (doc) detach = bench.attach(new LivePage(doc, key, choice ? [`data-choice-${choice.split(':')[0]}`] : []));
+    if (doc) detach = bench.attach(new LivePage(doc, () => key, choice ? [`data-choice-${choice.split(':')[0]}`] : []));
   }
 
   $effect(() => () => detach?.());

@@ -20,7 +20,7 @@
   const now = (choice: string) => bench.shown?.choices.find((one) => one.name === choice);
   /** Where a choice is written: into the place that edits go to, else where it stands, else where the theme's roles are. */
   const placeOf = (choice: string) => bench.target || now(choice)?.place || bench.homes.choice || '';
-  const words = (place: string) => place.replace(/^(set|context):/, '');
+  const words = (place: string) => bench.looks.words(place);
 
   function edit(choice: Schemas['ChoiceEntry'], value: string) {
     return { op: 'choice', place: placeOf(choice.name), member: choice.name, text: value };

@@ -47,10 +47,13 @@
   let pointed = $state<{ box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null>(null);
   let detach: (() => void) | undefined;
 
+  const scope = $derived(bench.sites.find((s) => s.slug === bay.site)?.pages.find((p) => p.slug === bay.page)?.scope ?? '');
   const site = $derived(bench.sites.find((s) => s.slug === bay.site));
-  const key = $derived(bench.key(bay.contexts));
+  const key = $derived(bench.looks.bayKey(bay));
+  /** The address names no scope: a page says itself of which kind it is, also one that a link led to. */
+  const look = $derived(bench.looks.key(bay.contexts));
   const words = $derived(bench.modifiers.map((m) => bay.contexts[m.name] ?? m.standard).join(', ') || 'default');
-  const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(key || 'default')}/${bay.site}/${bay.page}.html`);
+  const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(look || 'default')}/${bay.site}/${bay.page}.html`);
   const seen = $derived(bench.seeing.find((way) => way.id === bay.seeing));
   const filter = $derived([0, 3, 6].map((row) => [...(seen?.matrix.slice(row, row + 3) ?? []), 0, 0].join(' ')).join(' ') + ' 0 0 0 1 0');
   const scheme = $derived(bench.scheme);
@@ -70,7 +73,7 @@
     if (!doc) return;
     const page = /\/([^/]+)\.html$/.exec(doc.location.pathname)?.[1];
     if (page) bay.page = page;
-    detach = bay.revision === null ? bench.attach(new LivePage(doc, key), bay) : undefined;
+    detach = bay.revision === null ? bench.attach(new LivePage(doc, () => key), bay) : undefined;
     if (bench.pick) bench.open(bench.pick, true);
     doc.addEventListener('mousemove', (e) => (pointed = rolesAt(e.target as Element)));
     doc.addEventListener('mouseleave', () => (pointed = null));
@@ -103,7 +106,7 @@
     event.preventDefault();
     const found = rolesAt(target);
     const path = found?.roles.find((r) => r.kind === kind)?.path;
-    if (found && path) bench.open({ path, contexts: { ...bay.contexts }, roles: found.roles }, !(bench.tab in KIND_OF_TAB));
+    if (found && path) bench.open({ path, contexts: { ...bay.contexts }, scope, roles: found.roles }, !(bench.tab in KIND_OF_TAB));
   }
 
   let start: { x: number; width: number } | null = null;

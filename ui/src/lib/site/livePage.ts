@@ -23,12 +23,12 @@ export class LivePage {
   #wide: boolean;
 
   /**
-   * @param key of the combination that the page shows
+   * @param key of the combination that the page shows, as it is now
    * @param fixed attributes of the root that stay as they are, whatever is chosen
    */
   constructor(
     readonly document: Document,
-    readonly key: string,
+    readonly key: () => string,
     readonly fixed: string[] = []
   ) {
     const own = document.defaultView as (Window & typeof globalThis) | null;
@@ -46,7 +46,7 @@ export class LivePage {
   /** Shows what is stored, in this page's combination; a trial ends. */
   store(live: Record<string, Blocks>) {
     this.#tried = {};
-    const blocks = live[this.key];
+    const blocks = live[this.key()];
     if (blocks) {
       this.#stored = blocks;
       this.#put(blocks);
@@ -59,7 +59,7 @@ export class LivePage {
   try(changes: Record<string, Blocks>) {
     this.#still.disabled = false;
     this.#below.rest();
-    const blocks = changes[this.key] ?? {};
+    const blocks = changes[this.key()] ?? {};
     for (const [block, properties] of Object.entries(this.#tried))
       for (const name of Object.keys(properties))
         if (blocks[block]?.[name] === undefined) this.#set(block, name, this.#stored[block]?.[name]);

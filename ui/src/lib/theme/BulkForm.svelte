@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '$lib/api/client';
+  import PlaceOptions from '$lib/place/PlaceOptions.svelte';
   import type { Bench, EditRequest } from './bench.svelte';
 
   /** Changes several tokens in one step: by a piece of their paths, by their value, or a whole group by an operation. */
@@ -18,7 +19,7 @@
   // svelte-ignore state_referenced_locally (only where it starts)
   let path = $state(group);
   // svelte-ignore state_referenced_locally (only where it starts)
-  let place = $state(bench.writable[0] ?? '');
+  let place = $state(bench.writable[0]?.place ?? '');
   let operation = $state('lighten');
   let amount = $state('5');
   let refused = $state('');
@@ -45,7 +46,7 @@
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="Change several tokens" onsubmit={run}>
   <label class="flex flex-col gap-0.5"><span class="caption">What to do</span><select class="field" bind:value={kind}>{#each KINDS as k (k.id)}<option value={k.id}>{k.name}</option>{/each}</select></label>
   {#if kind === 'shift'}
-    <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
+    <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}><PlaceOptions {bench} /></select></label>
     <label class="flex grow flex-col gap-0.5"><span class="caption">Group or token</span><input class="field value" required bind:value={path} /></label>
     <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
     {#if operation !== 'complement'}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}

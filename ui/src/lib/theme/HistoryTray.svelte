@@ -77,7 +77,7 @@
 
   const backToDraft = () => bench.bays.forEach((bay) => (bay.revision = null));
   const at = (time: string) => new Date(time).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
-  const place = (text: string) => text.replace(/^(set|context):/, '');
+  const place = (text: string) => bench.looks.words(text);
 
   function key(event: KeyboardEvent) {
     const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;

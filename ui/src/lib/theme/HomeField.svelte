@@ -5,7 +5,7 @@
   let { bench, kind, place = $bindable('') }: { bench: Bench; kind: string; place?: string } = $props();
 
   const home = $derived(bench.homes[kind] ?? '');
-  const sets = $derived(bench.writable.filter((one) => one.startsWith('set:')));
+  const sets = $derived(bench.writable.filter((one) => one.kind === 'set'));
   $effect(() => {
     place = home;
   });
@@ -15,7 +15,7 @@
   <label class="flex flex-col gap-1"><span>Into the set</span>
     <select class="field" required bind:value={place}>
       <option value="" disabled>Choose a set</option>
-      {#each sets as one (one)}<option value={one}>{one.replace(/^set:/, '')}</option>{/each}
+      {#each sets as one (one.place)}<option value={one.place}>{one.words}</option>{/each}
     </select>
   </label>
 {:else if sets.length === 0}

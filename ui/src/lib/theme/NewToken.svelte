@@ -1,6 +1,7 @@
 <script lang="ts">
   import ColorField from '$lib/color/field/ColorField.svelte';
   import { offered } from '$lib/color/offered';
+  import PlaceOptions from '$lib/place/PlaceOptions.svelte';
   import type { Bench } from './bench.svelte';
 
   /** Makes a token in a set or context. */
@@ -18,7 +19,7 @@
   let type = $state('color');
   let text = $state('');
   let refused = $state('');
-  const standard = $derived(bench.homes[type] || bench.writable[0] || '');
+  const standard = $derived(bench.homes[type] || bench.writable[0]?.place || '');
 
   async function make(event: SubmitEvent) {
     event.preventDefault();
@@ -28,7 +29,7 @@
 </script>
 
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="New token" onsubmit={make}>
-  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || standard, (v) => (place = v)}>{#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || standard, (v) => (place = v)}><PlaceOptions {bench} /></select></label>
   <label class="flex grow flex-col gap-0.5"><span class="caption">Path, with dots</span><input class="field value" required bind:value={path} /></label>
   <label class="flex flex-col gap-0.5"><span class="caption">Type</span><select class="field" bind:value={type}>{#each TYPES as t (t)}<option value={t}>{t}</option>{/each}</select></label>
   {#if type === 'color'}

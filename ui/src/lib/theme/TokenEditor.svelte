@@ -44,7 +44,7 @@
     <TokenPicture type={row.type} css={row.css} size={28} />
     <div class="min-w-0">
       <h2 class="truncate font-semibold" title={row.path}>{row.path.split('.').at(-1)}</h2>
-      <p class="caption">{row.type || 'no type'} · {row.place.replace(/^(set|context):/, '')}</p>
+      <p class="caption">{row.type || 'no type'} · {bench.looks.words(row.place)}</p>
     </div>
   </div>
   {#if row.type === 'color'}

@@ -123,7 +123,7 @@
     }
   }
 
-  const place = (text: string) => text.replace(/^(set|context):/, '');
+  const place = (text: string) => bench.looks.words(text);
   const MARKS: Record<string, string> = { derived: 'derived', detached: 'by hand', recipe: 'recipe', deprecated: 'deprecated' };
 </script>
 

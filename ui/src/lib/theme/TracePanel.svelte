@@ -16,7 +16,12 @@
   let all = $state(false);
 
   const trace = $derived(bench.trace);
-  const words = $derived(bench.pick ? bench.modifiers.map((m) => bench.pick?.contexts[m.name] ?? m.standard).join(' · ') : '');
+  /** The kind of the page that was picked on, as a place. */
+  const here = $derived(bench.writable.find((one) => one.kind === 'scope' && one.of === '' && one.scope === bench.pick?.scope));
+  const narrow = $derived(trace?.contexts.find((one) => one.place === here?.place)?.written ?? '');
+  const wide = $derived(trace?.hops[0]?.candidates.filter((one) => bench.writable.find((place) => place.place === one.place)?.kind !== 'scope').at(-1)?.written ?? trace?.hops[0]?.resolved ?? '');
+  const scope = $derived(here?.words);
+  const words = $derived(bench.pick ? [...bench.modifiers.map((m) => bench.pick?.contexts[m.name] ?? m.standard), ...(scope ? [scope] : [])].join(' · ') : '');
   const listed = $derived(all ? (trace?.dependents ?? []) : (trace?.dependents ?? []).slice(0, MANY));
 
   $effect(() => {
@@ -25,7 +30,7 @@
   });
 
   const member = (name: string) => name.split('.').map((part) => WORDS[part] ?? (/^\d+$/.test(part) ? `${Number(part) + 1}.` : part)).join(' ');
-  const place = (text: string) => text.replace(/^(set|context):/, '');
+  const place = (text: string) => bench.looks.words(text);
 
   function follow(path: string) {
     if (bench.pick) bench.open({ ...bench.pick, path }, true);
@@ -64,6 +69,19 @@
               aria-pressed={role.path === bench.pick.path}
               onclick={() => bench.pick && bench.open({ ...bench.pick, path: role.path })}>{role.path}</button>
           {/each}
+        </div>
+      {/if}
+      {#if here}
+        <div class="mt-3 border-l-2 border-ink pl-3" role="radiogroup" aria-label="Where edits go">
+          <p class="caption font-semibold">Where edits go</p>
+          {#each [{ place: '', words: 'the theme', says: wide }, { place: here.place, words: here.words, says: narrow }] as one (one.place)}
+            <label class="flex cursor-pointer items-baseline gap-2 py-0.5">
+              <input type="radio" name="place" class="accent-accent" value={one.place} checked={(bench.target === here.place) === (one.place !== '')} onchange={() => bench.aimAt(one.place)} />
+              <span class="shrink-0 {one.place === bench.target ? 'font-semibold' : ''}">{one.words}</span>
+              <span class="value min-w-0 truncate text-muted" title={one.says}>{one.says || 'as the theme'}</span>
+            </label>
+          {/each}
+          {#if narrow}<button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => bench.pick && void bench.commit({ op: 'remove', place: here.place, path: bench.pick.path })}>As the theme again</button>{/if}
         </div>
       {/if}
       {#if trace?.description}<p class="mt-2 text-muted">{trace.description}</p>{/if}

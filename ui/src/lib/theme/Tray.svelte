@@ -7,6 +7,7 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import { Tabs } from 'bits-ui';
+  import PlaceOptions from '$lib/place/PlaceOptions.svelte';
   import ComboButton from './ComboButton.svelte';
   import HistoryTray from './HistoryTray.svelte';
   import SetsTray from './SetsTray.svelte';
@@ -75,9 +76,9 @@
         <ComboButton modifiers={bench.modifiers} contexts={bench.working} of="the instruments" onchoose={(m, c) => bench.choose(m, c)} />
       {/if}
       <label class="flex min-w-0 items-center gap-1"><span class="caption shrink-0">Write into</span>
-        <select class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}" bind:value={bench.target}>
+        <select class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}" bind:value={() => bench.target, (place) => bench.aimAt(place)}>
           <option value="">where it stands</option>
-          {#each bench.writable as p (p)}<option value={p}>{p.replace(/^(set|context):/, '')}</option>{/each}
+          <PlaceOptions {bench} />
         </select>
       </label>
     </div>
@@ -85,6 +86,14 @@
       {#if folded}<ChevronUp size={15} />{:else}<ChevronDown size={15} />{/if}
     </button>
   </div>
+  {#if bench.looks.aim?.kind === 'scope'}
+    <!-- Narrower than the theme: said in words, on a line of its own, as long as it is so. -->
+    <p class="flex h-7 shrink-0 items-center gap-2 border-b-2 border-ink px-3" role="status">
+      <span class="font-semibold">Edits go to {bench.looks.aim.words} only.</span>
+      <span class="text-muted">Everywhere else stays as it is.</span>
+      <button class="button button-quiet ml-auto h-6 px-1.5" onclick={() => bench.aimAt('')}>Back to the whole theme</button>
+    </p>
+  {/if}
   {#if !folded}
     <div class="flex min-h-0 grow">
       <!-- Instruments are wide: where there is less room than they need, the tray is scrolled sideways. -->

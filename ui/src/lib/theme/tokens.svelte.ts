@@ -48,7 +48,7 @@ export class Tokens {
 
   async load() {
     const asked = ++this.#asked;
-    const combo = this.bench.key(this.bench.working);
+    const combo = this.bench.looks.workingKey;
     const list = await ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: this.bench.id }, query: { combo } } }));
     if (asked !== this.#asked) return;
     this.rows = list.tokens;

@@ -36,7 +36,7 @@ public class FontFaces {
     /** The shipped families that the text styles of a theme use, in any combination. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
-        for (Combination combination : theme.combinations(MOST_COMBINATIONS))
+        for (Combination combination : theme.looks(MOST_COMBINATIONS))
             Resolution.of(theme, combination).tokens().values().forEach(token -> {
                 if (token.value() instanceof TypographyValue style && style.fontFamily() instanceof FontFamilyValue families)
                     families.families().forEach(name -> catalog.find(name).ifPresent(used::add));

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
@@ -81,9 +80,8 @@ public class KitFiles {
     private void addSite(Site site, Map<String, byte[]> pages, List<String> markup, StringBuilder licenses) {
         String folder = PAGES + site.slug() + "/";
         for (Page page : sites.pages(site)) {
-            Document document = Jsoup.parse(page.html());
-            document.outputSettings().prettyPrint(false);
-            markup.add(page.html());
+            Document document = page.document();
+            markup.add(document.outerHtml());
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
         }

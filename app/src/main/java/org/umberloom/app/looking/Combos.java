@@ -27,15 +27,17 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param working  the one that the instruments show
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
+ * @param scoped   the working combination at every scope that the theme writes at
  * @param properties what their pages are given, by the very resolution, as far as it was asked for
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
-                     Map<String, Resolution> live, Map<Resolution, LiveProperties> properties,
+                     Map<String, Resolution> live, List<Resolution> scoped, Map<Resolution, LiveProperties> properties,
                      Map<Resolution, List<Pair.Measured>> pairs,
                      Map<Combination, Map<String, Grounds.Placed>> grounds) {
     private static final int MOST_LIVE = 8;
+    private static final int MOST_SCOPED = 24;
 
     /** Everything at its default, each scheme in a bay. */
     public static Combos of(ThemeDocument theme) {
@@ -61,9 +63,10 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         for (Combination bay : bays)
             if (live.size() < MOST_LIVE) live.put(bay.key(), resolve.apply(bay.completedFor(theme)));
         if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
+        List<Resolution> scoped = theme.scopesWritten().stream().limit(MOST_SCOPED).map(scope -> resolve.apply(working.at(scope))).toList();
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
         if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        return new Combos(theme, working, byScheme, live, Collections.synchronizedMap(new IdentityHashMap<>()),
+        return new Combos(theme, working, byScheme, live, scoped, Collections.synchronizedMap(new IdentityHashMap<>()),
                 Collections.synchronizedMap(new IdentityHashMap<>()), grounds);
     }
 
@@ -112,7 +115,9 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         return order(winner) > order(own) ? winner : own;
     }
 
+    /** Scopes apply after all else. */
     private int order(Place place) {
+        if (place instanceof Place.InScope) return Integer.MAX_VALUE;
         return theme.order().indexOf(place instanceof Place.InSet in ? ThemeDocument.OrderEntry.set(in.set())
                 : ThemeDocument.OrderEntry.modifier(((Place.InContext) place).modifier()));
     }

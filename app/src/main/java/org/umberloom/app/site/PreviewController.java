@@ -1,6 +1,5 @@
 package org.umberloom.app.site;
 
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.springframework.http.CacheControl;
@@ -59,11 +58,10 @@ class PreviewController {
                                 @PathVariable String page, @RequestParam(defaultValue = Surfaces.PAGE) String surface,
                                 @RequestParam(defaultValue = "") String choice) {
         ThemeDocument worn = drafts.stateAt(theme, revision(theme, state));
-        String html = site.equals(Specimens.PARTS) ? Specimen.part(page, surface)
-                : site.equals(Specimens.SLUG) ? Specimens.page(worn, page).html() : sites.page(site, page).html();
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
-        Combination combination = combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo);
+        Page shown = site.equals(Specimens.PARTS) ? Specimens.part(page, surface)
+                : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
+        Document document = shown.document();
+        Combination combination = (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scope());
         Element root = document.selectFirst("html");
         if (!combo.equals(DEFAULT)) combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));

@@ -12,9 +12,10 @@ import org.umberloom.app.theme.DraftService;
 @RestController
 @RequestMapping("/api/sites")
 class SiteController {
-    record PageView(String slug, String title, String kind) {
+    /** @param scope at which the page stands, as it is in a combination's key */
+    record PageView(String slug, String title, String kind, String scope) {
         static PageView of(Page page) {
-            return new PageView(page.slug(), page.title(), page.kind());
+            return new PageView(page.slug(), page.title(), page.kind(), page.scope().toString());
         }
     }
 

@@ -28,6 +28,9 @@ interface SiteMapper {
             + "where s.slug = #{site} and p.name = #{name}")
     Optional<Picture> picture(String site, String name);
 
+    @Select("select distinct p.kind from page p join site s on s.id = p.site_id where s.theme_id = #{themeId} order by p.kind")
+    List<String> kinds(long themeId);
+
     @Insert("insert into site (slug, name, theme_id) values (#{slug}, #{name}, #{themeId})")
     void addSite(String slug, String name, long themeId);
 

@@ -4,10 +4,11 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.umberloom.app.theme.PageKinds;
 
 /** Sites with their pages and pictures. */
 @Service
-public class SiteService {
+public class SiteService implements PageKinds {
     private final SiteMapper sites;
 
     SiteService(SiteMapper sites) {
@@ -16,6 +17,11 @@ public class SiteService {
 
     public List<Site> all() {
         return sites.all();
+    }
+
+    @Override
+    public List<String> of(long theme) {
+        return sites.kinds(theme);
     }
 
     public Site get(String slug) {

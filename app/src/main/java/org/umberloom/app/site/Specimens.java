@@ -31,6 +31,11 @@ public final class Specimens {
         return surfaces.stream().map(surface -> new Page(Combination.code(surface), "Everything on " + surface, KIND, Specimen.page(surface, links))).toList();
     }
 
+    /** One part alone. @throws NoSuchElementException when there is no such part */
+    static Page part(String name, String surface) {
+        return new Page(name, name, KIND, Specimen.part(name, surface));
+    }
+
     /** @throws NoSuchElementException when the theme has no such surface */
     static Page page(ThemeDocument theme, String slug) {
         return of(theme).stream().filter(page -> page.slug().equals(slug)).findFirst()

@@ -23,6 +23,7 @@ import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.Surfaces;
@@ -142,7 +143,7 @@ final class RequestedEdit {
             case "remove-recipe" -> new Edit.RemoveRecipe(place, at);
             case "shift" -> Bulk.shift(theme, place, at, Operation.byId(text()), required(request.arguments(), "arguments"));
             case "hue" -> newHue(place, at);
-            case "remove" -> new Edit.Remove(place, at);
+            case "remove" -> Edit.Remove.whole(theme, place, at);
             default -> throw new IllegalArgumentException("“" + request.op() + "” is not an edit that is known here.");
         };
     }
@@ -199,7 +200,8 @@ final class RequestedEdit {
     }
 
     private TokenValue withMember(Place place, TokenPath at) {
-        Optional<Token> token = theme.at(place).token(at);
+        // Written for the first time at a place, a style starts from what holds there so far.
+        Optional<Token> token = theme.at(place).token(at).or(() -> standard.find(at.dotted()).map(Resolved::written));
         if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
             throw new IllegalArgumentException("“" + at + "” is not a text style here.");
         String member = required(request.member(), "member");
@@ -270,19 +272,25 @@ final class RequestedEdit {
             int order = theme.order().indexOf(ThemeDocument.OrderEntry.set(in.set()));
             return new Structure.AddSet(name, set, index, order < 0 ? -1 : order + 1);
         }
-        Place.InContext in = (Place.InContext) place();
+        Place.InContext in = context();
         int index = new ArrayList<>(theme.modifier(in.modifier()).contexts().keySet()).indexOf(in.context()) + 1;
         return new Structure.AddContext(in.modifier(), name, theme.at(in), index);
     }
 
     private Edit removePlace() {
+        if (place() instanceof Place.InScope) return new Edit.PutAll(place(), Group.EMPTY);
         return place() instanceof Place.InSet in ? new Structure.RemoveSet(in.set())
-                : new Structure.RemoveContext(((Place.InContext) place()).modifier(), ((Place.InContext) place()).context());
+                : new Structure.RemoveContext(context().modifier(), context().context());
     }
 
     private Edit describe() {
         return place() instanceof Place.InSet in ? new Structure.Describe("set", in.set(), text().trim())
-                : new Structure.Describe("modifier", ((Place.InContext) place()).modifier(), text().trim());
+                : new Structure.Describe("modifier", context().modifier(), text().trim());
+    }
+
+    private Place.InContext context() {
+        if (place() instanceof Place.InContext in) return in;
+        throw new IllegalArgumentException("“" + place() + "” is no set and no context of a modifier.");
     }
 
     /** Gives an unset role a value, where roles stand already or where it is asked for. */

@@ -71,7 +71,7 @@ public class ShownAgain implements Proof {
     public Shown card(Draft draft) {
         ThemeDocument theme = draft.theme();
         ThemeViews.Instruments instruments = views.of(draft, Looking.atDefaults()).instruments();
-        ThemeViews.StructureView.of(theme);
+        ThemeViews.StructureView.of(theme, List.of());
         return new Shown(theme.description(), ThemeViews.Weave.of(instruments.color()),
                 instruments.type().families().stream().map(family -> family.value().split(",")[0]).distinct().toList(),
                 instruments.findings().size(), instruments.pairs(), theme.combinationCount());

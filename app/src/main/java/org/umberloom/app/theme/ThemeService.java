@@ -24,8 +24,10 @@ public class ThemeService {
     private final ThemeGraphs graphs;
     private final PictureStore pictures;
     private final ComputedViews views;
+    private final PageKinds kinds;
 
-    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, PictureStore pictures, ComputedViews views) {
+    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, PictureStore pictures, ComputedViews views, PageKinds kinds) {
+        this.kinds = kinds;
         this.views = views;
         this.pictures = pictures;
         this.themes = themes;
@@ -97,7 +99,7 @@ public class ThemeService {
     /** Everything is computed at once; what the log says is read when it is asked for. */
     private Supplier<ThemeViews.Bench> view(Draft draft, Looking looking) {
         ComputedViews.Computed known = views.of(draft, looking);
-        ThemeViews.StructureView structure = ThemeViews.StructureView.of(draft.theme());
+        ThemeViews.StructureView structure = ThemeViews.StructureView.of(draft.theme(), kinds.of(draft.id()));
         return () -> new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.theme().description(), draft.revision(),
                 known.combos().working().key(), drafts.rail(draft.id(), draft.revision()), structure, known.instruments());
     }

@@ -27,6 +27,7 @@ import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
@@ -50,15 +51,16 @@ public final class ThemeViews {
 
     /**
      * @param contexts of the combination in which it holds; none where it holds in all
+     * @param scope    at which it holds; empty for the theme itself
      * @param place    where what it is about is written; empty where that is no one place
      */
     public record FindingView(String code, String weight, String path, String message, String remedy, List<FixView> fixes,
-                              Map<String, String> contexts, String place) {
+                              Map<String, String> contexts, String scope, String place) {
         static FindingView of(Finding finding) {
             return new FindingView(finding.code(), finding.weight().name().toLowerCase(Locale.ROOT), finding.path(),
                     finding.message(), finding.remedy(), finding.fixes().stream().map(fix ->
                             new FixView(fix.label(), EditJson.write(fix.edit()))).toList(), finding.combination().contexts(),
-                    finding.place().map(Place::toString).orElse(""));
+                    finding.combination().scope().map(Scope::toString).orElse(""), finding.place().map(Place::toString).orElse(""));
         }
     }
 
@@ -136,6 +138,7 @@ public final class ThemeViews {
             combos.live().values().forEach(resolution -> {
                 if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
             });
+            combos.scoped().forEach(resolution -> collect(combos, resolution, all));
             return all.stream().map(FindingView::of).toList();
         }
     }
@@ -162,10 +165,11 @@ public final class ThemeViews {
     /**
      * What a theme consists of, in resolution order; what does not apply comes last.
      *
+     * @param writable every place that values can be written into
      * @param homes where something new of a kind goes; empty where a person has to choose
      */
-    public record StructureView(List<LayerView> layers, Map<String, String> homes) {
-        static StructureView of(ThemeDocument theme) {
+    public record StructureView(List<LayerView> layers, List<Writable> writable, Map<String, String> homes) {
+        static StructureView of(ThemeDocument theme, List<String> pageKinds) {
             List<LayerView> layers = new ArrayList<>();
             theme.order().forEach(entry -> layers.add(entry.modifier() ? modifier(theme, entry.name(), true)
                     : set(theme, entry.name(), true)));
@@ -175,7 +179,7 @@ public final class ThemeViews {
             theme.modifiers().keySet().forEach(name -> {
                 if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name))) layers.add(modifier(theme, name, false));
             });
-            return new StructureView(layers, Homes.of(theme));
+            return new StructureView(layers, Writable.of(theme, pageKinds), Homes.of(theme));
         }
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {

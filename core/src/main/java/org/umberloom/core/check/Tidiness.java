@@ -44,7 +44,7 @@ public final class Tidiness {
     public static List<Finding> findings(ThemeDocument theme) {
         List<Finding> findings = new ArrayList<>(shadowed(theme));
         List<ThemeGraph> graphs = new ArrayList<>();
-        for (Combination combination : theme.combinations(MOST_COMBINATIONS)) graphs.add(ThemeGraph.of(theme, combination));
+        for (Combination combination : theme.looks(MOST_COMBINATIONS)) graphs.add(ThemeGraph.of(theme, combination));
         findings.addAll(unused(theme, graphs));
         findings.addAll(duplicates(theme, graphs.get(0)));
         findings.addAll(Likeness.nearDuplicates(theme, graphs.get(0).resolution()));
@@ -68,7 +68,16 @@ public final class Tidiness {
                                 "Remove it here, or move " + place + " behind " + entry.name() + ".",
                                 List.of(new Finding.Fix("Remove it from " + place, new Edit.Remove(place, path)))))));
         }
+        theme.scopes().keySet().stream().filter(place -> place.under().filter(in -> !applies(theme, in)).isPresent()).forEach(place ->
+                findings.add(new Finding("shadowed", Finding.Weight.SHOULD, theme.at(place).children().keySet().iterator().next(),
+                        "What is written for " + place.scope().words() + " under " + place.under().get() + " is never seen: no combination has that context.",
+                        "It is kept. Remove it, or bring the context back.",
+                        List.of(new Finding.Fix("Remove it", new Edit.PutAll(place, Group.EMPTY)))).at(place)));
         return findings;
+    }
+
+    private static boolean applies(ThemeDocument theme, Place.InContext in) {
+        return theme.order().contains(ThemeDocument.OrderEntry.modifier(in.modifier())) && theme.modifier(in.modifier()).contexts().containsKey(in.context());
     }
 
     private static List<Place> places(ThemeDocument theme, ThemeDocument.OrderEntry entry) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
@@ -13,6 +14,7 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**
@@ -43,11 +45,21 @@ final class Chosen {
     static Chosen of(ThemeDocument theme) {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values()) {
-            List<String> deciding = Choices.writing(theme, choice).stream().filter(Place.InContext.class::isInstance)
-                    .map(place -> ((Place.InContext) place).modifier()).distinct().toList();
-            chosen.collect(theme, choice, deciding, theme.defaults(), Condition.ALWAYS);
+            List<Place> writing = Choices.writing(theme, choice);
+            List<String> deciding = writing.stream().map(Chosen::deciding).flatMap(Optional::stream).filter(theme.modifiers()::containsKey).distinct().toList();
+            List<Scope> scopes = writing.stream().filter(Place.InScope.class::isInstance).map(place -> ((Place.InScope) place).scope()).distinct().toList();
+            Condition elsewhere = new Condition("", scopes.stream().map(scope -> ":not(" + Stylesheet.selector(scope) + ")").collect(Collectors.joining()));
+            chosen.collect(theme, choice, deciding, theme.defaults(), elsewhere);
+            for (Scope scope : scopes)
+                chosen.collect(theme, choice, deciding, theme.defaults().at(scope), new Condition("", Stylesheet.selector(scope)));
         }
         return chosen;
+    }
+
+    /** The modifier on which it depends whether what is written at a place holds. */
+    private static Optional<String> deciding(Place place) {
+        if (place instanceof Place.InContext in) return Optional.of(in.modifier());
+        return place instanceof Place.InScope scoped ? scoped.under().map(Place.InContext::modifier) : Optional.empty();
     }
 
     /** Every value, for a page that says on its root what is chosen. */

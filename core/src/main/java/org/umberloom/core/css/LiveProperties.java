@@ -76,10 +76,10 @@ public final class LiveProperties {
         blocks.get(spot.block).put(spot.name, value);
     }
 
-    /** Whether a token is written with the same references as before; then its properties are the same, if not their values. */
+    /** Whether a token is written with the same references, and is as fit for roles, as before; then its properties are the same, if not their values. */
     private boolean onlyItsValueChanged(Resolved token) {
         Resolved before = resolution.tokens().get(token.path());
-        if (before == null) return false;
+        if (before == null || before.type() != token.type()) return false;
         TokenValue now = token.written().value();
         TokenValue then = before.written().value();
         if (token.value() instanceof TypographyValue || before.value() instanceof TypographyValue)

@@ -1,16 +1,19 @@
 package org.umberloom.core.css;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 
@@ -19,7 +22,8 @@ import org.umberloom.core.theme.ThemeDocument;
  *
  * <p>Light and dark follow the reader's system through {@code color-scheme}; the attribute {@code data-scheme} forces
  * one. Every other modifier is chosen by an attribute of its own on the root element. Colors that differ between light
- * and dark are written once, as {@code light-dark()} (CSS Color 5, section 6).
+ * and dark are written once, as {@code light-dark()} (CSS Color 5, section 6). A page says its kind by {@code data-kind} on
+ * the root; what the theme writes for that kind stands in the layer {@code site}.
  */
 public final class Stylesheet {
     /** Where pictures that surfaces stand on lie, beside the stylesheet. */
@@ -29,9 +33,11 @@ public final class Stylesheet {
             + "  transition: none !important;\n}\n}\n";
     private static final String DATA = "data-";
     /** What pages say of themselves in such attributes, because rules ask for it. */
-    private static final Set<String> OF_PAGES = Contract.standard().rules().stream().flatMap(rule -> rule.rule().selectors().stream())
-            .flatMap(selector -> selector.needs().stream()).filter(need -> need.startsWith("[" + DATA))
-            .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0]).collect(Collectors.toUnmodifiableSet());
+    private static final Set<String> OF_PAGES = Stream.concat(
+            Arrays.stream(Scope.Level.values()).map(Scope.Level::id),
+            Contract.standard().rules().stream().flatMap(rule -> rule.rule().selectors().stream())
+                    .flatMap(selector -> selector.needs().stream()).filter(need -> need.startsWith("[" + DATA))
+                    .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0])).collect(Collectors.toUnmodifiableSet());
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {
@@ -53,8 +59,10 @@ public final class Stylesheet {
         Rules rules = Rules.of(theme, pages);
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
-        css.append(tokensLayer(theme, rules.readings(), pages, pictures, resolutions));
+        TokenBlocks.Layers blocks = TokenBlocks.of(theme, rules.readings(), pages, pictures, resolutions);
+        css.append(layer("tokens", schemes(theme) + blocks.tokens()));
         for (PartRule.Layer layer : PartRule.Layer.values()) css.append(layer(layer.css(), rules.text(layer)));
+        css.append(layer("site", blocks.site()));
         if (rules.moves()) css.append(STILL);
         return css.toString();
     }
@@ -63,23 +71,37 @@ public final class Stylesheet {
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();
         for (FontFace font : fonts) css.append(fontFace(font));
-        return css.append(tokensLayer(theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination))).toString();
+        TokenBlocks.Layers blocks = TokenBlocks.of(theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination));
+        return css.append(layer("tokens", schemes(theme) + blocks.tokens())).append(layer("site", blocks.site())).toString();
     }
 
     static List<String> furtherSurfaces(Resolution resolution) {
         return Surfaces.names(resolution).stream().filter(surface -> !surface.equals(Surfaces.PAGE)).toList();
     }
 
-    private static String tokensLayer(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
-                                      Function<Combination, Resolution> resolutions) {
-        StringBuilder css = new StringBuilder();
-        Meaning.scheme(theme).ifPresent(scheme -> {
+    /** Which schemes a page can be seen in, and which one it is forced to. */
+    private static String schemes(ThemeDocument theme) {
+        return Meaning.scheme(theme).map(scheme -> {
             String attribute = attribute(scheme.modifier());
-            css.append(":root { color-scheme: light dark; }\n");
-            css.append("[").append(attribute).append("=").append(CssEscape.string(scheme.light())).append("] { color-scheme: light; }\n");
-            css.append("[").append(attribute).append("=").append(CssEscape.string(scheme.dark())).append("] { color-scheme: dark; }\n");
-        });
-        return layer("tokens", css.append(TokenBlocks.of(theme, roles, usage, pictures, resolutions)).toString());
+            return ":root { color-scheme: light dark; }\n"
+                    + "[" + attribute + "=" + CssEscape.string(scheme.light()) + "] { color-scheme: light; }\n"
+                    + "[" + attribute + "=" + CssEscape.string(scheme.dark()) + "] { color-scheme: dark; }\n";
+        }).orElse("");
+    }
+
+    /** The attribute of the root element that says at which scope a page stands: {@code data-kind}. */
+    public static String attribute(Scope.Level level) {
+        return DATA + level.id();
+    }
+
+    /** What selects a root at a scope. */
+    static String selector(Scope scope) {
+        return "[" + attribute(scope.level()) + "=" + CssEscape.string(scope.name()) + "]";
+    }
+
+    /** The same as pages are asked for what they use. */
+    static String need(Scope scope) {
+        return "[" + attribute(scope.level()) + "=" + scope.name() + "]";
     }
 
     /**

@@ -14,21 +14,27 @@ import org.umberloom.core.limit.Patience;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**
  * The custom properties of every combination as blocks of a stylesheet. The first block holds everything at its default;
  * each further combination writes only what the blocks before it would get wrong, so that the cascade gives in every
- * combination what the resolver gives. Light and dark are one block, by {@code light-dark()}.
+ * combination what the resolver gives. Light and dark are one block, by {@code light-dark()}. A scope has blocks of its own, in
+ * a later cascade layer, with what differs there from what it would inherit.
  */
 final class TokenBlocks {
     /** A theme with more combinations writes only those where at most two modifiers leave their default. */
     private static final int MOST_COMBINATIONS = 256;
     private static final int FEW_LEAVING = 2;
 
-    /** A block that was written: under which contexts it holds, and its properties by surface. */
-    private record Written(Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> blocks) {
+    /** What was written, by the cascade layers it belongs to. */
+    record Layers(String tokens, String site) {
+    }
+
+    /** A block that was written: at which scope and under which contexts it holds, and its properties by surface. */
+    private record Written(Optional<Scope> scope, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> blocks) {
         boolean holds(Map<String, String> contexts, boolean inTheDark) {
             return contexts.entrySet().containsAll(conditions.entrySet()) && (inTheDark || !dark);
         }
@@ -57,34 +63,41 @@ final class TokenBlocks {
         contrast = Meaning.contrast(theme);
     }
 
-    static String of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
+    static Layers of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
                      Function<Combination, Resolution> resolutions) {
         return new TokenBlocks(theme, roles, pictures, resolutions).write(usage);
     }
 
-    private String write(Usage usage) {
+    private Layers write(Usage usage) {
         List<String> surfaces = Surfaces.names(theme).stream().filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
-        for (Map<String, String> leaving : choices()) add(leaving, surfaces);
-        StringBuilder css = new StringBuilder();
-        for (Written block : written) {
-            css.append(rules(block, "", block.conditions, ""));
-            if (contrast.isEmpty() || !contrast.get().more().equals(block.conditions.get(contrast.get().modifier()))) continue;
-            // Who asks the system for more contrast gets it, unless the page says otherwise.
-            Map<String, String> others = new LinkedHashMap<>(block.conditions);
-            others.remove(contrast.get().modifier());
-            String unsaid = ":not([" + Stylesheet.attribute(contrast.get().modifier()) + "])";
-            css.append(rules(block, "(prefers-contrast: more)", others, unsaid));
-        }
-        return css.toString();
+        List<Optional<Scope>> scopes = new ArrayList<>(List.of(Optional.empty()));
+        theme.scopesWritten().stream().filter(usage::hasScope).forEach(scope -> scopes.add(Optional.of(scope)));
+        List<Map<String, String>> choices = choices();
+        for (Optional<Scope> scope : scopes) for (Map<String, String> leaving : choices) add(scope, leaving, surfaces);
+        StringBuilder tokens = new StringBuilder();
+        StringBuilder site = new StringBuilder();
+        for (Written block : written) (block.scope.isEmpty() ? tokens : site).append(text(block));
+        return new Layers(tokens.toString(), site.toString());
+    }
+
+    private String text(Written block) {
+        String css = rules(block, "", block.conditions, "");
+        if (contrast.isEmpty() || !contrast.get().more().equals(block.conditions.get(contrast.get().modifier()))) return css;
+        // Who asks the system for more contrast gets it, unless the page says otherwise.
+        Map<String, String> others = new LinkedHashMap<>(block.conditions);
+        others.remove(contrast.get().modifier());
+        String unsaid = ":not([" + Stylesheet.attribute(contrast.get().modifier()) + "])";
+        return css + rules(block, "(prefers-contrast: more)", others, unsaid);
     }
 
     /** In the dark twice: once for the reader's system, and once for a page that forces it. */
     private String rules(Written block, String media, Map<String, String> conditions, String unsaid) {
-        if (!block.dark) return text(media, ":root" + unsaid + conditions(conditions), block.blocks);
+        String root = ":root" + block.scope.map(Stylesheet::selector).orElse("");
+        if (!block.dark) return text(media, root + unsaid + conditions(conditions), block.blocks);
         Meaning.Scheme known = scheme.orElseThrow();
         String attribute = Stylesheet.attribute(known.modifier());
-        return text(and("(prefers-color-scheme: dark)", media), ":root:not([" + attribute + "])" + unsaid + conditions(conditions), block.blocks)
-                + text(media, ":root[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid + conditions(conditions), block.blocks);
+        return text(and("(prefers-color-scheme: dark)", media), root + ":not([" + attribute + "])" + unsaid + conditions(conditions), block.blocks)
+                + text(media, root + "[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid + conditions(conditions), block.blocks);
     }
 
     private static String and(String one, String other) {
@@ -114,19 +127,19 @@ final class TokenBlocks {
         return choices;
     }
 
-    private void add(Map<String, String> leaving, List<String> surfaces) {
+    private void add(Optional<Scope> scope, Map<String, String> leaving, List<String> surfaces) {
         Patience.ask();
-        Combination combination = theme.defaults();
+        Combination combination = scope.map(theme.defaults()::at).orElse(theme.defaults());
         for (Map.Entry<String, String> entry : leaving.entrySet()) combination = combination.with(entry.getKey(), entry.getValue());
         boolean paired = scheme.isPresent() && !leaving.containsKey(scheme.get().modifier());
         Map<String, Map<String, String>> light = properties(paired ? combination.with(scheme.get().modifier(), scheme.get().light()) : combination, surfaces);
         Map<String, Map<String, String>> dark = paired ? properties(combination.with(scheme.get().modifier(), scheme.get().dark()), surfaces) : Map.of();
         if (paired) pairColors(light, dark);
-        emit(leaving, false, light);
+        emit(scope, leaving, false, light);
         if (!paired) return;
         Map<String, Map<String, String>> inTheDark = copy(light);
         dark.forEach((block, properties) -> inTheDark.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
-        emit(leaving, true, inTheDark);
+        emit(scope, leaving, true, inTheDark);
     }
 
     private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
@@ -136,26 +149,27 @@ final class TokenBlocks {
     }
 
     /** Writes what the cascade so far would get wrong. */
-    private void emit(Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
+    private void emit(Optional<Scope> scope, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
         Map<String, Map<String, String>> missing = new LinkedHashMap<>();
         wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
-            if (!value.equals(cascaded(conditions, dark, block, name)))
+            if (!value.equals(cascaded(scope, conditions, dark, block, name)))
                 missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
         }));
-        if (!missing.isEmpty()) written.add(new Written(conditions, dark, missing));
+        if (!missing.isEmpty()) written.add(new Written(scope, conditions, dark, missing));
     }
 
-    private String cascaded(Map<String, String> contexts, boolean dark, String block, String name) {
+    /** What a scope says itself comes before whatever it inherits: its cascade layer is the later one. */
+    private String cascaded(Optional<Scope> scope, Map<String, String> contexts, boolean dark, String block, String name) {
         String value = null;
         int best = -1;
         for (Written candidate : written) {
-            if (candidate.weight() < best || !candidate.holds(contexts, dark)) continue;
+            if (!candidate.scope.equals(scope) || candidate.weight() < best || !candidate.holds(contexts, dark)) continue;
             String own = candidate.blocks.getOrDefault(block, Map.of()).get(name);
             if (own == null) continue;
             value = own;
             best = candidate.weight();
         }
-        return value;
+        return value == null && scope.isPresent() ? cascaded(Optional.empty(), contexts, dark, block, name) : value;
     }
 
     /** Moves colors that differ in the dark into the light blocks, as one value for both schemes. */

@@ -2,6 +2,7 @@ package org.umberloom.core.css;
 
 import java.util.Set;
 import org.umberloom.core.sheet.Selector;
+import org.umberloom.core.theme.Scope;
 
 /**
  * What the pages of a stylesheet contain. Only what is used is written.
@@ -22,6 +23,11 @@ public record Usage(boolean everything, boolean live, Set<String> needs, Set<Str
 
     boolean matches(Selector selector) {
         return everything || needs.containsAll(selector.needs());
+    }
+
+    /** Whether a page stands at that scope. */
+    boolean hasScope(Scope scope) {
+        return everything || needs.contains(Stylesheet.need(scope));
     }
 
     boolean hasSurface(String surface) {

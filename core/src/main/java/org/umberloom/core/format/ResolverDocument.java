@@ -55,7 +55,9 @@ final class ResolverDocument {
         String name = data.containsKey("name") ? text(data, "name") : "Unnamed theme";
         if (!data.containsKey("name")) notes.add(where + ": it has no name, so it is called “" + name + "”.");
         try {
-            return new ThemeDocument(name, text(data, "description"), sets, modifiers, order, object(data, "$extensions"));
+            Map<String, Object> extensions = object(data, "$extensions");
+            return new ThemeDocument(name, text(data, "description"), sets, modifiers, order,
+                    ScopesData.read(extensions, (of, tokens) -> sources(of, List.of(tokens))), ScopesData.without(extensions));
         } catch (IllegalArgumentException e) {
             throw new FormatException(e.getMessage(), e);
         }

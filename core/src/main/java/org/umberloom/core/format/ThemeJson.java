@@ -34,7 +34,7 @@ public final class ThemeJson {
     private static final int LONGEST_FILE = 80;
     /** Names that a widespread file system keeps for devices, whatever follows a dot. */
     private static final Pattern OF_DEVICES = Pattern.compile("(con|prn|aux|nul|com\\d|lpt\\d)\\.", Pattern.CASE_INSENSITIVE);
-    /** How far the source of a set, and of a context, stands in. */
+    /** How far the source of a set stands in, and that of a context or scope. */
     private static final int SET_INDENT = 8;
     private static final int CONTEXT_INDENT = 10;
 
@@ -161,8 +161,7 @@ public final class ThemeJson {
     /** What the derivations of a place come to where it applies: everything else at its default. */
     private static Function<TokenPath, Optional<TokenValue>> results(ThemeDocument theme, Place place, Group tokens) {
         if (!derives(tokens)) return path -> Optional.empty();
-        Resolution resolution = Resolution.of(theme, place instanceof Place.InContext in
-                ? theme.defaults().with(in.modifier(), in.context()) : theme.defaults());
+        Resolution resolution = Resolution.of(theme, theme.defaults().where(place));
         return path -> Optional.ofNullable(resolution.tokens().get(path)).map(Resolved::value);
     }
 
@@ -195,7 +194,9 @@ public final class ThemeJson {
         data.put("modifiers", modifiers);
         data.put("resolutionOrder", theme.order().stream().map(entry ->
                 Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + pointerPart(entry.name()))).toList());
-        if (!theme.extensions().isEmpty()) data.put("$extensions", theme.extensions());
+        Map<String, Object> extensions = ScopesData.written(theme, (place, tokens) -> source.of(String.join(".", place.scope().name(),
+                place.under().map(in -> in.modifier() + "." + in.context()).orElse("pages")), place, tokens));
+        if (!extensions.isEmpty()) data.put("$extensions", extensions);
         return data;
     }
 

@@ -3,34 +3,66 @@ package org.umberloom.core.theme;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.umberloom.core.token.Names;
 
-/** One context chosen for each modifier; a modifier that is not named stands at its default. */
-public record Combination(Map<String, String> contexts) {
+/**
+ * One context chosen for each modifier; a modifier that is not named stands at its default.
+ *
+ * @param scope where it is looked at: what is written there is laid over the rest; none for the theme itself
+ */
+public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
+    private static final String SCOPE = "@";
+
     public Combination {
         contexts = Collections.unmodifiableMap(new LinkedHashMap<>(contexts));
+    }
+
+    public Combination(Map<String, String> contexts) {
+        this(contexts, Optional.empty());
     }
 
     /** The same with one modifier at another context. */
     public Combination with(String modifier, String context) {
         Map<String, String> changed = new LinkedHashMap<>(contexts);
         changed.put(modifier, context);
-        return new Combination(changed);
+        return new Combination(changed, scope);
     }
 
-    /** The same for a theme: every modifier it has, in its order, and no other; unknown contexts stay as they are. */
+    /** The same looked at in a scope. */
+    public Combination at(Scope one) {
+        return new Combination(contexts, Optional.of(one));
+    }
+
+    /** The same where what is written at a place holds. */
+    public Combination where(Place place) {
+        if (place instanceof Place.InContext in) return with(in.modifier(), in.context());
+        if (!(place instanceof Place.InScope scoped)) return this;
+        return scoped.under().map(in -> with(in.modifier(), in.context())).orElse(this).at(scoped.scope());
+    }
+
+    /** The same of the theme itself. */
+    public Combination unscoped() {
+        return new Combination(contexts);
+    }
+
+    /**
+     * The same for a theme: every modifier it has, in its order, and no other; unknown contexts stay as they are. A scope at
+     * which the theme writes nothing is as the theme itself.
+     */
     public Combination completedFor(ThemeDocument theme) {
         Map<String, String> complete = new LinkedHashMap<>();
         theme.modifiers().forEach((name, modifier) ->
                 complete.put(name, contexts.getOrDefault(name, modifier.defaultContext())));
-        return new Combination(complete);
+        return new Combination(complete, scope.filter(theme::writesAt));
     }
 
-    /** {@code scheme=dark,look=freight}, with names by their {@link #code}; empty for no modifiers. */
+    /** {@code scheme=dark,look=freight,@kind=article}, with names by their {@link #code}; empty for no modifiers. */
     public String key() {
-        return contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()))
-                .collect(Collectors.joining(","));
+        Stream<String> chosen = contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()));
+        return Stream.concat(chosen, scope.stream().map(one -> SCOPE + one)).collect(Collectors.joining(","));
     }
 
     /**
@@ -49,16 +81,23 @@ public record Combination(Map<String, String> contexts) {
     /** Reads what {@link #key} writes. @throws IllegalArgumentException for anything else */
     public static Combination parse(String key) {
         Map<String, String> contexts = new LinkedHashMap<>();
+        Optional<Scope> scope = Optional.empty();
         for (String part : key.split(",")) {
             if (part.isBlank()) continue;
+            if (part.startsWith(SCOPE)) {
+                scope = Optional.of(Scope.parse(part.substring(SCOPE.length())));
+                continue;
+            }
             int equals = part.indexOf('=');
-            if (equals <= 0) throw new IllegalArgumentException("“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
-            contexts.put(read(part.substring(0, equals)), read(part.substring(equals + 1)));
+            if (equals <= 0)
+                throw new IllegalArgumentException("“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
+            contexts.put(named(part.substring(0, equals)), named(part.substring(equals + 1)));
         }
-        return new Combination(contexts);
+        return new Combination(contexts, scope);
     }
 
-    private static String read(String code) {
+    /** The name that a {@link #code} stands for. @throws IllegalArgumentException for one that is none */
+    static String named(String code) {
         StringBuilder name = new StringBuilder();
         for (int at = 0; at < code.length(); ) {
             int end = code.charAt(at) == '~' ? code.indexOf('~', at + 1) : -1;

@@ -27,6 +27,7 @@ public final class Difference {
         if (!from.description().equals(to.description())) edits.add(new Edit.SetDescription(to.description()));
         sets(from, to, edits);
         modifiers(from, to, edits);
+        scopes(from, to, edits);
         pictures(Picture.of(from), Picture.of(to), edits);
         List<Edit> made = new ArrayList<>(edits);
         ThemeDocument current = new Edit.Batch(label, made).applyTo(from).theme();
@@ -161,6 +162,12 @@ public final class Difference {
             }
         List<String> wanted = List.copyOf(to.contexts().keySet());
         if (!names.equals(wanted)) edits.add(new Structure.Arrange(Structure.Arrange.CONTEXTS, modifier, wanted));
+    }
+
+    private static void scopes(ThemeDocument from, ThemeDocument to, List<Edit> edits) {
+        Set<Place.InScope> places = new LinkedHashSet<>(from.scopes().keySet());
+        places.addAll(to.scopes().keySet());
+        for (Place.InScope place : places) groups(place, "", from.at(place), to.at(place), edits);
     }
 
     private static void groups(Place place, String prefix, Group from, Group to, List<Edit> edits) {

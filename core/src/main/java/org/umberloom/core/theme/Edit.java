@@ -185,6 +185,14 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             return new Applied(theme.with(place, root.without(path)), restore(place, root, path));
         }
 
+        /** The same for a person: at a scope also without the groups around it that would be left with nothing to say. */
+        public static Remove whole(ThemeDocument theme, Place place, TokenPath path) {
+            TokenPath gone = path;
+            while (place instanceof Place.InScope && gone.parent().flatMap(theme.at(place)::group)
+                    .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE)).isPresent()) gone = gone.parent().get();
+            return new Remove(place, gone);
+        }
+
         @Override
         public List<Touch> touches() {
             return Touch.at(place, path);

@@ -3,6 +3,7 @@ package org.umberloom.core.theme;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.umberloom.core.token.Group;
@@ -17,22 +18,16 @@ record Layers(List<Layer> layers, List<Finding> findings) {
     }
 
     static Layers of(ThemeDocument theme, Combination combination) {
-        List<Layer> layers = new ArrayList<>();
+        List<Layer> layers = theme.applying(combination).stream().map(place -> new Layer(place, theme.at(place))).toList();
         List<Finding> findings = new ArrayList<>();
         for (ThemeDocument.OrderEntry entry : theme.order()) {
-            if (!entry.modifier()) {
-                layers.add(new Layer(Place.set(entry.name()), theme.sets().get(entry.name()).tokens()));
-                continue;
-            }
-            Modifier modifier = theme.modifiers().get(entry.name());
-            String context = combination.contexts().getOrDefault(entry.name(), modifier.defaultContext());
-            if (!modifier.contexts().containsKey(context)) {
+            if (!entry.modifier()) continue;
+            Map<String, Group> contexts = theme.modifiers().get(entry.name()).contexts();
+            String context = combination.contexts().get(entry.name());
+            if (context != null && !contexts.containsKey(context))
                 findings.add(new Finding("missing-context", Finding.Weight.MUST, entry.name(),
                         "The modifier “" + entry.name() + "” has no context “" + context + "”.",
-                        "Choose one of " + String.join(", ", modifier.contexts().keySet()) + "."));
-                context = modifier.defaultContext();
-            }
-            layers.add(new Layer(Place.context(entry.name(), context), modifier.contexts().get(context)));
+                        "Choose one of " + String.join(", ", contexts.keySet()) + "."));
         }
         return new Layers(layers, findings);
     }

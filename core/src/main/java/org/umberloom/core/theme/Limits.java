@@ -4,11 +4,12 @@ import java.util.Map;
 
 /** How much one theme may hold, so that it can always be read, shown and exported on an ordinary machine. */
 public final class Limits {
-    /** Tokens of all sets and contexts together. */
+    /** Tokens of all sets, contexts and scopes together. */
     public static final int MOST_TOKENS = 60_000;
     public static final int MOST_SETS = 200;
     public static final int MOST_MODIFIERS = 24;
     public static final int MOST_CONTEXTS = 100;
+    public static final int MOST_SCOPED = 200;
 
     private Limits() {
     }
@@ -21,6 +22,8 @@ public final class Limits {
             tokens += entry.getValue().contexts().values().stream().mapToLong(context -> context.tokenCount()).sum();
             most("contexts in the modifier “" + entry.getKey() + "”", entry.getValue().contexts().size(), MOST_CONTEXTS);
         }
+        tokens += theme.scopes().values().stream().mapToLong(written -> written.tokenCount()).sum();
+        most("places at scopes", theme.scopes().size(), MOST_SCOPED);
         most("sets", theme.sets().size(), MOST_SETS);
         most("modifiers", theme.modifiers().size(), MOST_MODIFIERS);
         checkTokens(tokens);

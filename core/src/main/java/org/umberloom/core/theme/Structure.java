@@ -5,6 +5,9 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 
@@ -279,6 +282,7 @@ public sealed interface Structure extends Edit {
                 Map<String, Modifier> modifiers = renamed(theme.modifiers(), modifier, name);
                 return new Applied(new ThemeDocument(theme.name(), theme.description(), theme.sets(), modifiers,
                         renamed(theme.order(), ThemeDocument.OrderEntry.modifier(modifier), ThemeDocument.OrderEntry.modifier(name)),
+                        under(theme, in -> in.modifier().equals(modifier) ? new Place.InContext(name, in.context()) : in),
                         theme.extensions()), modifier(name, modifier));
             }
             theme.at(place);
@@ -286,12 +290,21 @@ public sealed interface Structure extends Edit {
                 return new Applied(theme.withSets(renamed(theme.sets(), in.set(), name),
                         renamed(theme.order(), ThemeDocument.OrderEntry.set(in.set()), ThemeDocument.OrderEntry.set(name))),
                         place(Place.set(name), in.set()));
+            if (place instanceof Place.InScope)
+                throw new IllegalArgumentException("A page kind is named where its pages are, not in the theme.");
             Place.InContext in = (Place.InContext) place;
             Modifier before = theme.modifier(in.modifier());
             String standard = before.defaultContext().equals(in.context()) ? name : before.defaultContext();
-            return new Applied(changed(theme, in.modifier(),
-                    before.withContexts(renamed(before.contexts(), in.context(), name), standard)),
+            ThemeDocument renamed = changed(theme, in.modifier(), before.withContexts(renamed(before.contexts(), in.context(), name), standard));
+            return new Applied(renamed.withScopes(under(theme, one -> one.equals(in) ? new Place.InContext(in.modifier(), name) : one)),
                     place(Place.context(in.modifier(), name), in.context()));
+        }
+
+        /** What is written at scopes, with other names of the contexts that it holds under. */
+        private static SortedMap<Place.InScope, Group> under(ThemeDocument theme, UnaryOperator<Place.InContext> named) {
+            SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
+            theme.scopes().forEach((place, tokens) -> scopes.put(new Place.InScope(place.scope(), place.under().map(named)), tokens));
+            return scopes;
         }
 
         @Override

@@ -2,11 +2,14 @@ package org.umberloom.core.theme;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 
@@ -19,10 +22,11 @@ import org.umberloom.core.token.Names;
  * @param sets        by name
  * @param modifiers   by name
  * @param order       the resolution order; later wins
+ * @param scopes      what is written at scopes, each laid over all sets and modifiers where it holds; never an empty tree
  * @param extensions  {@code $extensions} of the document, kept untouched
  */
-public record ThemeDocument(String name, String description, Map<String, TokenSet> sets,
-                            Map<String, Modifier> modifiers, List<OrderEntry> order, Map<String, Object> extensions) {
+public record ThemeDocument(String name, String description, Map<String, TokenSet> sets, Map<String, Modifier> modifiers,
+                            List<OrderEntry> order, SortedMap<Place.InScope, Group> scopes, Map<String, Object> extensions) {
 
     /** A named set of tokens; its {@code $extensions} are kept untouched. */
     public record TokenSet(String description, Group tokens, Map<String, Object> extensions) {
@@ -51,6 +55,12 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         }
     }
 
+    /** A theme that writes at no scope. */
+    public ThemeDocument(String name, String description, Map<String, TokenSet> sets, Map<String, Modifier> modifiers,
+                         List<OrderEntry> order, Map<String, Object> extensions) {
+        this(name, description, sets, modifiers, order, Collections.emptySortedMap(), extensions);
+    }
+
     /** @throws IllegalArgumentException for an empty name, or an order that names what is not there */
     public ThemeDocument {
         Names.checked("A theme", name);
@@ -63,6 +73,12 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         sets = Collections.unmodifiableMap(new LinkedHashMap<>(sets));
         modifiers = Collections.unmodifiableMap(new LinkedHashMap<>(modifiers));
         order = List.copyOf(order);
+        SortedMap<Place.InScope, Group> written = new TreeMap<>();
+        scopes.forEach((place, tokens) -> {
+            Group said = tokens.withTypesSaid();
+            if (!said.equals(Group.EMPTY)) written.put(place, said);
+        });
+        scopes = Collections.unmodifiableSortedMap(written);
         extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
         Set<OrderEntry> seen = new HashSet<>();
         for (OrderEntry entry : order) {
@@ -76,11 +92,11 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
     }
 
     public ThemeDocument withName(String newName) {
-        return new ThemeDocument(newName, description, sets, modifiers, order, extensions);
+        return new ThemeDocument(newName, description, sets, modifiers, order, scopes, extensions);
     }
 
     public ThemeDocument withDescription(String text) {
-        return new ThemeDocument(name, text, sets, modifiers, order, extensions);
+        return new ThemeDocument(name, text, sets, modifiers, order, scopes, extensions);
     }
 
     /** The same without the tokens of the sets and contexts whose very trees are given. */
@@ -93,27 +109,44 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
             modifier.contexts().forEach((context, tokens) -> contexts.put(context, trees.contains(tokens) ? Group.EMPTY : tokens));
             bareModifiers.put(key, modifier.withContexts(contexts, modifier.defaultContext()));
         });
-        return new ThemeDocument(name, description, bare, bareModifiers, order, extensions);
+        SortedMap<Place.InScope, Group> bareScopes = new TreeMap<>(scopes);
+        bareScopes.values().removeAll(trees);
+        return new ThemeDocument(name, description, bare, bareModifiers, order, bareScopes, extensions);
     }
 
     ThemeDocument withExtensions(Map<String, Object> changed) {
-        return new ThemeDocument(name, description, sets, modifiers, order, changed);
+        return new ThemeDocument(name, description, sets, modifiers, order, scopes, changed);
     }
 
     ThemeDocument withSets(Map<String, TokenSet> changed, List<OrderEntry> changedOrder) {
-        return new ThemeDocument(name, description, changed, modifiers, changedOrder, extensions);
+        return new ThemeDocument(name, description, changed, modifiers, changedOrder, scopes, extensions);
     }
 
     ThemeDocument withModifiers(Map<String, Modifier> changed, List<OrderEntry> changedOrder) {
-        return new ThemeDocument(name, description, sets, changed, changedOrder, extensions);
+        return new ThemeDocument(name, description, sets, changed, changedOrder, scopes, extensions);
     }
 
-    /** Every place where tokens stand: the sets, then each modifier's contexts. */
+    ThemeDocument withScopes(Map<Place.InScope, Group> changed) {
+        return new ThemeDocument(name, description, sets, modifiers, order, new TreeMap<>(changed), extensions);
+    }
+
+    /** Whether something is written at a scope. */
+    public boolean writesAt(Scope scope) {
+        return scopes.keySet().stream().anyMatch(place -> place.scope().equals(scope));
+    }
+
+    /** The scopes at which something is written, from wide to narrow. */
+    public List<Scope> scopesWritten() {
+        return scopes.keySet().stream().map(Place.InScope::scope).distinct().toList();
+    }
+
+    /** Every place where tokens stand: the sets, then each modifier's contexts, then the scopes at which something is written. */
     public List<Place> places() {
         List<Place> places = new ArrayList<>();
         sets.keySet().forEach(set -> places.add(Place.set(set)));
         modifiers.forEach((modifier, value) ->
                 value.contexts().keySet().forEach(context -> places.add(Place.context(modifier, context))));
+        places.addAll(scopes.keySet());
         return places;
     }
 
@@ -129,7 +162,15 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
             String context = combination.contexts().get(entry.name);
             places.add(Place.context(entry.name, modifier.contexts().containsKey(context) ? context : modifier.defaultContext()));
         }
+        combination.scope().ifPresent(scope -> places.addAll(laidOver(scope, places)));
         return places;
+    }
+
+    /** What is written at a scope and holds with the places below: what holds always first, then as its contexts apply. */
+    private List<Place.InScope> laidOver(Scope scope, List<Place> below) {
+        return scopes.keySet().stream().filter(place -> place.scope().equals(scope))
+                .filter(place -> place.under().isEmpty() || below.contains(place.under().get()))
+                .sorted(Comparator.comparingInt(place -> place.under().map(below::indexOf).orElse(-1))).toList();
     }
 
     /** The modifier of that name. @throws IllegalArgumentException when there is none */
@@ -143,6 +184,14 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
     public long combinationCount() {
         return modifiers.values().stream().mapToLong(modifier -> modifier.contexts().size()).reduce(1, (a, b) ->
                 Math.min(a * b, Integer.MAX_VALUE));
+    }
+
+    /** Every combination, the one of all defaults first, and each of them at every scope that is written at; at most so many. */
+    public List<Combination> looks(int most) {
+        List<Combination> looks = new ArrayList<>(combinations(most));
+        for (Combination combination : List.copyOf(looks))
+            for (Scope scope : scopesWritten()) if (looks.size() < most) looks.add(combination.at(scope));
+        return looks;
     }
 
     /** Every combination, the one of all defaults first, at most so many. */
@@ -168,6 +217,7 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
             Group context = modifiers.get(in.modifier()).contexts().get(in.context());
             if (context != null) return context;
         }
+        if (place instanceof Place.InScope in) return scopes.getOrDefault(in, Group.EMPTY);
         throw new IllegalArgumentException("The theme has no " + place + ".");
     }
 
@@ -177,12 +227,17 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         if (place instanceof Place.InSet in) {
             Map<String, TokenSet> changed = new LinkedHashMap<>(sets);
             changed.put(in.set(), sets.get(in.set()).withTokens(tokens));
-            return new ThemeDocument(name, description, changed, modifiers, order, extensions);
+            return new ThemeDocument(name, description, changed, modifiers, order, scopes, extensions);
+        }
+        if (place instanceof Place.InScope in) {
+            Map<Place.InScope, Group> changed = new TreeMap<>(scopes);
+            changed.put(in, tokens);
+            return withScopes(changed);
         }
         Place.InContext in = (Place.InContext) place;
         Map<String, Modifier> changed = new LinkedHashMap<>(modifiers);
         changed.computeIfPresent(in.modifier(), (key, modifier) -> modifier.with(in.context(), tokens));
-        return new ThemeDocument(name, description, sets, changed, order, extensions);
+        return new ThemeDocument(name, description, sets, changed, order, scopes, extensions);
     }
 
     /** Every modifier at its default context. */

@@ -35,6 +35,8 @@ public final class RandomThemes {
     private static final List<String> NAMES = List.of("one", "two", "three", "four", "five", "six");
     private static final List<String> GROUPS = List.of("color", "role", "size", "misc.deep");
 
+    private static final List<Scope> SCOPES = List.of(Scope.kind("article"), Scope.kind("long form/2, “=@~”"));
+
     private final Random random;
 
     public RandomThemes(long seed) {
@@ -64,12 +66,21 @@ public final class RandomThemes {
     public Combination combination(ThemeDocument theme) {
         Map<String, String> chosen = new LinkedHashMap<>();
         theme.modifiers().forEach((name, modifier) -> chosen.put(name, pick(List.copyOf(modifier.contexts().keySet()))));
-        return new Combination(chosen);
+        Combination combination = new Combination(chosen);
+        return random.nextInt(3) == 0 ? combination.at(pick(SCOPES)) : combination;
+    }
+
+    /** A place that exists, or one at a scope, where the first value makes it. */
+    private Place place(ThemeDocument theme) {
+        if (random.nextInt(6) != 0) return pick(theme.places());
+        String modifier = pick(List.copyOf(theme.modifiers().keySet()));
+        String context = pick(List.copyOf(theme.modifier(modifier).contexts().keySet()));
+        return random.nextBoolean() ? Place.scope(pick(SCOPES)) : Place.scope(pick(SCOPES), modifier, context);
     }
 
     /** An edit of any kind; it may be refused. */
     public Edit edit(ThemeDocument theme) {
-        Place place = pick(theme.places());
+        Place place = place(theme);
         List<TokenPath> here = new ArrayList<>();
         theme.at(place).forEachToken((path, token, type) -> here.add(path));
         TokenPath known = here.isEmpty() ? path() : pick(here);

@@ -1,0 +1,8 @@
+package org.umberloom.app.theme;
+
+import java.util.List;
+
+/** Of which kinds the pages are that wear a theme: at each of them values may be written. */
+public interface PageKinds {
+    List<String> of(long theme);
+}

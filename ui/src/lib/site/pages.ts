@@ -1,0 +1,46 @@
+import type { Schemas } from '$lib/api/client';
+import type { BayState } from './bays.svelte';
+import type { LivePage } from './livePage';
+
+type Live = Schemas['Instruments']['live'];
+
+/** The pages that show a theme live: those in the bays, and pictures of parts. */
+export class Pages {
+  #all = new Map<LivePage, BayState | undefined>();
+
+  /** @param bay the one that the page is in; none for a picture of a part */
+  add(page: LivePage, bay: BayState | undefined) {
+    this.#all.set(page, bay);
+    return () => this.#all.delete(page);
+  }
+
+  /** The combinations that pages show. */
+  keys(): string[] {
+    return [...this.#all.keys()].map((page) => page.key());
+  }
+
+  store(live: Live) {
+    for (const page of this.#all.keys()) page.store(live);
+  }
+
+  try(live: Live) {
+    for (const page of this.#all.keys()) page.try(live);
+  }
+
+  settle() {
+    for (const page of this.#all.keys()) page.settle();
+  }
+
+  complete() {
+    for (const page of this.#all.keys()) page.complete();
+  }
+
+  inBays(): [LivePage, BayState][] {
+    return [...this.#all].filter((one): one is [LivePage, BayState] => one[1] !== undefined);
+  }
+
+  /** Outlines what selectors match on the pages in the bays, and counts it; none put the light out. */
+  light(selectors: string[]): number {
+    return this.inBays().reduce((sum, [page]) => sum + page.light(selectors), 0);
+  }
+}
