@@ -1508,6 +1508,13 @@ export interface components {
             roles: string[];
             contexts: components["schemas"]["PlaceView"][];
         };
+        LookView: {
+            contexts: {
+                [key: string]: string;
+            };
+            scope: string;
+            words: string;
+        };
         PairCell: {
             front: string;
             ground: string;
@@ -1530,7 +1537,7 @@ export interface components {
             cells: components["schemas"]["PairCell"][];
         };
         PairsView: {
-            combos: string[];
+            looks: components["schemas"]["LookView"][];
             pairs: components["schemas"]["PairView"][];
         };
         Losses: {

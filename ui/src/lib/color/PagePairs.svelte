@@ -25,7 +25,7 @@
   /** Indices of combinations, those with equal colors everywhere together. */
   const columns = $derived.by(() => {
     const byLook = new Map<string, number[]>();
-    (found?.combos ?? []).forEach((_, i) => {
+    (found?.looks ?? []).forEach((_, i) => {
       const look = (found?.pairs ?? []).map((pair) => `${pair.cells[i]?.front}${pair.cells[i]?.ground}${pair.cells[i]?.large}`).join('|');
       byLook.set(look, [...(byLook.get(look) ?? []), i]);
     });
@@ -37,16 +37,18 @@
 
   /** What the combinations of a column have in common. */
   function named(column: number[]): string {
-    const parts = column.map((i) => (found?.combos[i] ?? '').split(','));
-    return (parts[0] ?? []).filter((part) => parts.every((other) => other.includes(part))).map((part) => part.split('=')[1]).join(' · ');
+    const looks = column.flatMap((i) => found?.looks[i] ?? []);
+    const contexts = Object.entries(looks[0]?.contexts ?? {}).filter(([modifier, context]) => looks.every((look) => look.contexts[modifier] === context));
+    const pages = looks[0]?.words && looks.every((look) => look.words === looks[0]?.words) ? [looks[0].words] : [];
+    return [...contexts.map(([, context]) => context), ...pages].join(' · ');
   }
   const role = (path: string) => path.split('.').slice(2).join('.');
   const kind = (pair: Pair, cell: Cell | undefined) => (pair.kind === 'shape' ? 'shape' : cell?.large ? 'large text' : 'text');
   const level = (cell: Cell) => (cell.level === 'fails' ? 'fails' : cell.level.toUpperCase());
 
   function open(pair: Pair, column: number[]) {
-    const contexts = Object.fromEntries((found?.combos[column[0] ?? 0] ?? '').split(',').filter(Boolean).map((part) => part.split('=') as [string, string]));
-    bench.open({ path: pair.foreground, contexts: { ...bench.working, ...contexts }, roles: [{ kind: 'color', path: pair.foreground }, { kind: 'color', path: pair.ground }] });
+    const look = found?.looks[column[0] ?? 0];
+    bench.open({ path: pair.foreground, contexts: { ...bench.working, ...look?.contexts }, scope: look?.scope, roles: [{ kind: 'color', path: pair.foreground }, { kind: 'color', path: pair.ground }] });
   }
 </script>
 
@@ -68,7 +70,7 @@
             {#each columns as column, i (i)}
               {@const cell = pair.cells[column[0] ?? 0]}
               <td class="p-px">
-                {#if cell}
+                {#if cell && cell.level !== 'elsewhere'}
                   <button class="grid h-6 w-6.5 place-items-center text-[0.625rem] leading-none font-semibold {cell.level === 'fails' ? 'outline-2 -outline-offset-2 outline-must' : ''}" style:background={cell.ground} style:color={cell.front}
                     aria-label="{role(pair.foreground)} on {role(pair.ground)} in {named(column)}: {cell.ratio} to 1, {kind(pair, cell)}, {level(cell)}"
                     onpointerenter={() => (pointed = `${cell.ratio} to 1, ${kind(pair, cell)}: ${level(cell)}.`)} onpointerleave={() => (pointed = '')} onclick={() => open(pair, column)}>

@@ -14,11 +14,6 @@ export class Pages {
     return () => this.#all.delete(page);
   }
 
-  /** The combinations that pages show. */
-  keys(): string[] {
-    return [...this.#all.keys()].map((page) => page.key());
-  }
-
   store(live: Live) {
     for (const page of this.#all.keys()) page.store(live);
   }

@@ -26,7 +26,7 @@ const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'sp
 export class Bench {
   readonly id: number;
   saved = $state.raw<Schemas['Bench'] | null>(null);
-  tab = $state<Tab>('color');
+  #tab = $state<Tab>('color');
   contract = $state.raw<Schemas['ContractView']>({ parts: [], roles: [], choices: [], governing: [] });
   readonly governing = $derived(new Governing(this.contract.governing));
   seeing = $state.raw<Schemas['SeeingView'][]>([]);
@@ -67,6 +67,15 @@ export class Bench {
     return this.#trial.on ? 'probing' : 'saved';
   });
 
+  get tab() {
+    return this.#tab;
+  }
+  /** Pictures of parts stand at no page's scope: they show what the instruments show, which is asked for from now on. */
+  set tab(tab: Tab) {
+    const pictures = tab === 'parts' && this.#tab !== tab;
+    this.#tab = tab;
+    if (pictures) void this.look();
+  }
   /** What the tray shows: the saved instruments, with what is tried laid over. */
   get shown() {
     return this.#trial.shown;
@@ -140,8 +149,9 @@ export class Bench {
 
   /** What the server is told with every request: the combinations that are looked at. */
   #looking() {
-    const bays = [...new Set([...this.bays.map((bay) => this.looks.bayKey(bay)), ...this.#pages.keys()])];
-    return { combo: this.looks.workingKey, bays };
+    const combo = this.looks.workingKey;
+    const bays = [...new Set([...this.bays.map((bay) => this.looks.bayKey(bay)), ...(this.tab === 'parts' ? [combo] : [])])];
+    return { combo, bays };
   }
 
   /** The same with the revision that is on screen: what is undone must be what was seen. */
@@ -203,17 +213,17 @@ export class Bench {
   /** A page that wants every change from now on; one in a bay is that bay's. */
   attach(page: LivePage, bay?: BayState) {
     const detach = this.#pages.add(page, bay);
-    if (this.saved) {
-      page.store(this.saved.instruments.live);
-      if (!(page.key() in this.saved.instruments.live)) void this.look();
-    }
+    if (this.saved) page.store(this.saved.instruments.live);
     if (this.#trial.live) page.try(this.#trial.live);
     return detach;
   }
 
+  /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: EditRequest): EditRequest {
-    const aims = this.target !== '' && (edit.op === 'value' || edit.op === 'member');
-    return aims ? { ...edit, place: this.target } : edit;
+    if (edit.op !== 'value' && edit.op !== 'member') return edit;
+    if (this.target !== '') return { ...edit, place: this.target };
+    const scoped = this.writable.some((one) => one.place === edit.place && one.kind === 'scope');
+    return scoped ? { ...edit, place: '' } : edit;
   }
 
   /** A lost line fails what was asked on it without an answer; then the ordinary way is taken, which also renews a session. */

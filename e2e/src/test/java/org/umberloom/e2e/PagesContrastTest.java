@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -68,9 +69,10 @@ class PagesContrastTest {
             long theme = JsonParser.parseString(page.request().get(loom.address() + "/api/sites?theme=1").text()).getAsJsonArray().get(0)
                     .getAsJsonObject().get("themeId").getAsLong();
             JsonObject pairs = JsonParser.parseString(page.request().get(loom.address() + "/api/themes/" + theme + "/pairs").text()).getAsJsonObject();
-            JsonArray combos = pairs.getAsJsonArray("combos");
-            for (int combo = 0; combo < combos.size(); combo++) {
-                String key = combos.get(combo).getAsString();
+            JsonArray looks = pairs.getAsJsonArray("looks");
+            for (int combo = 0; combo < looks.size(); combo++) {
+                String key = looks.get(combo).getAsJsonObject().getAsJsonObject("contexts").entrySet().stream()
+                        .map(one -> one.getKey() + "=" + one.getValue().getAsString()).collect(Collectors.joining(","));
                 if (!key.contains("density=roomy")) continue;
                 for (String name : PAGES) {
                     Map<String, Known> known = known(pairs, combo, name);

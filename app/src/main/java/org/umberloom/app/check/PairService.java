@@ -3,11 +3,13 @@ package org.umberloom.app.check;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.site.Page;
@@ -24,6 +26,7 @@ import org.umberloom.core.page.Meeting;
 import org.umberloom.core.page.PageColors;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 
 /** The pairs of colors that occur on the pages of a theme's sites, measured in every combination. */
 @Service
@@ -31,7 +34,10 @@ class PairService {
     private static final int MOST_COMBINATIONS = 48;
     private static final long LETTERS_AT_HAND = 8 << 20;
 
-    /** A pair in one combination; level is fails, aa or aaa, or missing where a role has no color. */
+    /**
+     * A pair in one look; level is fails, aa or aaa, missing where a role has no color, or elsewhere where no page that it is on
+     * looks so.
+     */
     record PairCell(String front, String ground, double ratio, String level, boolean large) {
     }
 
@@ -45,8 +51,18 @@ class PairService {
                     List<String> pages, String words, List<PairCell> cells) {
     }
 
-    record PairsView(List<String> combos, List<PairView> pairs) {
+    /** @param scope at which pages look so; empty for those of which the theme says nothing of their own */
+    record LookView(Map<String, String> contexts, String scope, String words) {
+        static LookView of(Combination combination) {
+            return new LookView(combination.contexts(), combination.scope().map(Scope::toString).orElse(""),
+                    combination.scope().map(Scope::words).orElse(""));
+        }
     }
+
+    record PairsView(List<LookView> looks, List<PairView> pairs) {
+    }
+
+    private static final PairCell ELSEWHERE = new PairCell("", "", 0, "elsewhere", false);
 
     private final DraftService drafts;
     private final SiteService sites;
@@ -63,6 +79,7 @@ class PairService {
         Draft draft = drafts.newest(theme);
         Map<Meeting, Integer> counts = new LinkedHashMap<>();
         Map<Meeting, TreeSet<String>> pages = new LinkedHashMap<>();
+        Map<Meeting, Set<Optional<Scope>>> scopes = new LinkedHashMap<>();
         Map<Meeting, String> words = new LinkedHashMap<>();
         Map<String, List<Page>> worn = new LinkedHashMap<>();
         for (Site site : sites.all()) if (site.themeId() == theme) worn.put(site.slug(), sites.pages(site));
@@ -72,18 +89,19 @@ class PairService {
             for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(html, Map.of()))) {
                 counts.merge(found.meeting(), found.count(), Integer::sum);
                 pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site + "/" + page.slug());
+                scopes.computeIfAbsent(found.meeting(), key -> new HashSet<>()).add(Optional.of(Scope.kind(page.kind())).filter(draft.theme()::writesAt));
                 words.putIfAbsent(found.meeting(), found.words());
             }
         }));
-        List<Worn> combinations = new ArrayList<>();
-        List<String> keys = new ArrayList<>();
-        for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) {
-            combinations.add(Worn.of(Resolution.of(draft.theme(), combination)));
-            keys.add(combination.key());
-        }
+        Map<Combination, Worn> looks = new LinkedHashMap<>();
+        for (Combination look : draft.theme().looks(MOST_COMBINATIONS)) looks.put(look, Worn.of(Resolution.of(draft.theme(), look)));
         List<PairView> each = new ArrayList<>();
-        counts.forEach((meeting, count) -> each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), combinations)));
-        return new PairsView(keys, merged(each));
+        counts.forEach((meeting, count) -> {
+            List<PairCell> cells = new ArrayList<>();
+            looks.forEach((look, wearing) -> cells.add(scopes.get(meeting).contains(look.scope()) ? cell(meeting, wearing) : ELSEWHERE));
+            each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), cells));
+        });
+        return new PairsView(looks.keySet().stream().map(LookView::of).toList(), merged(each));
     }
 
     /** Text roles that need the same of the same colors are one pair. */
@@ -101,8 +119,7 @@ class PairService {
         return List.copyOf(merged.values());
     }
 
-    private static PairView view(Meeting meeting, int count, List<String> pages, String words, List<Worn> worn) {
-        List<PairCell> cells = worn.stream().map(one -> cell(meeting, one)).toList();
+    private static PairView view(Meeting meeting, int count, List<String> pages, String words, List<PairCell> cells) {
         String[] front = meeting.foreground().split("\\.", 3);
         return new PairView(front[1], meeting.foreground(), meeting.ground(), meeting.kind().name().toLowerCase(Locale.ROOT),
                 meeting.type().isEmpty() ? List.of() : List.of(meeting.type()),

@@ -29,7 +29,10 @@ interface SiteMapper {
     Optional<Picture> picture(String site, String name);
 
     @Select("select distinct p.kind from page p join site s on s.id = p.site_id where s.theme_id = #{themeId} order by p.kind")
-    List<String> kinds(long themeId);
+    List<String> kindsWearing(long themeId);
+
+    @Select("select distinct kind from page order by kind")
+    List<String> kinds();
 
     @Insert("insert into site (slug, name, theme_id) values (#{slug}, #{name}, #{themeId})")
     void addSite(String slug, String name, long themeId);

@@ -21,7 +21,8 @@ public class SiteService implements PageKinds {
 
     @Override
     public List<String> of(long theme) {
-        return sites.kinds(theme);
+        List<String> wearing = sites.kindsWearing(theme);
+        return wearing.isEmpty() ? sites.kinds() : wearing;
     }
 
     public Site get(String slug) {

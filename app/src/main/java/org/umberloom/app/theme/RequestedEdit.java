@@ -148,7 +148,10 @@ final class RequestedEdit {
         };
     }
 
+    /** Where it is asked for; without that, where the value stands that is to be changed. */
     private Place place() {
+        if ("".equals(request.place()) && request.path() != null)
+            return standard.find(path().dotted()).map(Resolved::winner).orElseThrow(() -> new IllegalArgumentException("There is no token “" + path() + "” to set."));
         return Place.parse(required(request.place(), "place"));
     }
 
