@@ -977,6 +977,7 @@ export interface components {
         };
         ContextView: {
             name: string;
+            place: string;
             code: string;
             /** Format: int32 */
             tokens: number;
@@ -997,7 +998,7 @@ export interface components {
         };
         FixView: {
             label: string;
-            edit: string;
+            edit: components["schemas"]["Edit"];
         };
         FoundRampView: {
             name: string;
@@ -1069,6 +1070,7 @@ export interface components {
         LayerView: {
             kind: string;
             name: string;
+            place: string;
             code: string;
             description: string;
             /** Format: int32 */
@@ -1272,73 +1274,7 @@ export interface components {
             base: number;
             combo?: string;
             bays?: string[];
-            op: string;
-            place?: string;
-            path?: string;
-            member?: string;
-            text?: string;
-            to?: string;
-            type?: string;
-            deprecated?: boolean;
-            order?: string[];
-            arguments?: string[];
-            ramp?: components["schemas"]["RampRequest"];
-            typeScale?: components["schemas"]["TypeScaleRequest"];
-            spaceScale?: components["schemas"]["SpaceScaleRequest"];
-            ground?: components["schemas"]["GroundRequest"];
-            roles?: {
-                [key: string]: string;
-            };
             lean?: boolean;
-        };
-        GroundRequest: {
-            kind: string;
-            source: string;
-            position: string;
-            repeat: string;
-            size: string;
-            blend: string;
-            /** Format: double */
-            angle?: number;
-            role: string;
-            scrim?: boolean;
-        };
-        RampRequest: {
-            stops: number[];
-            /** Format: double */
-            hueLight?: number;
-            /** Format: double */
-            hueDark?: number;
-            /** Format: double */
-            chromaLight?: number;
-            /** Format: double */
-            chromaDark?: number;
-            tintFrom?: string;
-            /** Format: double */
-            tintChroma?: number;
-        };
-        SpaceScaleRequest: {
-            /** Format: double */
-            base?: number;
-            factors: number[];
-        };
-        TypeScaleRequest: {
-            /** Format: double */
-            narrowBase?: number;
-            /** Format: double */
-            narrowRatio?: number;
-            /** Format: double */
-            wideBase?: number;
-            /** Format: double */
-            wideRatio?: number;
-            /** Format: double */
-            narrowViewport?: number;
-            /** Format: double */
-            wideViewport?: number;
-            /** Format: int32 */
-            smallest?: number;
-            /** Format: int32 */
-            largest?: number;
         };
         Probe: {
             live: {
@@ -1787,6 +1723,428 @@ export interface components {
             /** Format: int32 */
             sessions: number;
         };
+        SetValueEdit: {
+            place: string;
+            path: string;
+            value: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            op: "setValue";
+        };
+        SetRecipeEdit: {
+            place: string;
+            group: string;
+            recipe: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            op: "setRecipe";
+        };
+        RemoveRecipeEdit: {
+            place: string;
+            group: string;
+            /** @enum {string} */
+            op: "removeRecipe";
+        };
+        AttachEdit: {
+            place: string;
+            path: string;
+            /** @enum {string} */
+            op: "attach";
+        };
+        DetachEdit: {
+            place: string;
+            path: string;
+            /** @enum {string} */
+            op: "detach";
+        };
+        PutEdit: {
+            place: string;
+            path: string;
+            node: {
+                [key: string]: unknown;
+            };
+            index?: number;
+            /** @enum {string} */
+            op: "put";
+        };
+        PutAllEdit: {
+            place: string;
+            tokens?: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            op: "putAll";
+        };
+        RemoveEdit: {
+            place: string;
+            path: string;
+            /** @enum {string} */
+            op: "remove";
+        };
+        SetMetaEdit: {
+            place: string;
+            path: string;
+            meta: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            op: "setMeta";
+        };
+        MoveEdit: {
+            from: string;
+            to: string;
+            /** @enum {string} */
+            op: "move";
+        };
+        SetNameEdit: {
+            name: string;
+            /** @enum {string} */
+            op: "setName";
+        };
+        SetDescriptionEdit: {
+            text: string;
+            /** @enum {string} */
+            op: "setDescription";
+        };
+        SetPictureEdit: {
+            name: string;
+            picture?: {
+                name: string;
+                hash: string;
+                mediaType: string;
+                license: string;
+                bytes: number;
+            };
+            /** @enum {string} */
+            op: "setPicture";
+        };
+        BatchEdit: {
+            label: string;
+            edits: components["schemas"]["Edit"][];
+            /** @enum {string} */
+            op: "batch";
+        };
+        AddSetEdit: {
+            name: string;
+            set: {
+                description: string;
+                tokens?: {
+                    [key: string]: unknown;
+                };
+                extensions?: {
+                    [key: string]: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            index?: number;
+            orderIndex?: number;
+            /** @enum {string} */
+            op: "addSet";
+        };
+        RemoveSetEdit: {
+            name: string;
+            /** @enum {string} */
+            op: "removeSet";
+        };
+        AddModifierEdit: {
+            name: string;
+            modifier: {
+                description: string;
+                contexts?: {
+                    [key: string]: {
+                        [key: string]: unknown;
+                    };
+                };
+                defaultContext: string;
+                extensions?: {
+                    [key: string]: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            index?: number;
+            orderIndex?: number;
+            /** @enum {string} */
+            op: "addModifier";
+        };
+        RemoveModifierEdit: {
+            name: string;
+            /** @enum {string} */
+            op: "removeModifier";
+        };
+        AddContextEdit: {
+            modifier: string;
+            name: string;
+            tokens?: {
+                [key: string]: unknown;
+            };
+            index?: number;
+            /** @enum {string} */
+            op: "addContext";
+        };
+        RemoveContextEdit: {
+            modifier: string;
+            name: string;
+            /** @enum {string} */
+            op: "removeContext";
+        };
+        SetDefaultEdit: {
+            modifier: string;
+            context: string;
+            /** @enum {string} */
+            op: "setDefault";
+        };
+        ReorderEdit: {
+            order: string[];
+            /** @enum {string} */
+            op: "reorder";
+        };
+        ArrangeEdit: {
+            kind: string;
+            modifier: string;
+            names: string[];
+            /** @enum {string} */
+            op: "arrange";
+        };
+        RenamePlaceEdit: {
+            place: string;
+            name: string;
+            /** @enum {string} */
+            op: "renamePlace";
+        };
+        RenameModifierEdit: {
+            modifier: string;
+            name: string;
+            /** @enum {string} */
+            op: "renameModifier";
+        };
+        DescribeEdit: {
+            kind: string;
+            name: string;
+            text: string;
+            /** @enum {string} */
+            op: "describe";
+        };
+        SetMeaningEdit: {
+            modifier: string;
+            meaning: {
+                /** @enum {string} */
+                kind: "scheme" | "contrast" | "density" | "look" | "none";
+                contexts?: {
+                    [key: string]: string;
+                };
+            };
+            /** @enum {string} */
+            op: "setMeaning";
+        };
+        SetExtensionsEdit: {
+            modifier: string;
+            extensions?: {
+                [key: string]: {
+                    [key: string]: unknown;
+                };
+            };
+            /** @enum {string} */
+            op: "setExtensions";
+        };
+        ValueEdit: {
+            place?: string;
+            path: string;
+            text: string;
+            /** @enum {string} */
+            op: "value";
+        };
+        MemberEdit: {
+            place?: string;
+            path: string;
+            member: string;
+            text: string;
+            /** @enum {string} */
+            op: "member";
+        };
+        NewTokenEdit: {
+            place: string;
+            path: string;
+            type?: string;
+            text: string;
+            /** @enum {string} */
+            op: "newToken";
+        };
+        RoleEdit: {
+            place?: string;
+            path: string;
+            text: string;
+            /** @enum {string} */
+            op: "role";
+        };
+        DeleteEdit: {
+            place: string;
+            path: string;
+            /** @enum {string} */
+            op: "delete";
+        };
+        AboutEdit: {
+            place: string;
+            path: string;
+            text?: string;
+            deprecated?: boolean;
+            to?: string;
+            /** @enum {string} */
+            op: "about";
+        };
+        ShiftEdit: {
+            place: string;
+            path: string;
+            operation: string;
+            arguments: string[];
+            /** @enum {string} */
+            op: "shift";
+        };
+        RenamePathsEdit: {
+            from: string;
+            to: string;
+            /** @enum {string} */
+            op: "renamePaths";
+        };
+        ReplaceValuesEdit: {
+            from: string;
+            to: string;
+            /** @enum {string} */
+            op: "replaceValues";
+        };
+        HueEdit: {
+            place: string;
+            path: string;
+            text: string;
+            /** @enum {string} */
+            op: "hue";
+        };
+        RampEdit: {
+            place: string;
+            path: string;
+            stops: number[];
+            hueLight: number;
+            hueDark: number;
+            chromaLight: number;
+            chromaDark: number;
+            tintFrom?: string;
+            tintChroma?: number;
+            /** @enum {string} */
+            op: "ramp";
+        };
+        TypeStepsEdit: {
+            place: string;
+            path: string;
+            narrowBase: number;
+            narrowRatio: number;
+            wideBase: number;
+            wideRatio: number;
+            narrowViewport: number;
+            wideViewport: number;
+            smallest?: number;
+            largest?: number;
+            /** @enum {string} */
+            op: "typeSteps";
+        };
+        SpaceStepsEdit: {
+            place: string;
+            path: string;
+            base: number;
+            factors: number[];
+            /** @enum {string} */
+            op: "spaceSteps";
+        };
+        TakeRampEdit: {
+            path: string;
+            name: string;
+            /** @enum {string} */
+            op: "takeRamp";
+        };
+        AddSurfaceEdit: {
+            path: string;
+            name: string;
+            /** @enum {string} */
+            op: "addSurface";
+        };
+        RemoveSurfaceEdit: {
+            path: string;
+            /** @enum {string} */
+            op: "removeSurface";
+        };
+        OnGroundEdit: {
+            place: string;
+            path: string;
+            ground?: {
+                kind: string;
+                source: string;
+                position: string;
+                repeat: string;
+                size: string;
+                blend: string;
+                angle: number;
+                role: string;
+                scrim?: boolean;
+            };
+            /** @enum {string} */
+            op: "onGround";
+        };
+        NewSetEdit: {
+            name: string;
+            /** @enum {string} */
+            op: "newSet";
+        };
+        NewModifierEdit: {
+            name: string;
+            contexts: string[];
+            /** @enum {string} */
+            op: "newModifier";
+        };
+        CopyPlaceEdit: {
+            place: string;
+            name: string;
+            /** @enum {string} */
+            op: "copyPlace";
+        };
+        RemovePlaceEdit: {
+            place: string;
+            /** @enum {string} */
+            op: "removePlace";
+        };
+        MeanEdit: {
+            modifier: string;
+            kind: string;
+            contexts: string[];
+            /** @enum {string} */
+            op: "mean";
+        };
+        ChooseEdit: {
+            place: string;
+            choice: string;
+            value?: string;
+            /** @enum {string} */
+            op: "choose";
+        };
+        DressEdit: {
+            roles?: {
+                [key: string]: string;
+            };
+            /** @enum {string} */
+            op: "dress";
+        };
+        ProposeSchemeEdit: {
+            context: string;
+            anew?: boolean;
+            /** @enum {string} */
+            op: "proposeScheme";
+        };
+        ProposeContrastEdit: {
+            /** @enum {string} */
+            op: "proposeContrast";
+        };
+        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
     };
     responses: never;
     parameters: never;

@@ -50,7 +50,7 @@
   }
 
   async function take() {
-    refused = await bench.take({ op: 'take-ramp', path: ramp.group, text: ramp.name });
+    refused = await bench.take({ op: 'takeRamp', path: ramp.group, name: ramp.name });
     if (refused === '') open = false;
   }
 </script>

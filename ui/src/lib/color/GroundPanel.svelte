@@ -7,7 +7,7 @@
   /** What lies on a surface's color, and the scrim that keeps text on it readable. */
   let { bench, surface }: { bench: Bench; surface: Schemas['SurfaceView'] } = $props();
 
-  type GroundRequest = Schemas['GroundRequest'];
+  type Lying = NonNullable<Schemas['OnGroundEdit']['ground']>;
 
   const KINDS = [
     { id: '', name: 'Plain color' },
@@ -32,7 +32,7 @@
   const color = (scheme: string, role: string) => surface.roles.find((r) => r.role === role)?.cells.find((c) => c.scheme === scheme)?.hex ?? 'transparent';
   const roles = $derived(surface.roles.map((r) => r.role));
 
-  const now = $derived<GroundRequest>({
+  const now = $derived<Lying>({
     kind: ground?.kind ?? 'pattern',
     source: ground?.source ?? 'twill',
     position: ground?.position ?? 'center center',
@@ -65,9 +65,9 @@
     wanted = '';
   });
 
-  const edit = (change: Partial<GroundRequest> | null) => ({ op: 'ground', place: surface.place, path, ground: change ? { ...now, ...change } : undefined });
-  const set = (change: Partial<GroundRequest>) => bench.commit(edit(change));
-  const attempt = (change: Partial<GroundRequest>) => bench.probe(edit(change));
+  const edit = (change: Partial<Lying> | null) => ({ op: 'onGround' as const, place: surface.place, path, ground: change ? { ...now, ...change } : undefined });
+  const set = (change: Partial<Lying>) => bench.commit(edit(change));
+  const attempt = (change: Partial<Lying>) => bench.probe(edit(change));
 
   async function choose(next: string) {
     wanted = next;
@@ -77,7 +77,7 @@
     }
   }
 
-  async function take(change: Partial<GroundRequest>) {
+  async function take(change: Partial<Lying>) {
     if (await set(change)) wanted = '';
   }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, ask, problemOf, upload, type Schemas } from '$lib/api/client';
-  import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
+  import type { Bench, Edit } from '$lib/theme/bench.svelte';
 
   /** Where colors come from: pasted text, a palette file, a picture, or a harmony. Pointing at one tries it on the pages. */
   let { bench, hue, ontaken }: { bench: Bench; hue: Schemas['HueView'] | undefined; ontaken: (path: string) => void } = $props();
@@ -18,7 +18,7 @@
   let turned = $state(false);
 
   const place = $derived(hue?.place || bench.homes.hue || '');
-  const edit = (swatch: Swatch): EditRequest => ({ op: 'value', place, path: hue?.seed.path ?? '', text: swatch.written });
+  const edit = (swatch: Swatch): Edit => ({ op: 'value', place, path: hue?.seed.path ?? '', text: swatch.written });
 
   async function find(search: () => Promise<Proposal[]>) {
     refused = '';

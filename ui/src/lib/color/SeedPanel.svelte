@@ -14,7 +14,7 @@
   const seed = $derived(hue.seed);
   const others = $derived((bench.shown?.color.hues ?? []).filter((h) => h.path !== hue.path && h.place === hue.place && h.tintFrom !== hue.path));
 
-  const edit = (text: string) => ({ op: 'value', place: hue.place, path: seed.path, text });
+  const edit = (text: string) => ({ op: 'value' as const, place: hue.place, path: seed.path, text });
   const oklch = (l: number, c: number, h: number) => `oklch(${l} ${c} ${h})`;
 
   const lightness = $derived(`linear-gradient(to right in oklab, ${[0, 0.25, 0.5, 0.75, 1].map((l) => oklch(l, seed.chroma, seed.hue)).join(', ')})`);

@@ -24,7 +24,7 @@
     (bench.shown?.color.surfaces ?? []).reduce((sum, s) => sum + s.roles.filter((r) => r.cells.some((c) => c.written.includes(`{${shade.path}}`))).length, 0)
   );
 
-  const edit = (text: string) => ({ op: 'value', place: hue.place, path: shade.path, text });
+  const edit = (text: string) => ({ op: 'value' as const, place: hue.place, path: shade.path, text });
 
   const take = (text: string) => bench.take(edit(text));
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
   import { DropdownMenu } from 'bits-ui';
-  import type { Bench, EditRequest } from '$lib/theme/bench.svelte';
+  import type { Bench, Edit } from '$lib/theme/bench.svelte';
   import GroundPanel from './GroundPanel.svelte';
   import NewNamed from './NewNamed.svelte';
   import PagePairs from './PagePairs.svelte';
@@ -12,13 +12,13 @@
   /** A surface's roles in every scheme: color, alias, depth, and the ratio of the role's weakest pair. */
   let { bench }: { bench: Bench } = $props();
 
-  const proposals = $derived.by<{ name: string; edit: EditRequest }[]>(() => {
-    const contrast = { name: 'More contrast, for those who ask for it', edit: { op: 'propose-contrast' } };
+  const proposals = $derived.by<{ name: string; edit: Edit }[]>(() => {
+    const contrast: { name: string; edit: Edit } = { name: 'More contrast, for those who ask for it', edit: { op: 'proposeContrast' } };
     const scheme = bench.scheme;
     if (!scheme) return [contrast];
-    const from = (to: string, other: string) => [
-      { name: `${to} from ${other}, what is not set by hand`, edit: { op: 'propose-scheme', text: to } },
-      { name: `${to} from ${other}, all anew`, edit: { op: 'propose-scheme', text: to, to: 'anew' } }
+    const from = (to: string, other: string): { name: string; edit: Edit }[] => [
+      { name: `${to} from ${other}, what is not set by hand`, edit: { op: 'proposeScheme', context: to } },
+      { name: `${to} from ${other}, all anew`, edit: { op: 'proposeScheme', context: to, anew: true } }
     ];
     return [...from(scheme.dark, scheme.light), ...from(scheme.light, scheme.dark), contrast];
   });
@@ -44,7 +44,7 @@
 
   async function add(name: string) {
     if (!surface) return '';
-    const refused = await bench.take({ op: 'add-surface', path: `surface.${surface.name}`, text: name });
+    const refused = await bench.take({ op: 'addSurface', path: `surface.${surface.name}`, name });
     if (refused === '') chosen = name;
     return refused;
   }
@@ -81,7 +81,7 @@
             <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}>{proposal.name}</DropdownMenu.Item>
           {/each}
           {#if surface && surface.name !== 'page'}
-            <DropdownMenu.Item class="cursor-pointer border-t border-border px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit({ op: 'remove-surface', path: `surface.${surface.name}` })}>Remove the surface {surface.name}</DropdownMenu.Item>
+            <DropdownMenu.Item class="cursor-pointer border-t border-border px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit({ op: 'removeSurface', path: `surface.${surface.name}` })}>Remove the surface {surface.name}</DropdownMenu.Item>
           {/if}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
@@ -120,7 +120,7 @@
                 </ShadePicker>
                 {#if !cell.passes}
                   {@const mend = mending(role.path, cell.scheme)}
-                  {#if mend}<button class="button h-6 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit({ op: 'exact', text: mend.edit })}>{mend.label}</button>{/if}
+                  {#if mend}<button class="button h-6 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit(mend.edit)}>{mend.label}</button>{/if}
                 {/if}
               </td>
             {/each}

@@ -7,10 +7,16 @@ type Ramp = Pick<Hue, 'stops' | 'hueLight' | 'hueDark' | 'chromaLight' | 'chroma
 export function reshaped(hue: Hue, change: Partial<Ramp>) {
   const { stops, hueLight, hueDark, chromaLight, chromaDark, tintFrom, tintChroma } = { ...hue, ...change };
   return {
-    op: 'ramp',
+    op: 'ramp' as const,
     place: hue.place,
     path: hue.path,
-    ramp: { stops: [...new Set(stops)].sort((a, b) => a - b), hueLight, hueDark, chromaLight, chromaDark, tintFrom, tintChroma }
+    stops: [...new Set(stops)].sort((a, b) => a - b),
+    hueLight,
+    hueDark,
+    chromaLight,
+    chromaDark,
+    tintFrom,
+    tintChroma
   };
 }
 

@@ -23,7 +23,7 @@
   const words = (place: string) => bench.looks.words(place);
 
   function edit(choice: Schemas['ChoiceEntry'], value: string) {
-    return { op: 'choice', place: placeOf(choice.name), member: choice.name, text: value };
+    return { op: 'choose' as const, place: placeOf(choice.name), choice: choice.name, value };
   }
 
   function show(role: Schemas['RoleEntry']) {
@@ -70,7 +70,7 @@
               {#if chosen?.place}written in {words(chosen.place)}{#if chosen.written.length > 1}; also in {chosen.written.filter((w) => w.place !== chosen.place).map((w) => `${words(w.place)} (${w.written})`).join(', ')}{/if}{:else}nobody chose; the standard holds{/if}
             </span>
             {#if chosen?.place}
-              <button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => void bench.commit({ op: 'choice', place: chosen.place, member: choice.name, text: '' })}>Choose nothing here</button>
+              <button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => void bench.commit({ op: 'choose', place: chosen.place, choice: choice.name })}>Choose nothing here</button>
             {/if}
           </legend>
           <div class="flex gap-3 overflow-x-auto pb-1">

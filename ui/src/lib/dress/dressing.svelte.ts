@@ -99,6 +99,6 @@ export class Dressing {
   }
 
   #edit(roles: Record<string, string>) {
-    return { op: 'dress', roles: { ...roles } };
+    return { op: 'dress' as const, roles: { ...roles } };
   }
 }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Bench, Edit } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import FoundScale from './FoundScale.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
@@ -17,12 +17,14 @@
   const offered = $derived([...steps.map((step) => ({ ...step, label: `step ${step.name}` })), ...found.flatMap((one) => one.steps.map((step) => ({ ...step, label: step.path })))]);
 
   const recipe = (change: Partial<{ base: number; factors: number[] }>) => ({
-    op: 'spaceScale',
+    op: 'spaceSteps' as const,
     place: scale!.place,
     path: scale!.path,
-    spaceScale: { base: scale!.base, factors: scale!.factors, ...change }
+    base: scale!.base,
+    factors: scale!.factors,
+    ...change
   });
-  const edit = (view: Schemas['LengthView'], text: string) => (view.place ? { op: 'value', place: view.place, path: view.path, text } : { op: 'role', place: bench.target, path: view.path, text });
+  const edit = (view: Schemas['LengthView'], text: string): Edit => ({ op: view.place ? 'value' : 'role', place: view.place || bench.target, path: view.path, text });
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Bench } from '$lib/theme/bench.svelte';
+  import type { Bench, Edit } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
@@ -51,7 +51,7 @@
     { name: 'text', of: (r: Schemas['Bands']) => r.text, look: 'fill-accent/60 stroke-accent' }
   ];
 
-  const edit = (view: Schemas['LengthView'], text: string) => (view.place ? { op: 'value', place: view.place, path: view.path, text } : { op: 'role', place: bench.target, path: view.path, text });
+  const edit = (view: Schemas['LengthView'], text: string): Edit => ({ op: view.place ? 'value' : 'role', place: view.place || bench.target, path: view.path, text });
 
   /** Keeps the unit that the person chose. */
   const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);

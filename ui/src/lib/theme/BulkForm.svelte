@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '$lib/api/client';
   import PlaceOptions from '$lib/place/PlaceOptions.svelte';
-  import type { Bench, EditRequest } from './bench.svelte';
+  import type { Bench, Edit } from './bench.svelte';
 
   /** Changes several tokens in one step: by a piece of their paths, by their value, or a whole group by an operation. */
   let { bench, group }: { bench: Bench; group: string } = $props();
@@ -27,10 +27,10 @@
   let operations = $state.raw<Schemas['OperationView'][]>([]);
 
   const shifts = $derived(operations.filter((o) => o.parameters.length === 2 || o.id === 'complement'));
-  const edit = $derived<EditRequest>(
+  const edit = $derived<Edit>(
     kind === 'shift'
-      ? { op: 'shift', place, path, text: operation, arguments: operation === 'complement' ? [] : [amount] }
-      : { op: kind, text: find, to: replace }
+      ? { op: 'shift', place, path, operation, arguments: operation === 'complement' ? [] : [amount] }
+      : { op: kind === 'rename-paths' ? 'renamePaths' : 'replaceValues', from: find, to: replace }
   );
 
   $effect(() => void ask(() => api.GET('/api/operations')).then((all) => (operations = all)));

@@ -33,7 +33,7 @@
     {#if f.code === 'undressed'}<p class="mt-1"><a class="button" href="/dress/{bench.id}">Dress it</a></p>{/if}
     {#if f.fixes.length}
       <p class="mt-1 flex flex-wrap gap-1">
-        {#each f.fixes as fix (fix.label)}<button class="button" onclick={() => bench.commit({ op: 'exact', text: fix.edit })}>{fix.label}</button>{/each}
+        {#each f.fixes as fix (fix.label)}<button class="button" onclick={() => bench.commit(fix.edit)}>{fix.label}</button>{/each}
       </p>
     {/if}
   </li>

@@ -23,7 +23,7 @@
 
   async function make(event: SubmitEvent) {
     event.preventDefault();
-    refused = await bench.take({ op: 'new', place: place || standard, path, type, text });
+    refused = await bench.take({ op: 'newToken', place: place || standard, path, type, text });
     if (refused === '') onmade(path);
   }
 </script>

@@ -18,7 +18,7 @@
   const status = $derived(
     bench.state === 'saving' ? 'Saving …' : bench.state === 'probing' ? 'Trying, not saved' : bench.state === 'failed' ? 'Not saved, no answer' : 'Saved'
   );
-  const rename = (text: string) => bench.take({ op: 'name', text });
+  const rename = (text: string) => bench.take({ op: 'setName', name: text.trim() });
 </script>
 
 <header class="flex h-11 shrink-0 items-center gap-3 border-b border-line px-3">

@@ -4,7 +4,7 @@
   import GripVertical from '@lucide/svelte/icons/grip-vertical';
   import Plus from '@lucide/svelte/icons/plus';
   import type { Schemas } from '$lib/api/client';
-  import type { Bench, EditRequest } from './bench.svelte';
+  import type { Bench, Edit } from './bench.svelte';
 
   /**
    * What a theme is woven from, as bands in resolution order: each lies over the one before it, so later wins. A
@@ -13,7 +13,7 @@
   let { bench }: { bench: Bench } = $props();
 
   type Layer = Schemas['LayerView'];
-  type Asking = { title: string; label: string; value: string; second?: { label: string; value: string }; edit: (text: string, second: string) => EditRequest };
+  type Asking = { title: string; label: string; value: string; second?: { label: string; value: string }; edit: (text: string, second: string) => Edit };
 
   const layers = $derived(bench.saved?.structure.layers ?? []);
   const applying = $derived(layers.filter((layer) => layer.applies));
@@ -27,7 +27,7 @@
   let dragged = $state<{ from: number; to: number; x: number } | null>(null);
   let bands: HTMLElement[] = [];
 
-  const place = (layer: Layer, context?: string) => (context === undefined ? `set:${layer.name}` : `context:${layer.name}/${context}`);
+  const place = (layer: Layer, context?: string) => (context === undefined ? layer.place : (layer.contexts.find((one) => one.name === context)?.place ?? ''));
   const entry = (layer: Layer) => `${layer.kind}:${layer.name}`;
   const thread = (tokens: number) => `${tokens === 0 ? 0 : Math.max(3, Math.sqrt(tokens / most) * 100)}%`;
   const wearing = (layer: Layer, context: string) => bench.bays.map((bay, i) => ({ bay, i })).filter(({ bay }) => bay.contexts[layer.name] === context).map(({ i }) => i + 1);
@@ -54,7 +54,7 @@
   async function answer(event: SubmitEvent) {
     event.preventDefault();
     if (!asking) return;
-    refused = await bench.take(asking.edit(text, second));
+    refused = await bench.take(asking.edit(text.trim(), second.trim()));
     if (refused === '') asking = null;
   }
 
@@ -91,16 +91,16 @@
     label: 'Light context',
     value: part(layer, 'light') || layer.standard,
     second: { label: 'Dark context', value: part(layer, 'dark') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? '') },
-    edit: (light, dark) => ({ op: 'meaning', to: layer.name, text: 'scheme', order: [light, dark] })
+    edit: (light, dark) => ({ op: 'mean', modifier: layer.name, kind: 'scheme', contexts: [light, dark] })
   });
   const contrast = (layer: Layer): Asking => ({
     title: `${layer.name} is for readers who ask for more contrast`,
     label: 'Context with more contrast',
     value: part(layer, 'more') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? ''),
-    edit: (more) => ({ op: 'meaning', to: layer.name, text: 'contrast', order: [more] })
+    edit: (more) => ({ op: 'mean', modifier: layer.name, kind: 'contrast', contexts: [more] })
   });
 
-  const named = (title: string, value: string, edit: (text: string) => EditRequest): Asking => ({ title, label: 'Name', value, edit: (t) => edit(t) });
+  const named = (title: string, value: string, edit: (text: string) => Edit): Asking => ({ title, label: 'Name', value, edit: (t) => edit(t) });
 </script>
 
 {#snippet choice(label: string, action: () => void)}
@@ -113,29 +113,29 @@
     <DropdownMenu.Portal to="main">
       <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
         {#if context !== undefined}
-          {@render choice('Rename', () => ask(named('Rename the context', context, (t) => ({ op: 'rename-place', place: place(layer, context), text: t }))))}
-          {@render choice('Copy', () => ask(named('Copy the context', `${context} copy`, (t) => ({ op: 'copy-place', place: place(layer, context), text: t }))))}
+          {@render choice('Rename', () => ask(named('Rename the context', context, (t) => ({ op: 'renamePlace', place: place(layer, context), name: t }))))}
+          {@render choice('Copy', () => ask(named('Copy the context', `${context} copy`, (t) => ({ op: 'copyPlace', place: place(layer, context), name: t }))))}
           {#if layer.standard !== context}
-            {@render choice('Make it the default', () => void bench.commit({ op: 'default-context', to: layer.name, text: context }))}
-            {@render choice('Delete', () => void bench.commit({ op: 'remove-place', place: place(layer, context) }))}
+            {@render choice('Make it the default', () => void bench.commit({ op: 'setDefault', modifier: layer.name, context }))}
+            {@render choice('Delete', () => void bench.commit({ op: 'removePlace', place: place(layer, context) }))}
           {/if}
         {:else if layer.kind === 'set'}
-          {@render choice('Rename', () => ask(named('Rename the set', layer.name, (t) => ({ op: 'rename-place', place: place(layer), text: t }))))}
-          {@render choice('Say what it is for', () => ask({ title: 'What the set is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe-place', place: place(layer), text: t }) }))}
-          {@render choice('Copy', () => ask(named('Copy the set', `${layer.name} copy`, (t) => ({ op: 'copy-place', place: place(layer), text: t }))))}
+          {@render choice('Rename', () => ask(named('Rename the set', layer.name, (t) => ({ op: 'renamePlace', place: place(layer), name: t }))))}
+          {@render choice('Say what it is for', () => ask({ title: 'What the set is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t }) }))}
+          {@render choice('Copy', () => ask(named('Copy the set', `${layer.name} copy`, (t) => ({ op: 'copyPlace', place: place(layer), name: t }))))}
           {@render choice(layer.applies ? 'Take it out of the order' : 'Put it into the order', () => apply(layer, !layer.applies))}
-          {@render choice('Delete', () => void bench.commit({ op: 'remove-place', place: place(layer) }))}
+          {@render choice('Delete', () => void bench.commit({ op: 'removePlace', place: place(layer) }))}
         {:else}
-          {@render choice('New context', () => ask(named('New context', '', (t) => ({ op: 'add-context', to: layer.name, text: t }))))}
-          {@render choice('Rename', () => ask(named('Rename the modifier', layer.name, (t) => ({ op: 'rename-modifier', to: layer.name, text: t }))))}
+          {@render choice('New context', () => ask(named('New context', '', (t) => ({ op: 'addContext', modifier: layer.name, name: t }))))}
+          {@render choice('Rename', () => ask(named('Rename the modifier', layer.name, (t) => ({ op: 'renameModifier', modifier: layer.name, name: t }))))}
           {@render choice('It is light and dark …', () => ask(scheme(layer)))}
           {@render choice('It is for more contrast …', () => ask(contrast(layer)))}
           {#each ['density', 'look', 'none'].filter((kind) => kind !== layer.meaning) as kind (kind)}
-            {@render choice(kind === 'none' ? 'It stands for nothing in particular' : `It is ${MEANINGS[kind]}`, () => void bench.commit({ op: 'meaning', to: layer.name, text: kind }))}
+            {@render choice(kind === 'none' ? 'It stands for nothing in particular' : `It is ${MEANINGS[kind]}`, () => void bench.commit({ op: 'mean', modifier: layer.name, kind, contexts: [] }))}
           {/each}
-          {@render choice('Say what it is for', () => ask({ title: 'What the modifier is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe-place', place: place(layer, layer.standard), text: t }) }))}
+          {@render choice('Say what it is for', () => ask({ title: 'What the modifier is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t }) }))}
           {@render choice(layer.applies ? 'Take it out of the order' : 'Put it into the order', () => apply(layer, !layer.applies))}
-          {@render choice('Delete', () => void bench.commit({ op: 'remove-modifier', to: layer.name }))}
+          {@render choice('Delete', () => void bench.commit({ op: 'removeModifier', name: layer.name }))}
         {/if}
       </DropdownMenu.Content>
     </DropdownMenu.Portal>
@@ -193,8 +193,8 @@
   <div class="mb-2 flex items-center gap-2">
     <p class="caption">Bands apply from left to right; what lies further right wins. Drag a band, or move it with the arrow keys.</p>
     <span class="grow"></span>
-    <button class="button" onclick={() => ask(named('New set', '', (t) => ({ op: 'add-set', text: t })))}><Plus size={14} aria-hidden="true" /> Set</button>
-    <button class="button" onclick={() => ask({ title: 'New modifier', label: 'Name', value: '', second: { label: 'Contexts, with commas', value: '' }, edit: (t, s) => ({ op: 'add-modifier', text: t, order: s.split(',') }) })}><Plus size={14} aria-hidden="true" /> Modifier</button>
+    <button class="button" onclick={() => ask(named('New set', '', (t) => ({ op: 'newSet', name: t })))}><Plus size={14} aria-hidden="true" /> Set</button>
+    <button class="button" onclick={() => ask({ title: 'New modifier', label: 'Name', value: '', second: { label: 'Contexts, with commas', value: '' }, edit: (t, s) => ({ op: 'newModifier', name: t, contexts: s.split(',') }) })}><Plus size={14} aria-hidden="true" /> Modifier</button>
   </div>
   {#if asking}
     <form class="mb-3 flex items-end gap-3 border border-line bg-raised p-3" aria-label={asking.title} onsubmit={answer}>

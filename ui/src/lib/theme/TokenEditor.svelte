@@ -6,7 +6,7 @@
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
   import TokenPicture from '$lib/ui/TokenPicture.svelte';
-  import type { Bench, EditRequest } from './bench.svelte';
+  import type { Bench, Edit } from './bench.svelte';
   import DerivationForm from './DerivationForm.svelte';
   import GradientField from './GradientField.svelte';
   import ShadowField from './ShadowField.svelte';
@@ -32,7 +32,7 @@
 
   /** A part that itself consists of words stands in parentheses. */
   const bracketed = (text: string) => (split(text, ' ').length > 1 ? `(${text})` : text);
-  const edit = (text: string): EditRequest => ({ op: 'value', place: row.place, path: row.path, text });
+  const edit = (text: string): Edit => ({ op: 'value', place: row.place, path: row.path, text });
 
   const take = (text: string) => bench.take(edit(text));
   /** For controls of several parts, most of which have no room for a sentence. */
@@ -104,21 +104,21 @@
       oncommit={async (text) => { const wrong = await take(text); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
   {/if}
 
-  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => bench.take({ op: 'move', path: row.path, to })} />
+  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => bench.take({ op: 'move', from: row.path, to })} />
   {#if bench.trace?.path === row.path}
-    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => bench.take({ op: 'meta', place: row.place, path: row.path, text })} />
+    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => bench.take({ op: 'about', place: row.place, path: row.path, text })} />
   {/if}
   {#each row.findings as f (f.message)}
     <div class="border-l-2 border-must pl-2">
       <p>{f.message}</p>
       <p class="text-muted">{f.remedy}</p>
-      {#each f.fixes as fix (fix.label)}<button class="button mt-1 mr-1" onclick={() => bench.commit({ op: 'exact', text: fix.edit })}>{fix.label}</button>{/each}
+      {#each f.fixes as fix (fix.label)}<button class="button mt-1 mr-1" onclick={() => bench.commit(fix.edit)}>{fix.label}</button>{/each}
     </div>
   {/each}
   <div class="flex flex-wrap gap-1">
     {#if row.marks.includes('detached')}<button class="button" onclick={() => bench.commit({ op: 'attach', place: row.place, path: row.path })}>Give it back to the recipe</button>{/if}
     {#if row.marks.includes('recipe')}<button class="button" onclick={() => bench.commit({ op: 'detach', place: row.place, path: row.path })}>Detach from the recipe</button>{/if}
-    <button class="button" onclick={() => bench.commit({ op: 'meta', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}>{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button>
-    <button class="button" onclick={() => bench.commit({ op: 'remove', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `; ${bench.trace.dependentCount} ${bench.trace.dependentCount === 1 ? 'depends' : 'depend'} on it` : ''}</button>
+    <button class="button" onclick={() => bench.commit({ op: 'about', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}>{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button>
+    <button class="button" onclick={() => bench.commit({ op: 'delete', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `; ${bench.trace.dependentCount} ${bench.trace.dependentCount === 1 ? 'depends' : 'depend'} on it` : ''}</button>
   </div>
 </section>

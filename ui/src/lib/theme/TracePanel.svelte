@@ -81,7 +81,7 @@
               <span class="value min-w-0 truncate text-muted" title={one.says}>{one.says || 'as the theme'}</span>
             </label>
           {/each}
-          {#if narrow}<button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => bench.pick && void bench.commit({ op: 'remove', place: here.place, path: bench.pick.path })}>As the theme again</button>{/if}
+          {#if narrow}<button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => bench.pick && void bench.commit({ op: 'delete', place: here.place, path: bench.pick.path })}>As the theme again</button>{/if}
         </div>
       {/if}
       {#if trace?.description}<p class="mt-2 text-muted">{trace.description}</p>{/if}

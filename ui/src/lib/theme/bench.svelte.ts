@@ -13,7 +13,8 @@ import { Trial } from './trial.svelte';
 
 export type { Modifier, Scheme } from './looks.svelte';
 export type { Pick } from './picked.svelte';
-export type EditRequest = Omit<Schemas['EditRequest'], 'base' | 'combo' | 'bays' | 'lean'>;
+/** An edit as it is asked for, in the language of the log. */
+export type Edit = Schemas['Edit'];
 export type Instruments = Schemas['Instruments'];
 export type Tab = 'color' | 'type' | 'space' | 'widths' | 'parts' | 'sets' | 'tokens' | 'history';
 
@@ -219,7 +220,7 @@ export class Bench {
   }
 
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
-  #aimed(edit: EditRequest): EditRequest {
+  #aimed(edit: Edit): Edit {
     if (edit.op !== 'value' && edit.op !== 'member') return edit;
     if (this.target !== '') return { ...edit, place: this.target };
     const scoped = this.writable.some((one) => one.place === edit.place && one.kind === 'scope');
@@ -227,7 +228,7 @@ export class Bench {
   }
 
   /** A lost line fails what was asked on it without an answer; then the ordinary way is taken, which also renews a session. */
-  async #ask(edit: EditRequest, lean: boolean): Promise<Schemas['Probe']> {
+  async #ask(edit: Edit, lean: boolean): Promise<Schemas['Probe']> {
     const body = { ...edit, ...this.#looking(), base: this.saved!.revision, lean };
     try {
       const probe = await this.#line?.send(body);
@@ -239,12 +240,12 @@ export class Bench {
   }
 
   /** Shows what an edit would do, without storing it. Resolves when the pages show it, or a later one. */
-  probe(edit: EditRequest): Promise<void> {
+  probe(edit: Edit): Promise<void> {
     return this.#trial.probe(this.#aimed(edit));
   }
 
   /** Shows one edit in each bay, from the first on, until {@link revert}; the bays say which. */
-  compare(edits: { edit: EditRequest; note: string }[]) {
+  compare(edits: { edit: Edit; note: string }[]) {
     this.revert();
     return this.#trial.compare(edits.map(({ edit, note }) => ({ edit: this.#aimed(edit), note })));
   }
@@ -257,16 +258,16 @@ export class Bench {
   }
 
   /** Stores an edit, and tells why when it is refused; resolves to whether it was accepted. */
-  commit(edit: EditRequest): Promise<boolean> {
+  commit(edit: Edit): Promise<boolean> {
     return this.#commits.told(this.#store(edit));
   }
 
   /** Stores an edit for a field that tells a refusal itself: resolves to its sentence, empty when it was accepted. */
-  async take(edit: EditRequest): Promise<string> {
+  async take(edit: Edit): Promise<string> {
     return (await this.#store(edit))?.message ?? '';
   }
 
-  #store(edit: EditRequest) {
+  #store(edit: Edit) {
     const aimed = this.#aimed(edit);
     const params = { path: { id: this.id } };
     return this.#commits.change(() => store(() => api.POST('/api/themes/{id}/edits', { params, body: { ...aimed, ...this.#seen() } })), aimed);

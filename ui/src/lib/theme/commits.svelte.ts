@@ -1,9 +1,9 @@
 import { toast } from 'svelte-sonner';
 import { Problem, type Schemas } from '$lib/api/client';
-import type { EditRequest } from './bench.svelte';
+import type { Edit } from './bench.svelte';
 
 /** An edit that was refused because somebody else changed the same value meanwhile. */
-export type Clash = { edit: EditRequest; message: string; path: string; yours: string; theirs: string };
+export type Clash = { edit: Edit; message: string; path: string; yours: string; theirs: string };
 
 /** What storing needs of the bench. */
 export type Shelf = {
@@ -40,7 +40,7 @@ export class Commits {
   }
 
   /** Resolves to why it was refused; to nothing when it is done. */
-  change(send: () => Promise<Schemas['Bench']>, edit?: EditRequest): Promise<Problem | null> {
+  change(send: () => Promise<Schemas['Bench']>, edit?: Edit): Promise<Problem | null> {
     this.#shelf.outdate();
     this.state = 'saving';
     const result = this.#last.then(async () => {
@@ -61,7 +61,7 @@ export class Commits {
   }
 
   /** After a refusal the state is what it was; after a clash, or when the answer was lost, it is read again. */
-  async #refuse(problem: Problem, edit: EditRequest | undefined) {
+  async #refuse(problem: Problem, edit: Edit | undefined) {
     const unsure = problem.mayBeStored;
     let now = this.#shelf.stored();
     if (problem.status === 409 || unsure) now = await this.#shelf.read().catch(() => (unsure ? null : this.#shelf.stored()));

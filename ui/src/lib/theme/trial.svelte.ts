@@ -1,7 +1,7 @@
 import type { Schemas } from '$lib/api/client';
 import type { Pages } from '$lib/site/pages';
 import { afterPaint, nextFrame } from '$lib/ui/frames';
-import type { EditRequest, Instruments } from './bench.svelte';
+import type { Edit, Instruments } from './bench.svelte';
 
 /** While a pointer moves, the tray follows the pages once in so long at the most. */
 const TRAY_MS = 160;
@@ -13,7 +13,7 @@ export type Ground = {
   pages: Pages;
   /** What is stored; nothing before the theme is loaded. */
   stored: () => Instruments | undefined;
-  ask: (edit: EditRequest, lean: boolean) => Promise<Schemas['Probe']>;
+  ask: (edit: Edit, lean: boolean) => Promise<Schemas['Probe']>;
 };
 
 /**
@@ -30,7 +30,7 @@ export class Trial {
 
   #ground: Ground;
   #probing = false;
-  #waiting: EditRequest | null = null;
+  #waiting: Edit | null = null;
   #awaited: (() => void)[] = [];
   /** Counts commits and reversions, so that a late probe cannot undo what came after it. */
   #turn = 0;
@@ -73,7 +73,7 @@ export class Trial {
   }
 
   /** Resolves when the pages show it, or a later one. */
-  probe(edit: EditRequest): Promise<void> {
+  probe(edit: Edit): Promise<void> {
     this.#waiting = edit;
     this.on = true;
     if (!this.#probing) void this.#send();
@@ -81,7 +81,7 @@ export class Trial {
   }
 
   /** Shows one edit on each page, from the first bay on. */
-  async compare(edits: { edit: EditRequest; note: string }[]) {
+  async compare(edits: { edit: Edit; note: string }[]) {
     const current = this.outdate();
     for (const [i, [page, bay]] of this.#ground.pages.inBays().entries()) {
       const choice = edits[i];
@@ -123,7 +123,7 @@ export class Trial {
     if (!this.#waiting && !this.#dirty) this.on = false;
   }
 
-  #lay(probe: Schemas['Probe'], edit: EditRequest) {
+  #lay(probe: Schemas['Probe'], edit: Edit) {
     this.#dirty = true;
     this.result = probe.result;
     this.#last = probe;
@@ -147,7 +147,7 @@ export class Trial {
   }
 
   /** After the pointer has rested: everything that the edit it rests on would change. */
-  async #settle(edit: EditRequest) {
+  async #settle(edit: Edit) {
     this.#ground.pages.complete();
     const turn = this.#turn;
     const probe = await this.#ground.ask(edit, false).catch(() => null);

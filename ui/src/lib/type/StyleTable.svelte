@@ -10,7 +10,7 @@
   const type = $derived(bench.shown?.type);
   const steps = $derived(type?.scales.flatMap((s) => s.steps) ?? []);
 
-  const edit = (style: Schemas['StyleView'], member: string, text: string) => ({ op: 'member', place: style.place, path: style.path, member, text });
+  const edit = (style: Schemas['StyleView'], member: string, text: string) => ({ op: 'member' as const, place: style.place, path: style.path, member, text });
 </script>
 
 <Compartment label="Text styles" frame="w-[29rem] shrink-0 border-l border-border" focusable>

@@ -27,16 +27,23 @@
   function recipe(change: Partial<Schemas['TypeScaleView']>) {
     const { narrowBase, narrowRatio, wideBase, wideRatio, narrowViewport, wideViewport, smallest, largest } = { ...scale!, ...change };
     return {
-      op: 'typeScale',
+      op: 'typeSteps' as const,
       place: scale!.place,
       path: scale!.path,
-      typeScale: { narrowBase, narrowRatio, wideBase, wideRatio, narrowViewport, wideViewport, smallest, largest }
+      narrowBase,
+      narrowRatio,
+      wideBase,
+      wideRatio,
+      narrowViewport,
+      wideViewport,
+      smallest,
+      largest
     };
   }
 
   function family(view: Schemas['ValueView'], name: string) {
     const generic = bench.fonts.find((f) => f.name === name)?.generic ?? 'sans-serif';
-    return { op: 'value', place: view.place, path: view.path, text: `${name}, ${generic}` };
+    return { op: 'value' as const, place: view.place, path: view.path, text: `${name}, ${generic}` };
   }
 
   const first = (written: string) => written.split(',')[0]?.trim() ?? '';

@@ -49,8 +49,8 @@ class RefusalsTest {
             {"POST", "/api/themes", ""}, {"POST", "/api/themes", "{"}, {"POST", "/api/themes", "[]"}, {"POST", "/api/themes", "null"}, {"POST", "/api/themes", "{}"},
             {"POST", "/api/themes", "{\"name\":\"" + long300 + "\",\"starter\":\"plain\"}"}, {"POST", "/api/themes", "{\"name\":\"x\",\"starter\":\"none\"}"},
             {"POST", "/api/themes", "{\"name\":\"x\\ud800\",\"starter\":\"plain\"}"}, {"POST", "/api/themes", "{\"name\":\"x\",\"starter\":\"plain\",\"seed\":\"sea\"}"},
-            {"POST", "/api/themes/" + theme + "/edits", "{\"base\":null,\"op\":\"name\"}"}, {"POST", "/api/themes/" + theme + "/edits", "{\"base\":0,\"op\":\"spin\",\"place\":\"set:base\",\"path\":\"a\"}"},
-            {"POST", "/api/themes/4711/edits", edit("\"op\":\"name\",\"text\":\"x\"")}, {"POST", "/api/themes/4711/probe", edit("\"op\":\"name\",\"text\":\"x\"")},
+            {"POST", "/api/themes/" + theme + "/edits", "{\"base\":null,\"op\":\"setName\"}"}, {"POST", "/api/themes/" + theme + "/edits", "{\"base\":0,\"op\":\"spin\",\"place\":\"set:base\",\"path\":\"a\"}"},
+            {"POST", "/api/themes/4711/edits", edit("\"op\":\"setName\",\"name\":\"x\"")}, {"POST", "/api/themes/4711/probe", edit("\"op\":\"setName\",\"name\":\"x\"")},
             {"POST", "/api/themes/4711/undo", "{\"base\":0,\"combo\":\"\",\"bays\":[]}"}, {"POST", "/api/themes/" + theme + "/undo", "{\"base\":0,\"combo\":\"\",\"bays\":[null]}"},
             {"POST", "/api/themes/" + theme + "/undo", "{\"combo\":\"\",\"bays\":[]}"}, {"POST", "/api/themes/" + theme + "/restore", "{\"number\":99}"},
             {"PUT", "/api/themes/" + theme + "/checkpoints", "{\"number\":0,\"name\":\"" + long300 + "\"}"}, {"PUT", "/api/themes/" + theme + "/checkpoints", "{\"number\":9,\"name\":\"x\"}"},
@@ -65,26 +65,26 @@ class RefusalsTest {
     void editsThatCannotBeStoredOrShown() throws Exception {
         String ground = "\"kind\":\"pattern\",\"source\":\"twill\",\"position\":\"center center\",\"repeat\":\"repeat\",\"size\":\"auto\",\"blend\":\"normal\",\"angle\":0,\"role\":\"border\",\"scrim\":true";
         List<String> edits = new ArrayList<>(List.of(
-                "\"op\":\"name\",\"text\":\"half \\ud83d of it\"", "\"op\":\"name\",\"text\":\"\"", "\"op\":\"name\",\"text\":\"" + "m".repeat(201) + "\"",
-                "\"op\":\"theme-description\",\"text\":\"\\udc00\"", "\"op\":\"new\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"" + "m".repeat(60_000) + "\",\"text\":\"1\"",
-                "\"op\":\"new\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"" + "a.".repeat(80) + "a\",\"text\":\"1\"",
+                "\"op\":\"setName\",\"name\":\"half \\ud83d of it\"", "\"op\":\"setName\",\"name\":\"\"", "\"op\":\"setName\",\"name\":\"" + "m".repeat(201) + "\"",
+                "\"op\":\"setDescription\",\"text\":\"\\udc00\"", "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"" + "m".repeat(60_000) + "\",\"text\":\"1\"",
+                "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"" + "a.".repeat(80) + "a\",\"text\":\"1\"",
                 "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"color.brand.seed\",\"text\":\"color(srgb 1e104 0 0)\"", "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"color.brand.seed\",\"text\":\"{color.ink.60}\"",
-                "\"op\":\"new\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"n\",\"text\":\"1e104\"", "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"99999999999px\"",
-                "\"op\":\"add-set\",\"text\":\"a\\nb\"", "\"op\":\"add-set\",\"text\":\"a/b\"", "\"op\":\"add-modifier\",\"text\":\"m\",\"order\":[null]", "\"op\":\"add-modifier\",\"text\":\"m\",\"order\":[\"a\\u2028b\"]",
-                "\"op\":\"reorder\",\"order\":[\"set:nowhere\"]", "\"op\":\"reorder\",\"order\":[null]", "\"op\":\"exact\",\"text\":\"{}\"", "\"op\":\"exact\",\"text\":\"{\\\"op\\\":\\\"put\\\"}\"",
-                "\"op\":\"shift\",\"place\":\"set:base\",\"path\":\"color\",\"text\":\"none\",\"arguments\":[]", "\"op\":\"ramp\",\"place\":\"set:base\",\"path\":\"color.brand\",\"ramp\":{\"stops\":[null]}",
-                "\"op\":\"ramp\",\"place\":\"set:base\",\"path\":\"color.brand\"", "\"op\":\"spaceScale\",\"place\":\"set:base\",\"path\":\"space\",\"spaceScale\":{\"base\":4,\"factors\":null}",
-                "\"op\":\"ground\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":null}", "\"op\":\"ground\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("pattern", "spiral") + "}",
-                "\"op\":\"ground\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("\"angle\":0", "\"angle\":999") + "}", "\"op\":\"add-surface\",\"path\":\"surface.page\",\"text\":\"a\\r\\nb\"",
-                "\"op\":\"add-surface\",\"path\":\"surface.page\",\"text\":\"a.b\"", "\"op\":\"move\",\"path\":\"color.brand\",\"to\":\"" + "m".repeat(300) + "\"", "\"op\":\"rename-paths\",\"text\":\"color\",\"to\":\"\\ud800\""));
-        edits.add("\"op\":\"name\",\"text\":\"x\",\"combo\":\"nonsense\"");
+                "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"number\",\"path\":\"n\",\"text\":\"1e104\"", "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"99999999999px\"",
+                "\"op\":\"newSet\",\"name\":\"a\\nb\"", "\"op\":\"newSet\",\"name\":\"a/b\"", "\"op\":\"newModifier\",\"name\":\"m\",\"contexts\":[null]", "\"op\":\"newModifier\",\"name\":\"m\",\"contexts\":[\"a\\u2028b\"]",
+                "\"op\":\"reorder\",\"order\":[\"set:nowhere\"]", "\"op\":\"reorder\",\"order\":[null]", "\"op\":\"batch\",\"label\":\"x\",\"edits\":[null]", "\"op\":\"put\"",
+                "\"op\":\"shift\",\"place\":\"set:base\",\"path\":\"color\",\"operation\":\"none\",\"arguments\":[]", "\"op\":\"ramp\",\"place\":\"set:base\",\"path\":\"color.brand\",\"stops\":[null]",
+                "\"op\":\"ramp\",\"place\":\"set:base\",\"path\":\"color.brand\"", "\"op\":\"spaceSteps\",\"place\":\"set:base\",\"path\":\"space\",\"base\":4,\"factors\":null",
+                "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":null}", "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("pattern", "spiral") + "}",
+                "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("\"angle\":0", "\"angle\":999") + "}", "\"op\":\"addSurface\",\"path\":\"surface.page\",\"name\":\"a\\r\\nb\"",
+                "\"op\":\"addSurface\",\"path\":\"surface.page\",\"name\":\"a.b\"", "\"op\":\"move\",\"from\":\"color.brand\",\"to\":\"" + "m".repeat(300) + "\"", "\"op\":\"renamePaths\",\"from\":\"color\",\"to\":\"\\ud800\""));
+        edits.add("\"op\":\"setName\",\"name\":\"x\",\"combo\":\"nonsense\"");
         for (String edit : edits) {
             assertIsOurs(edit.substring(0, Math.min(100, edit.length())), client.send("POST", "/api/themes/" + theme + "/edits", edit(edit)));
             HttpResponse<String> probe = client.send("POST", "/api/themes/" + theme + "/probe", edit(edit));
             assertThat(probe.statusCode()).as(edit.substring(0, Math.min(100, edit.length()))).isLessThan(500);
         }
         for (int base : new int[] {-1, 1, Integer.MAX_VALUE})
-            assertIsOurs("base " + base, client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":" + base + ",\"op\":\"name\",\"text\":\"x\"}"));
+            assertIsOurs("base " + base, client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":" + base + ",\"op\":\"setName\",\"name\":\"x\"}"));
         assertThat(client.send("GET", "/api/themes/" + theme, "").body()).as("nothing of it is stored").contains("\"revision\":0,", "\"name\":\"Refusals\"");
         assertThat(client.send("GET", "/api/themes", "").statusCode()).isEqualTo(200);
     }
@@ -125,7 +125,7 @@ class RefusalsTest {
         HttpResponse<String> answer = stranger.send("POST", "/api/session", "{\"email\":\"a\",\"password\":\"" + "x".repeat(5_000_000) + "\"}");
         assertThat(answer.statusCode()).isEqualTo(413);
         assertThat(answer.body()).contains("4 kB");
-        assertIsOurs("a long edit", client.send("POST", "/api/themes/" + theme + "/edits", edit("\"op\":\"theme-description\",\"text\":\"" + "x".repeat(2_000_000) + "\"")));
+        assertIsOurs("a long edit", client.send("POST", "/api/themes/" + theme + "/edits", edit("\"op\":\"setDescription\",\"text\":\"" + "x".repeat(2_000_000) + "\"")));
         assertIsOurs("a long name", client.send("POST", "/api/themes", "{\"name\":\"" + "x".repeat(100_000) + "\",\"starter\":\"plain\"}"));
     }
 

@@ -9,11 +9,14 @@ import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.wish.ValueWish;
 
 /** The bench: a theme as its instruments show it, probes and edits. */
 @Service
@@ -62,7 +65,8 @@ public class ThemeService {
 
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
-        return drafts.edit(id, request.base(), newest -> request.toEdit(newest.theme(), views.of(newest, looking).combos().standard()),
+        Asked asked = request.asked();
+        return drafts.edit(id, request.base(), newest -> asked.in(seen(newest.theme(), views.of(newest, looking).combos())),
                 next -> view(next, looking), by);
     }
 
@@ -79,20 +83,26 @@ public class ThemeService {
         Draft draft = drafts.seen(id, request.base());
         Looking looking = Looking.at(request);
         ComputedViews.Computed base = views.of(draft, looking);
-        ThemeDocument probed = request.toEdit(draft.theme(), base.combos().standard()).applyTo(draft.theme()).theme();
+        Asked asked = request.asked();
+        ThemeDocument probed = asked.in(seen(draft.theme(), base.combos())).applyTo(draft.theme()).theme();
         Combos combos = Combos.of(probed, looking.working(), looking.bays(), pictures.of(probed), graphs.probing(draft, probed));
         ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())
                 ? ThemeViews.Instruments.lean(combos, base.combos(), base.instruments())
                 : ThemeViews.Instruments.of(combos, base.combos(), base.instruments());
-        return ThemeViews.Probe.between(base.instruments(), probedInstruments, result(combos, request));
+        return ThemeViews.Probe.between(base.instruments(), probedInstruments, result(combos, asked));
+    }
+
+    private static Seen seen(ThemeDocument theme, Combos combos) {
+        return new Seen(theme, combos.standard());
     }
 
     /** What the token that an edit names comes to: in the scheme whose context it is written into, if it is one. */
-    private static String result(Combos combos, EditRequest request) {
-        if (request.path() == null || !request.op().equals("value")) return "";
+    private static String result(Combos combos, Asked asked) {
+        if (!(asked instanceof ValueWish.Value wish)) return "";
+        String path = wish.path().dotted();
         return combos.byScheme().values().stream()
-                .filter(resolution -> resolution.find(request.path()).filter(token -> token.winner().toString().equals(request.place())).isPresent())
-                .findFirst().or(() -> Optional.of(combos.standard())).flatMap(resolution -> resolution.find(request.path()))
+                .filter(resolution -> resolution.find(path).map(Resolved::winner).equals(wish.place()))
+                .findFirst().or(() -> Optional.of(combos.standard())).flatMap(resolution -> resolution.find(path))
                 .map(Resolved::value).filter(value -> !(value instanceof TypographyValue)).map(CustomProperties::text).orElse("");
     }
 

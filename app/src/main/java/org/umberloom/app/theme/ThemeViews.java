@@ -46,7 +46,7 @@ public final class ThemeViews {
     }
 
     /** A remedy with the edit that applies it, to be sent back as it is. */
-    public record FixView(String label, String edit) {
+    public record FixView(String label, Map<String, Object> edit) {
     }
 
     /**
@@ -59,7 +59,7 @@ public final class ThemeViews {
         static FindingView of(Finding finding) {
             return new FindingView(finding.code(), finding.weight().name().toLowerCase(Locale.ROOT), finding.path(),
                     finding.message(), finding.remedy(), finding.fixes().stream().map(fix ->
-                            new FixView(fix.label(), EditJson.write(fix.edit()))).toList(), finding.combination().contexts(),
+                            new FixView(fix.label(), EditJson.data(fix.edit()))).toList(), finding.combination().contexts(),
                     finding.combination().scope().map(Scope::toString).orElse(""), finding.place().map(Place::toString).orElse(""));
         }
     }
@@ -154,11 +154,11 @@ public final class ThemeViews {
      *
      * @param part which part of the modifier's meaning it has: light, dark or more; empty for none
      */
-    public record ContextView(String name, String code, int tokens, String part) {
+    public record ContextView(String name, String place, String code, int tokens, String part) {
     }
 
     /** A set or a modifier; a set has no contexts. {@code applies} says whether the resolution order names it. */
-    public record LayerView(String kind, String name, String code, String description, int tokens, boolean applies, String standard,
+    public record LayerView(String kind, String name, String place, String code, String description, int tokens, boolean applies, String standard,
                             String meaning, List<ContextView> contexts) {
     }
 
@@ -184,15 +184,15 @@ public final class ThemeViews {
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {
             ThemeDocument.TokenSet set = theme.sets().get(name);
-            return new LayerView("set", name, "", set.description(), set.tokens().tokenCount(), applies, "", "", List.of());
+            return new LayerView("set", name, Place.set(name).toString(), "", set.description(), set.tokens().tokenCount(), applies, "", "", List.of());
         }
 
         private static LayerView modifier(ThemeDocument theme, String name, boolean applies) {
             List<ContextView> contexts = new ArrayList<>();
             Meaning meaning = Meaning.of(name, theme.modifiers().get(name));
             theme.modifiers().get(name).contexts().forEach((context, tokens) ->
-                    contexts.add(new ContextView(context, Combination.code(context), tokens.tokenCount(), meaning.partOf(context))));
-            return new LayerView("modifier", name, Combination.code(name), theme.modifiers().get(name).description(),
+                    contexts.add(new ContextView(context, Place.context(name, context).toString(), Combination.code(context), tokens.tokenCount(), meaning.partOf(context))));
+            return new LayerView("modifier", name, "", Combination.code(name), theme.modifiers().get(name).description(),
                     contexts.stream().mapToInt(ContextView::tokens).sum(), applies,
                     theme.modifiers().get(name).defaultContext(), meaning.kind().id(), contexts);
         }

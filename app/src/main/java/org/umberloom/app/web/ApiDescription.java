@@ -28,6 +28,7 @@ class ApiDescription {
                 if (schema.getProperties() != null && !entry.getKey().endsWith("Request"))
                     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
             }
+            EditDescription.add(api);
         };
     }
 }

@@ -16,6 +16,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,7 +46,7 @@ class FirstProbesTest {
             assertThat(request.base()).isEqualTo(3);
             assertThat(request.lean()).isTrue();
             // One that the theme takes: a problem would be answered without the code that a drag needs.
-            assertThatCode(() -> request.toEdit(THEME, Resolution.of(THEME, THEME.defaults())).applyTo(THEME)).doesNotThrowAnyException();
+            assertThatCode(() -> request.asked().in(new Seen(THEME, Resolution.of(THEME, THEME.defaults()))).applyTo(THEME)).doesNotThrowAnyException();
         });
     }
 

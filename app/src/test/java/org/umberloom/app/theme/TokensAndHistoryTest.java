@@ -29,6 +29,8 @@ import org.umberloom.app.account.LiveSessions;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Likeness;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.format.EditJson;
+import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -128,7 +130,7 @@ class TokensAndHistoryTest {
             assertThat(untidy).isNotEmpty();
             for (ThemeViews.FindingView finding : untidy)
                 for (ThemeViews.FixView fix : finding.fixes()) {
-                    ThemeDocument changed = org.umberloom.core.format.EditJson.read(fix.edit()).applyTo(DEMO).theme();
+                    ThemeDocument changed = EditJson.asked(fix.edit()).in(new Seen(DEMO, Resolution.of(DEMO, DEMO.defaults()))).applyTo(DEMO).theme();
                     assertThat(changed).as("%s: %s", finding.path(), fix.label()).isNotEqualTo(DEMO);
                 }
         }

@@ -64,6 +64,11 @@ public final class Json {
                 + ", column " + e.getLocation().getColumnNr() + ")";
     }
 
+    /** Data that another reader read, as this one gives it. @throws FormatException for a text that holds half a character */
+    public static Map<String, Object> read(String where, Map<String, Object> data) {
+        return object(where, plain(where, data));
+    }
+
     /** Indented, with a newline at the end. */
     public static String write(Object data) {
         return PRETTY.writeValueAsString(printable(data)) + "\n";

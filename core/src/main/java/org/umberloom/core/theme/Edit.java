@@ -5,10 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
+import org.umberloom.core.token.References;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
@@ -20,9 +23,15 @@ import org.umberloom.core.token.ValueText;
  * <p>{@link #applyTo} throws {@link IllegalArgumentException}, with a sentence for people, when the edit does not fit
  * the document; the document is then as it was.
  */
-public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveRecipe, Edit.Attach, Edit.Detach, Edit.Put,
+public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveRecipe, Edit.Attach, Edit.Detach, Edit.Put,
         Edit.PutAll, Edit.Remove, Edit.SetMeta, Edit.Move, Edit.SetName, Edit.SetDescription, Edit.SetPicture, Edit.Batch, Structure {
     Applied applyTo(ThemeDocument theme);
+
+    /** It is exact already. */
+    @Override
+    default Edit in(Seen seen) {
+        return this;
+    }
 
     /** What this edit does, in a few words. */
     String label();
@@ -32,6 +41,16 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
      */
     default List<Touch> touches() {
         return List.of();
+    }
+
+    /** The paths that it takes away from a place of the theme; another place may hold them, too. */
+    default List<TokenPath> takesAway(ThemeDocument theme) {
+        return List.of();
+    }
+
+    /** Every path that what it brings refers to. */
+    default Set<TokenPath> refersTo() {
+        return Set.of();
     }
 
     /** Whether both change something in common. */
@@ -103,6 +122,11 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         }
 
         @Override
+        public Set<TokenPath> refersTo() {
+            return References.of(value);
+        }
+
+        @Override
         public List<Touch> touches() {
             return Touch.at(place, path);
         }
@@ -166,6 +190,11 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         }
 
         @Override
+        public Set<TokenPath> refersTo() {
+            return References.of(node);
+        }
+
+        @Override
         public List<Touch> touches() {
             return Touch.at(place, path);
         }
@@ -185,12 +214,9 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             return new Applied(theme.with(place, root.without(path)), restore(place, root, path));
         }
 
-        /** The same for a person: at a scope also without the groups around it that would be left with nothing to say. */
-        public static Remove whole(ThemeDocument theme, Place place, TokenPath path) {
-            TokenPath gone = path;
-            while (place instanceof Place.InScope && gone.parent().flatMap(theme.at(place)::group)
-                    .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE)).isPresent()) gone = gone.parent().get();
-            return new Remove(place, gone);
+        @Override
+        public List<TokenPath> takesAway(ThemeDocument theme) {
+            return List.of(path);
         }
 
         @Override
@@ -257,6 +283,11 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
             boolean typesStay = node.meta().type().equals(meta.type());
             return new Applied(theme.with(place, root.with(path, changed)),
                     typesStay ? new SetMeta(place, path, node.meta()) : restore(place, root, path));
+        }
+
+        @Override
+        public Set<TokenPath> refersTo() {
+            return meta.extended().map(Set::of).orElse(Set.of());
         }
 
         @Override
@@ -374,6 +405,11 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
         }
 
         @Override
+        public Set<TokenPath> refersTo() {
+            return References.of(tokens);
+        }
+
+        @Override
         public List<Touch> touches() {
             return List.of(new Touch(place.toString(), ""));
         }
@@ -388,6 +424,16 @@ public sealed interface Edit permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveR
     record Batch(String label, List<Edit> edits) implements Edit {
         public Batch {
             edits = List.copyOf(edits);
+        }
+
+        @Override
+        public List<TokenPath> takesAway(ThemeDocument theme) {
+            return edits.stream().flatMap(edit -> edit.takesAway(theme).stream()).toList();
+        }
+
+        @Override
+        public Set<TokenPath> refersTo() {
+            return edits.stream().flatMap(edit -> edit.refersTo().stream()).collect(Collectors.toSet());
         }
 
         @Override

@@ -16,7 +16,12 @@ public sealed interface Place {
     record InContext(String modifier, String context) implements Place {
         @Override
         public String toString() {
-            return "context:" + modifier + "/" + context;
+            return "context:" + part(modifier) + "/" + part(context);
+        }
+
+        /** A name so that the slash between two of them stays the only one. */
+        private static String part(String name) {
+            return name.replace("~", "~7e~").replace("/", "~2f~");
         }
     }
 
@@ -73,7 +78,7 @@ public sealed interface Place {
         if (text.startsWith("scope:")) return scoped(text.substring(6));
         int slash = text.indexOf('/');
         if (text.startsWith("context:") && slash > 8 && slash < text.length() - 1)
-            return context(text.substring(8, slash), text.substring(slash + 1));
+            return context(Combination.named(text.substring(8, slash)), Combination.named(text.substring(slash + 1)));
         throw none(text);
     }
 

@@ -5,11 +5,15 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
+import org.umberloom.core.token.References;
+import org.umberloom.core.token.TokenPath;
 
 /**
  * Edits of what a theme consists of: sets, modifiers, contexts and the order in which they apply. Every index counts
@@ -40,6 +44,11 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public Set<TokenPath> refersTo() {
+            return References.of(set.tokens());
+        }
+
+        @Override
         public List<Touch> touches() {
             return touching("set." + name, "order.set." + name);
         }
@@ -64,6 +73,11 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<TokenPath> takesAway(ThemeDocument theme) {
+            return theme.sets().containsKey(name) ? theme.sets().get(name).tokens().paths() : List.of();
+        }
+
+        @Override
         public List<Touch> touches() {
             return going(List.of(Place.set(name)), "set." + name, "order.set." + name);
         }
@@ -83,6 +97,11 @@ public sealed interface Structure extends Edit {
             checkName(name);
             return new Applied(theme.withModifiers(inserted(theme.modifiers(), name, modifier, index),
                     inserted(theme.order(), ThemeDocument.OrderEntry.modifier(name), orderIndex)), new RemoveModifier(name));
+        }
+
+        @Override
+        public Set<TokenPath> refersTo() {
+            return modifier.contexts().values().stream().flatMap(tokens -> References.of(tokens).stream()).collect(Collectors.toSet());
         }
 
         @Override
@@ -109,6 +128,12 @@ public sealed interface Structure extends Edit {
         }
 
         @Override
+        public List<TokenPath> takesAway(ThemeDocument theme) {
+            if (!theme.modifiers().containsKey(name)) return List.of();
+            return theme.modifiers().get(name).contexts().values().stream().flatMap(tokens -> tokens.paths().stream()).toList();
+        }
+
+        @Override
         public List<Touch> touches() {
             return going(List.of(Place.context(name, "")), "modifier." + name, "order.modifier." + name);
         }
@@ -130,6 +155,11 @@ public sealed interface Structure extends Edit {
             return new Applied(changed(theme, modifier, before.withContexts(
                     inserted(before.contexts(), name, tokens, index), before.defaultContext())),
                     new RemoveContext(modifier, name));
+        }
+
+        @Override
+        public Set<TokenPath> refersTo() {
+            return References.of(tokens);
         }
 
         @Override
@@ -158,6 +188,11 @@ public sealed interface Structure extends Edit {
             contexts.remove(name);
             return new Applied(changed(theme, modifier, before.withContexts(contexts, before.defaultContext())),
                     new AddContext(modifier, name, tokens, indexOf(before.contexts(), name)));
+        }
+
+        @Override
+        public List<TokenPath> takesAway(ThemeDocument theme) {
+            return theme.modifiers().containsKey(modifier) ? theme.modifiers().get(modifier).contexts().getOrDefault(name, Group.EMPTY).paths() : List.of();
         }
 
         @Override
@@ -259,67 +294,66 @@ public sealed interface Structure extends Edit {
         }
     }
 
-    /** Gives a set, a modifier or a context another name. */
-    record Rename(Place place, String modifier, String name) implements Structure {
-        /** @param place the set or context; ignored where a modifier is named */
-        public Rename {
-            if (modifier.isEmpty() && place == null) throw new IllegalArgumentException("nothing to rename");
-        }
-
-        public static Rename modifier(String modifier, String name) {
-            return new Rename(Place.context(modifier, "*"), modifier, name);
-        }
-
-        public static Rename place(Place place, String name) {
-            return new Rename(place, "", name);
-        }
-
+    /** Gives a set or a context another name. */
+    record RenamePlace(Place place, String name) implements Structure {
         @Override
         public Applied applyTo(ThemeDocument theme) {
             checkName(name);
-            if (!modifier.isEmpty()) {
-                theme.modifier(modifier);
-                Map<String, Modifier> modifiers = renamed(theme.modifiers(), modifier, name);
-                return new Applied(new ThemeDocument(theme.name(), theme.description(), theme.sets(), modifiers,
-                        renamed(theme.order(), ThemeDocument.OrderEntry.modifier(modifier), ThemeDocument.OrderEntry.modifier(name)),
-                        under(theme, in -> in.modifier().equals(modifier) ? new Place.InContext(name, in.context()) : in),
-                        theme.extensions()), modifier(name, modifier));
-            }
             theme.at(place);
             if (place instanceof Place.InSet in)
                 return new Applied(theme.withSets(renamed(theme.sets(), in.set(), name),
                         renamed(theme.order(), ThemeDocument.OrderEntry.set(in.set()), ThemeDocument.OrderEntry.set(name))),
-                        place(Place.set(name), in.set()));
-            if (place instanceof Place.InScope)
+                        new RenamePlace(Place.set(name), in.set()));
+            if (!(place instanceof Place.InContext in))
                 throw new IllegalArgumentException("A page kind is named where its pages are, not in the theme.");
-            Place.InContext in = (Place.InContext) place;
             Modifier before = theme.modifier(in.modifier());
             String standard = before.defaultContext().equals(in.context()) ? name : before.defaultContext();
             ThemeDocument renamed = changed(theme, in.modifier(), before.withContexts(renamed(before.contexts(), in.context(), name), standard));
             return new Applied(renamed.withScopes(under(theme, one -> one.equals(in) ? new Place.InContext(in.modifier(), name) : one)),
-                    place(Place.context(in.modifier(), name), in.context()));
-        }
-
-        /** What is written at scopes, with other names of the contexts that it holds under. */
-        private static SortedMap<Place.InScope, Group> under(ThemeDocument theme, UnaryOperator<Place.InContext> named) {
-            SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
-            theme.scopes().forEach((place, tokens) -> scopes.put(new Place.InScope(place.scope(), place.under().map(named)), tokens));
-            return scopes;
+                    new RenamePlace(Place.context(in.modifier(), name), in.context()));
         }
 
         @Override
         public List<Touch> touches() {
-            return !modifier.isEmpty() ? touching("modifier." + modifier, "modifier." + name, "order")
-                    : place instanceof Place.InSet in ? touching("set." + in.set(), "set." + name, "order")
-                    : touching("modifier." + ((Place.InContext) place).modifier());
+            if (place instanceof Place.InSet in) return touching("set." + in.set(), "set." + name, "order");
+            return place instanceof Place.InContext in ? touching("modifier." + in.modifier()) : List.of();
         }
 
         @Override
         public String label() {
-            String from = !modifier.isEmpty() ? modifier : place instanceof Place.InSet in ? in.set()
-                    : ((Place.InContext) place).context();
+            String from = place instanceof Place.InSet in ? in.set() : place instanceof Place.InContext in ? in.context() : place.toString();
             return from + " is now " + name;
         }
+    }
+
+    /** Gives a modifier another name. */
+    record RenameModifier(String modifier, String name) implements Structure {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            checkName(name);
+            theme.modifier(modifier);
+            return new Applied(new ThemeDocument(theme.name(), theme.description(), theme.sets(), renamed(theme.modifiers(), modifier, name),
+                    renamed(theme.order(), ThemeDocument.OrderEntry.modifier(modifier), ThemeDocument.OrderEntry.modifier(name)),
+                    under(theme, in -> in.modifier().equals(modifier) ? new Place.InContext(name, in.context()) : in),
+                    theme.extensions()), new RenameModifier(name, modifier));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return touching("modifier." + modifier, "modifier." + name, "order");
+        }
+
+        @Override
+        public String label() {
+            return modifier + " is now " + name;
+        }
+    }
+
+    /** What is written at scopes, with other names of the contexts that it holds under. */
+    private static SortedMap<Place.InScope, Group> under(ThemeDocument theme, UnaryOperator<Place.InContext> named) {
+        SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
+        theme.scopes().forEach((place, tokens) -> scopes.put(new Place.InScope(place.scope(), place.under().map(named)), tokens));
+        return scopes;
     }
 
     /** Says in a sentence what a set or modifier is for. */

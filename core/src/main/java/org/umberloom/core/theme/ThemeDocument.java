@@ -46,12 +46,27 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     /** An entry of the resolution order: a set or a modifier, by name. */
     public record OrderEntry(boolean modifier, String name) {
+        private static final String SET = "set:";
+        private static final String MODIFIER = "modifier:";
+
         public static OrderEntry set(String name) {
             return new OrderEntry(false, name);
         }
 
         public static OrderEntry modifier(String name) {
             return new OrderEntry(true, name);
+        }
+
+        /** Reads {@code set:base} or {@code modifier:scheme}. @throws IllegalArgumentException for anything else */
+        public static OrderEntry parse(String text) {
+            if (text.startsWith(SET)) return set(text.substring(SET.length()));
+            if (text.startsWith(MODIFIER)) return modifier(text.substring(MODIFIER.length()));
+            throw new IllegalArgumentException("“" + Names.shown(text) + "” is no entry of the order: write set:NAME or modifier:NAME.");
+        }
+
+        @Override
+        public String toString() {
+            return (modifier ? MODIFIER : SET) + name;
         }
     }
 

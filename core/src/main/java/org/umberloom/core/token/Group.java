@@ -124,6 +124,11 @@ public final class Group implements Node {
         for (Entry entry : flat("", Optional.empty())) visitor.visit(entry.path, entry.token, entry.declaredType);
     }
 
+    /** The paths of all tokens below this group, in order. */
+    public List<TokenPath> paths() {
+        return flat("", Optional.empty()).stream().map(Entry::path).toList();
+    }
+
     /** How many tokens lie below this group. */
     public int tokenCount() {
         return flat("", Optional.empty()).size();

@@ -1,7 +1,9 @@
 package org.umberloom.core.token;
 
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -22,6 +24,26 @@ public final class References {
                 visitor.accept(reference.target());
                 return "";
             });
+    }
+
+    /** Every token or group that a value refers to. */
+    public static Set<TokenPath> of(TokenValue value) {
+        Set<TokenPath> targets = new LinkedHashSet<>();
+        forEach(value, targets::add);
+        return targets;
+    }
+
+    /** Every token or group that a token, or what lies below a group, refers to or extends. */
+    public static Set<TokenPath> of(Node node) {
+        Set<TokenPath> targets = new LinkedHashSet<>();
+        if (node instanceof Token token) {
+            forEach(token.value(), targets::add);
+            return targets;
+        }
+        Group group = (Group) node;
+        group.meta().extended().ifPresent(targets::add);
+        group.children().values().forEach(child -> targets.addAll(of(child)));
+        return targets;
     }
 
     /** The same value with every target replaced by what the function gives for it; the very same when none changes. */

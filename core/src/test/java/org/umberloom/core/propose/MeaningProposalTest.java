@@ -83,9 +83,9 @@ class MeaningProposalTest {
     @Test
     void aSchemeOfAnyNameIsAScheme() {
         ThemeDocument usual = Starter.ALL.get(0).theme("Day and night");
-        ThemeDocument named = Structure.Rename.place(org.umberloom.core.theme.Place.context("scheme", "dark"), "night").applyTo(usual).theme();
-        named = Structure.Rename.place(org.umberloom.core.theme.Place.context("scheme", "light"), "day").applyTo(named).theme();
-        named = Structure.Rename.modifier("scheme", "mode").applyTo(named).theme();
+        ThemeDocument named = new Structure.RenamePlace(org.umberloom.core.theme.Place.context("scheme", "dark"), "night").applyTo(usual).theme();
+        named = new Structure.RenamePlace(org.umberloom.core.theme.Place.context("scheme", "light"), "day").applyTo(named).theme();
+        named = new Structure.RenameModifier("scheme", "mode").applyTo(named).theme();
         ThemeDocument recorded = MeaningProposal.recorded(named, new ArrayList<>());
         String css = Stylesheet.compile(recorded, Usage.ALL, List.of());
         assertThat(css.replace("data-mode", "data-scheme").replace("=\"day\"", "=\"light\"").replace("=\"night\"", "=\"dark\""))

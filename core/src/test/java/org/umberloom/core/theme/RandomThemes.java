@@ -117,8 +117,8 @@ public final class RandomThemes {
             case 0 -> new Structure.Reorder(order);
             case 1 -> new Structure.SetDefault(modifier, pick(contexts));
             case 2 -> new Structure.RemoveContext(modifier, pick(contexts));
-            case 3 -> Structure.Rename.place(place, "r" + random.nextInt(6));
-            case 4 -> Structure.Rename.modifier(modifier, "m" + random.nextInt(6));
+            case 3 -> new Structure.RenamePlace(place, "r" + random.nextInt(6));
+            case 4 -> new Structure.RenameModifier(modifier, "m" + random.nextInt(6));
             case 5 -> new Structure.RemoveSet(pick(List.copyOf(theme.sets().keySet())));
             case 6 -> new Structure.Describe("modifier", modifier, "text");
             default -> new Structure.Arrange("sets", "", reversed(List.copyOf(theme.sets().keySet())));

@@ -15,6 +15,7 @@ import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.wish.ValueWish;
 
 class ScopeTest {
     private static final ThemeDocument THEME = Samples.starter();
@@ -79,7 +80,7 @@ class ScopeTest {
 
     @Test
     void removingItsLastValueLeavesNothingBehind() {
-        Edit.Applied removed = Edit.Remove.whole(with(THEME, ALWAYS, 48), ALWAYS, WIDTH).applyTo(with(THEME, ALWAYS, 48));
+        Edit.Applied removed = new ValueWish.Delete(ALWAYS, WIDTH).in(new Seen(with(THEME, ALWAYS, 48), Resolution.of(THEME, THEME.defaults()))).applyTo(with(THEME, ALWAYS, 48));
         assertThat(removed.theme()).isEqualTo(THEME);
         assertThat(removed.inverse().applyTo(removed.theme()).theme()).isEqualTo(with(THEME, ALWAYS, 48));
     }
@@ -96,10 +97,10 @@ class ScopeTest {
     @Test
     void followsItsContextToAnotherName() {
         ThemeDocument theme = with(THEME, IN_THE_DARK, 40);
-        Edit.Applied context = Structure.Rename.place(Place.context("scheme", "dark"), "night").applyTo(theme);
+        Edit.Applied context = new Structure.RenamePlace(Place.context("scheme", "dark"), "night").applyTo(theme);
         assertThat(context.theme().scopes()).containsOnlyKeys(Place.scope(ARTICLE, "scheme", "night"));
         assertThat(context.inverse().applyTo(context.theme()).theme()).isEqualTo(theme);
-        Edit.Applied modifier = Structure.Rename.modifier("scheme", "mode").applyTo(theme);
+        Edit.Applied modifier = new Structure.RenameModifier("scheme", "mode").applyTo(theme);
         assertThat(modifier.theme().scopes()).containsOnlyKeys(Place.scope(ARTICLE, "mode", "dark"));
         assertThat(modifier.inverse().applyTo(modifier.theme()).theme()).isEqualTo(theme);
     }

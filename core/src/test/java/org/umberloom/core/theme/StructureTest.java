@@ -48,7 +48,7 @@ class StructureTest {
         void whatIsThereAlreadyIsNotAddedAgain() {
             assertThatThrownBy(() -> applied(new Structure.AddSet("base", new ThemeDocument.TokenSet("", Group.EMPTY), 0, 0))).hasMessageContaining("already is a set");
             assertThatThrownBy(() -> applied(new Structure.AddContext("density", "compact", Group.EMPTY, 0))).hasMessageContaining("already has a context");
-            assertThatThrownBy(() -> applied(Structure.Rename.place(Place.set("base"), "roles"))).hasMessageContaining("there already");
+            assertThatThrownBy(() -> applied(new Structure.RenamePlace(Place.set("base"), "roles"))).hasMessageContaining("there already");
         }
 
         @Test
@@ -81,7 +81,7 @@ class StructureTest {
 
     @Test
     void aRenamedModifierKeepsItsPlaceInTheOrder() {
-        ThemeDocument changed = applied(Structure.Rename.modifier("density", "air"));
+        ThemeDocument changed = applied(new Structure.RenameModifier("density", "air"));
         assertThat(changed.order()).extracting(ThemeDocument.OrderEntry::name).containsExactly("base", "roles", "scheme", "air");
     }
 

@@ -1,0 +1,85 @@
+package org.umberloom.core.wish;
+
+import java.util.List;
+import java.util.Optional;
+import org.umberloom.core.color.CssColor;
+import org.umberloom.core.color.RampShape;
+import org.umberloom.core.dress.Takeover;
+import org.umberloom.core.space.SpaceScale;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Seen;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.type.TypeScale;
+
+/** Wishes about hues and scales: what recipes grow. */
+public sealed interface ScaleWish extends Wish {
+    /** A recipe has no more steps than that. */
+    int MOST_STEPS = 60;
+
+    /** A new hue with its ramp, from a color as people write it. */
+    record Hue(Place place, TokenPath path, String text) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            if (seen.theme().at(place).find(path).isPresent())
+                throw new IllegalArgumentException("There already is a hue “" + path.name() + "”. Choose another name.");
+            return new Edit.Put(place, path, Starter.hue(CssColor.parse(text)), -1);
+        }
+    }
+
+    /**
+     * How a hue's ramp runs.
+     *
+     * @param tintFrom   group of the hue that the shades lean toward; empty for none
+     * @param tintChroma OKLCH chroma of that tint
+     */
+    record Ramp(Place place, TokenPath path, List<Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark,
+                Optional<String> tintFrom, Optional<Double> tintChroma) implements ScaleWish {
+        public Ramp {
+            few(stops.size());
+        }
+
+        @Override
+        public Edit in(Seen seen) {
+            Optional<Recipe.Tint> tint = tintFrom.filter(from -> !from.isEmpty())
+                    .map(from -> new Recipe.Tint(TokenPath.of(from), 0, tintChroma.orElse(0.0)));
+            return new Edit.SetRecipe(place, path, new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint));
+        }
+    }
+
+    /** The type scale, from its two ends. */
+    record TypeSteps(Place place, TokenPath path, double narrowBase, double narrowRatio, double wideBase, double wideRatio,
+                     double narrowViewport, double wideViewport, int smallest, int largest) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            return new Edit.SetRecipe(place, path, new Recipe.TypeSteps(new TypeScale(new TypeScale.End(narrowBase, narrowRatio),
+                    new TypeScale.End(wideBase, wideRatio), narrowViewport, wideViewport, smallest, largest)));
+        }
+    }
+
+    /** The spacing scale. */
+    record SpaceSteps(Place place, TokenPath path, double base, List<Double> factors) implements ScaleWish {
+        public SpaceSteps {
+            few(factors.size());
+        }
+
+        @Override
+        public Edit in(Seen seen) {
+            return new Edit.SetRecipe(place, path, new Recipe.SpaceSteps(new SpaceScale(base, factors)));
+        }
+    }
+
+    /** Hands a ramp that was recognised to a recipe, as a hue of that name. */
+    record TakeRamp(TokenPath path, String name) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            return Takeover.of(seen.theme(), path, name).edit();
+        }
+    }
+
+    private static void few(int steps) {
+        if (steps > MOST_STEPS) throw new IllegalArgumentException("A recipe has up to " + MOST_STEPS + " steps; this one has " + steps + ".");
+    }
+}

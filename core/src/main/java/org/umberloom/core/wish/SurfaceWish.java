@@ -1,0 +1,74 @@
+package org.umberloom.core.wish;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.umberloom.core.color.Blend;
+import org.umberloom.core.ground.Ground;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Seen;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
+import org.umberloom.core.token.TokenPath;
+
+/** Wishes about surfaces and what they stand on. */
+public sealed interface SurfaceWish extends Wish {
+    /** A further surface with every role of another, in every place that gives that one a role. */
+    record AddSurface(TokenPath path, String name) implements SurfaceWish {
+        @Override
+        public Edit in(Seen seen) {
+            TokenPath to = surface(name.trim());
+            List<Edit> edits = new ArrayList<>();
+            for (Place place : seen.theme().places()) {
+                if (seen.theme().at(place).find(to).isPresent())
+                    throw new IllegalArgumentException("There already is a surface “" + name.trim() + "”. Choose another name.");
+                seen.theme().at(place).find(path).ifPresent(node -> edits.add(new Edit.Put(place, to, node, -1)));
+            }
+            if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + path + "” whose roles could be taken over.");
+            return new Edit.Batch("new surface " + name.trim(), edits);
+        }
+    }
+
+    /** A surface with all its roles, gone from every place. */
+    record RemoveSurface(TokenPath path) implements SurfaceWish {
+        @Override
+        public Edit in(Seen seen) {
+            if (path.equals(surface(Surfaces.PAGE)))
+                throw new IllegalArgumentException("The surface “page” stays: every page stands on it.");
+            List<Edit> edits = new ArrayList<>();
+            for (Place place : seen.theme().places())
+                if (seen.theme().at(place).find(path).isPresent()) edits.add(new Edit.Remove(place, path));
+            if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + path + "” in this theme.");
+            return new Edit.Batch("remove " + path, edits);
+        }
+    }
+
+    /** What lies on a surface's color; plain color without. */
+    record OnGround(Place place, TokenPath path, Optional<Lying> ground) implements SurfaceWish {
+        @Override
+        public Edit in(Seen seen) {
+            Group surface = seen.theme().at(place).group(path)
+                    .orElseThrow(() -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
+            Optional<Ground> lying = ground.map(Lying::ground);
+            String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
+            return new Edit.Batch(label, List.of(new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))));
+        }
+    }
+
+    /** What lies on a surface's color, as {@link Ground} describes it. */
+    record Lying(String kind, String source, String position, String repeat, String size, String blend, double angle, String role, boolean scrim) {
+        Ground ground() {
+            Ground.Kind known = Arrays.stream(Ground.Kind.values()).filter(one -> one.name().equalsIgnoreCase(kind)).findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("“" + Names.shown(kind) + "” is not a kind of ground: it is picture, gradient or pattern."));
+            return new Ground(known, source, position, repeat, size, Blend.byCss(blend), angle, role, scrim);
+        }
+    }
+
+    private static TokenPath surface(String name) {
+        TokenPath.checkName(name);
+        return TokenPath.of(Surfaces.GROUP).child(name);
+    }
+}

@@ -1,0 +1,133 @@
+package org.umberloom.core.wish;
+
+import java.util.List;
+import java.util.Optional;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Homes;
+import org.umberloom.core.theme.Bulk;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Seen;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Node;
+import org.umberloom.core.token.Operation;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+
+/** Wishes about tokens and their values. A place that is left out is where the value stands. */
+public sealed interface ValueWish extends Wish {
+    /** A token's value, as people write it. */
+    record Value(Optional<Place> place, TokenPath path, String text) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            return new Edit.SetValue(place.orElseGet(() -> seen.placeOf(path)), path, seen.value(seen.typeOf(path), text));
+        }
+    }
+
+    /** One part of a text style; written for the first time at a place, the style starts from what holds there so far. */
+    record Member(Optional<Place> place, TokenPath path, String member, String text) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            Place at = place.orElseGet(() -> seen.placeOf(path));
+            Optional<Token> token = seen.theme().at(at).token(path).or(() -> seen.resolution().find(path.dotted()).map(Resolved::written));
+            if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
+                throw new IllegalArgumentException("“" + path + "” is not a text style here.");
+            return new Edit.SetValue(at, path, style.withPart(member, seen.value(TypographyValue.typeOf(member), text)));
+        }
+    }
+
+    /** A new token; without a type it has that of the token it overrides. */
+    record NewToken(Place place, TokenPath path, Optional<String> type, String text) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            if (seen.theme().at(place).find(path).isPresent())
+                throw new IllegalArgumentException("There already is a “" + path + "” in " + place + ". Choose another path.");
+            TokenType known = type.filter(id -> !id.isBlank()).map(id -> TokenType.byId(id)
+                    .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not a type of token."))).orElseGet(() -> seen.typeOf(path));
+            boolean said = declaredAround(seen.theme()).equals(Optional.of(known));
+            return new Edit.Put(place, path, new Token(seen.value(known, text), said ? Meta.NONE : Meta.typed(known)), -1);
+        }
+
+        private Optional<TokenType> declaredAround(ThemeDocument theme) {
+            Optional<TokenPath> parent = path.parent();
+            while (parent.isPresent()) {
+                Optional<TokenType> declared = theme.at(place).group(parent.get()).flatMap(group -> group.meta().type());
+                if (declared.isPresent()) return declared;
+                parent = parent.get().parent();
+            }
+            return Optional.empty();
+        }
+    }
+
+    /** Gives an unset role a value, where roles stand already or where it is asked for. */
+    record Role(Optional<Place> place, TokenPath path, String text) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            TokenType type = Contract.standard().filledBy(path.dotted())
+                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read.")).type();
+            Place at = place.or(() -> Optional.of(Homes.of(seen.theme()).get("role")).filter(home -> !home.isEmpty()).map(Place::parse))
+                    .orElseThrow(() -> new IllegalArgumentException("No set of this theme holds roles yet. Choose under “Write into” where they shall stand."));
+            TokenValue value = seen.value(type, text);
+            return seen.theme().at(at).token(path).isPresent() ? new Edit.SetValue(at, path, value)
+                    : new Edit.Put(at, path, new Token(value, Meta.typed(type)), -1);
+        }
+    }
+
+    /** Takes a token or group away; at a scope also the groups around it that would be left with nothing to say. */
+    record Delete(Place place, TokenPath path) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            TokenPath gone = path;
+            while (place instanceof Place.InScope && gone.parent().flatMap(seen.theme().at(place)::group)
+                    .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE)).isPresent()) gone = gone.parent().get();
+            return new Edit.Remove(place, gone);
+        }
+    }
+
+    /**
+     * What a token or group says of itself; what is left out stays.
+     *
+     * @param to what replaces one that is deprecated, in words
+     */
+    record About(Place place, TokenPath path, Optional<String> text, Optional<Boolean> deprecated, Optional<String> to) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            Node node = seen.theme().at(place).find(path)
+                    .orElseThrow(() -> new IllegalArgumentException("There is no “" + path + "” in " + place + "."));
+            Meta meta = node.meta();
+            if (text.isPresent()) meta = meta.withDescription(text.map(String::trim).filter(said -> !said.isEmpty()));
+            if (deprecated.isPresent())
+                meta = meta.withDeprecated(deprecated.get() ? Optional.of(to.map(String::trim).filter(said -> !said.isEmpty()).<Object>map(said -> said).orElse(true)) : Optional.empty());
+            return new Edit.SetMeta(place, path, meta);
+        }
+    }
+
+    /** The same operation on every value of a group, with what it takes besides. */
+    record Shift(Place place, TokenPath path, String operation, List<String> arguments) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            return Bulk.shift(seen.theme(), place, path, Operation.byId(operation), arguments);
+        }
+    }
+
+    /** Every path that holds a text, with another in its stead. */
+    record RenamePaths(String from, String to) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            return Bulk.renamePaths(seen.theme(), from, to);
+        }
+    }
+
+    /** Every value that is written so, written otherwise. */
+    record ReplaceValues(String from, String to) implements ValueWish {
+        @Override
+        public Edit in(Seen seen) {
+            return Bulk.replaceValues(seen.theme(), from, to);
+        }
+    }
+}
