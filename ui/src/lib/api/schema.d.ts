@@ -1275,6 +1275,7 @@ export interface components {
             combo?: string;
             bays?: string[];
             lean?: boolean;
+            edit: components["schemas"]["Edit"];
         };
         Probe: {
             live: {

@@ -229,7 +229,7 @@ export class Bench {
 
   /** A lost line fails what was asked on it without an answer; then the ordinary way is taken, which also renews a session. */
   async #ask(edit: Edit, lean: boolean): Promise<Schemas['Probe']> {
-    const body = { ...edit, ...this.#looking(), base: this.saved!.revision, lean };
+    const body = { ...this.#seen(), edit, lean };
     try {
       const probe = await this.#line?.send(body);
       if (probe) return probe;
@@ -270,7 +270,7 @@ export class Bench {
   #store(edit: Edit) {
     const aimed = this.#aimed(edit);
     const params = { path: { id: this.id } };
-    return this.#commits.change(() => store(() => api.POST('/api/themes/{id}/edits', { params, body: { ...aimed, ...this.#seen() } })), aimed);
+    return this.#commits.change(() => store(() => api.POST('/api/themes/{id}/edits', { params, body: { ...this.#seen(), edit: aimed } })), aimed);
   }
 
   undo() {

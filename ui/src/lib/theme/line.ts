@@ -73,7 +73,7 @@ export class Line {
   }
 
   /** The probe that an edit request comes to; nothing when the line is not open now. */
-  send(request: Schemas['EditRequest'] & Schemas['Edit']): Promise<Schemas['Probe']> | undefined {
+  send(request: Schemas['EditRequest']): Promise<Schemas['Probe']> | undefined {
     const text = JSON.stringify(request);
     if (!this.#socket && performance.now() >= this.#notBefore) this.#open();
     const socket = this.#socket;

@@ -56,7 +56,7 @@ class AccessibilityTest {
         check(page, "a derivation");
         page.keyboard().press("Escape");
         page.locator("iframe").first().contentFrame().locator("h1").click();
-        page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
+        page.getByRole(AriaRole.COMPLEMENTARY).getByTitle("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Tokens").setExact(true)).click();
         for (String token : List.of("color.sea.seed", "motion.swell", "shadow.mid", "gradient.fog", "type.h1")) {

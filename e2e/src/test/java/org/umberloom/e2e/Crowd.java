@@ -143,14 +143,14 @@ final class Crowd implements AutoCloseable {
             done++;
             long began = System.nanoTime();
             String color = String.format(Locale.ROOT, "oklch(%.3f 0.09 %d)", 0.35 + done % 20 * 0.01, (done * 7 + number * 3) % 360);
-            String edit = "\"op\":\"value\",\"place\":\"set:base\",\"path\":\"color.brand.seed\",\"text\":\"" + color
-                    + "\",\"combo\":\"scheme=light\",\"bays\":[\"scheme=light\",\"scheme=dark\"]";
+            String edit = "\"base\":" + revision + ",\"combo\":\"scheme=light\",\"bays\":[\"scheme=light\",\"scheme=dark\"],\"edit\":{"
+                    + Asked.value("color.brand.seed", color) + "}";
             if ((done + number) % 3 != 0) {
                 probe = new CompletableFuture<>();
-                line.sendText("{\"base\":" + revision + ",\"lean\":true," + edit + "}", true);
+                line.sendText("{\"lean\":true," + edit + "}", true);
                 probe.orTimeout(LONGEST.toSeconds(), TimeUnit.SECONDS).whenComplete((answer, e) -> finished(probes, began, e == null && !answer.contains("\"status\":") ? "" : "probe: " + answer + e));
             } else {
-                http.sendAsync(request(cookies, "POST", "/api/themes/" + theme + "/edits", "{\"base\":" + revision + "," + edit + "}"),
+                http.sendAsync(request(cookies, "POST", "/api/themes/" + theme + "/edits", "{" + edit + "}"),
                         HttpResponse.BodyHandlers.ofString()).whenComplete((answer, e) -> {
                             boolean good = e == null && answer.statusCode() == 200;
                             if (good) {

@@ -42,7 +42,7 @@ final class HostileInput {
         String id = number(taken.body());
         assertThat(client.send("GET", "/api/themes/" + id, "").statusCode()).as("bench of seed %d", seed).isEqualTo(200);
         HttpResponse<String> edited = client.send("POST", "/api/themes/" + id + "/edits",
-                "{\"base\":0,\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"mine.own.token\",\"text\":\"7px\"}");
+                Asked.edit(0, "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"mine.own.token\",\"text\":\"7px\""));
         assertThat(edited.statusCode()).as("edit of seed %d: %s", seed, edited.body()).isIn(200, 400);
         assertThat(client.send("GET", "/api/themes/" + id + "/card", "").body()).as("card of seed %d", seed).contains("\"fault\":\"\"");
         assertThat(client.send("GET", "/preview/" + id + "/draft/default/x/theme.css", "").statusCode()).isEqualTo(200);

@@ -114,8 +114,7 @@ class KeepingTest {
         Thread person = new Thread(() -> {
             try {
                 for (int base = 0; working.get(); base++)
-                    if (client.send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + base + ",\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\""
-                            + base % 40 + "." + base + "px\"}").statusCode() == 200) acknowledged.set(0, base + 1);
+                    if (client.send("POST", "/api/themes/" + id + "/edits", Asked.edit(base, Asked.value("shape.radius", base % 40 + "." + base + "px"))).statusCode() == 200) acknowledged.set(0, base + 1);
             } catch (IOException | InterruptedException e) {
                 throw new IllegalStateException(e);
             }

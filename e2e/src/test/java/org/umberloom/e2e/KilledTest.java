@@ -110,8 +110,7 @@ class KilledTest {
     }
 
     private static HttpResponse<String> radius(Client client, String id, int base, int px) throws Exception {
-        return client.send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + base
-                + ",\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"" + px + "px\"}");
+        return client.send("POST", "/api/themes/" + id + "/edits", Asked.edit(base, Asked.value("shape.radius", px + "px")));
     }
 
     private static HttpResponse<String> undo(Client client, String id, int base) throws Exception {

@@ -24,7 +24,7 @@ class LiveLineTest {
     private final Loom loom = Loom.withDemo();
 
     private static String probe(String path, String text) {
-        return "{\"base\":0,\"lean\":true,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"" + path + "\",\"text\":\"" + text + "\"}";
+        return Asked.probe(0, Asked.value(path, text));
     }
 
     @Nested
@@ -57,7 +57,7 @@ class LiveLineTest {
         void whatIsWrongIsSaidAndTheLineStaysOpen() throws Exception {
             Client.Socket socket = open();
             assertThat(socket.ask("sea-ish")).contains("\"status\":400").contains("must be an edit request in JSON");
-            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base is missing, op is empty");
+            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base is missing, edit is missing");
             assertThat(socket.ask(probe("color.brand.seed", "sea-ish"))).contains("\"status\":400").contains("is not a color");
             assertThat(socket.ask(probe("color.brand.seed", "#204080"))).contains("--color-brand-");
         }
@@ -79,10 +79,10 @@ class LiveLineTest {
         /** Whoever opens it hears the newest revision at once, so that nothing is missed on the way there. */
         @Test
         void itAnnouncesTheNewestRevisionWhenItOpensAndEachThatFollows() throws Exception {
-            client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":0,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"9px\"}");
+            client.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(0, Asked.value("shape.radius", "9px")));
             Client.Socket socket = open();
             assertThat(socket.announced.poll(20, TimeUnit.SECONDS)).isEqualTo("{\"revision\":1}");
-            client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":1,\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\"10px\"}");
+            client.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(1, Asked.value("shape.radius", "10px")));
             assertThat(socket.announced.poll(20, TimeUnit.SECONDS)).isEqualTo("{\"revision\":2}");
         }
 

@@ -35,7 +35,7 @@ class NarrowWindowTest {
         page.setViewportSize(1024, 700);
         Browsers.openBench(page, "Tern Passage");
         page.locator("iframe").first().contentFrame().locator("h1").click();
-        page.getByRole(AriaRole.COMPLEMENTARY).getByText("{color.ink.2}").waitFor();
+        page.getByRole(AriaRole.COMPLEMENTARY).getByTitle("{color.ink.2}").waitFor();
     }
 
     @AfterEach

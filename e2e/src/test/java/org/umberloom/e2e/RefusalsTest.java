@@ -33,7 +33,7 @@ class RefusalsTest {
     }
 
     private String edit(String rest) {
-        return "{\"base\":0," + rest + "}";
+        return Asked.edit(0, rest);
     }
 
     @Test
@@ -49,7 +49,7 @@ class RefusalsTest {
             {"POST", "/api/themes", ""}, {"POST", "/api/themes", "{"}, {"POST", "/api/themes", "[]"}, {"POST", "/api/themes", "null"}, {"POST", "/api/themes", "{}"},
             {"POST", "/api/themes", "{\"name\":\"" + long300 + "\",\"starter\":\"plain\"}"}, {"POST", "/api/themes", "{\"name\":\"x\",\"starter\":\"none\"}"},
             {"POST", "/api/themes", "{\"name\":\"x\\ud800\",\"starter\":\"plain\"}"}, {"POST", "/api/themes", "{\"name\":\"x\",\"starter\":\"plain\",\"seed\":\"sea\"}"},
-            {"POST", "/api/themes/" + theme + "/edits", "{\"base\":null,\"op\":\"setName\"}"}, {"POST", "/api/themes/" + theme + "/edits", "{\"base\":0,\"op\":\"spin\",\"place\":\"set:base\",\"path\":\"a\"}"},
+            {"POST", "/api/themes/" + theme + "/edits", Asked.edit(null, "\"op\":\"setName\"")}, {"POST", "/api/themes/" + theme + "/edits", edit("\"op\":\"spin\",\"place\":\"set:base\",\"path\":\"a\"")},
             {"POST", "/api/themes/4711/edits", edit("\"op\":\"setName\",\"name\":\"x\"")}, {"POST", "/api/themes/4711/probe", edit("\"op\":\"setName\",\"name\":\"x\"")},
             {"POST", "/api/themes/4711/undo", "{\"base\":0,\"combo\":\"\",\"bays\":[]}"}, {"POST", "/api/themes/" + theme + "/undo", "{\"base\":0,\"combo\":\"\",\"bays\":[null]}"},
             {"POST", "/api/themes/" + theme + "/undo", "{\"combo\":\"\",\"bays\":[]}"}, {"POST", "/api/themes/" + theme + "/restore", "{\"number\":99}"},
@@ -77,14 +77,15 @@ class RefusalsTest {
                 "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":null}", "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("pattern", "spiral") + "}",
                 "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{" + ground.replace("\"angle\":0", "\"angle\":999") + "}", "\"op\":\"addSurface\",\"path\":\"surface.page\",\"name\":\"a\\r\\nb\"",
                 "\"op\":\"addSurface\",\"path\":\"surface.page\",\"name\":\"a.b\"", "\"op\":\"move\",\"from\":\"color.brand\",\"to\":\"" + "m".repeat(300) + "\"", "\"op\":\"renamePaths\",\"from\":\"color\",\"to\":\"\\ud800\""));
-        edits.add("\"op\":\"setName\",\"name\":\"x\",\"combo\":\"nonsense\"");
         for (String edit : edits) {
             assertIsOurs(edit.substring(0, Math.min(100, edit.length())), client.send("POST", "/api/themes/" + theme + "/edits", edit(edit)));
             HttpResponse<String> probe = client.send("POST", "/api/themes/" + theme + "/probe", edit(edit));
             assertThat(probe.statusCode()).as(edit.substring(0, Math.min(100, edit.length()))).isLessThan(500);
         }
+        assertIsOurs("a combination that there is not", client.send("POST", "/api/themes/" + theme + "/edits",
+                "{\"base\":0,\"combo\":\"nonsense\",\"edit\":{\"op\":\"setName\",\"name\":\"x\"}}"));
         for (int base : new int[] {-1, 1, Integer.MAX_VALUE})
-            assertIsOurs("base " + base, client.send("POST", "/api/themes/" + theme + "/edits", "{\"base\":" + base + ",\"op\":\"setName\",\"name\":\"x\"}"));
+            assertIsOurs("base " + base, client.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(base, "\"op\":\"setName\",\"name\":\"x\"")));
         assertThat(client.send("GET", "/api/themes/" + theme, "").body()).as("nothing of it is stored").contains("\"revision\":0,", "\"name\":\"Refusals\"");
         assertThat(client.send("GET", "/api/themes", "").statusCode()).isEqualTo(200);
     }

@@ -69,8 +69,7 @@ class StressTest {
                 int before = revision;
                 try {
                     for (int i = 1; i <= 500; i++) {
-                        if (client.send("POST", "/api/themes/" + id + "/edits", "{\"base\":" + revision + ",\"op\":\"value\",\"place\":\"set:base\",\"path\":\"shape.radius\",\"text\":\""
-                                + (revision + 1) + "px\"}").statusCode() != 200) break;
+                        if (client.send("POST", "/api/themes/" + id + "/edits", Asked.edit(revision, Asked.value("shape.radius", revision + 1 + "px"))).statusCode() != 200) break;
                         revision++;
                         done[0]++;
                     }

@@ -39,7 +39,7 @@ class TogetherTest {
     }
 
     private static String edit(int base, String path, String text) {
-        return "{\"base\":" + base + ",\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"" + path + "\",\"text\":\"" + text + "\"}";
+        return Asked.edit(base, "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"" + path + "\",\"text\":\"" + text + "\"");
     }
 
     @Test
@@ -89,9 +89,9 @@ class TogetherTest {
         other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "");
         byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><rect width='9' height='9' fill='#000000'/></svg>".getBytes();
         assertThat(one.upload("/api/themes/" + theme + "/pictures", "Sea view.svg", svg).body()).contains("sea-view.svg");
-        String ground = "{\"base\":1,\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":\"picture\",\"source\":\"sea-view.svg\","
-                + "\"position\":\"center center\",\"repeat\":\"no-repeat\",\"size\":\"cover\",\"blend\":\"normal\",\"angle\":0,\"role\":\"border\",\"scrim\":true}}";
-        HttpResponse<String> laid = one.send("POST", "/api/themes/" + theme + "/edits", ground);
+        String ground = "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":\"picture\",\"source\":\"sea-view.svg\","
+                + "\"position\":\"center center\",\"repeat\":\"no-repeat\",\"size\":\"cover\",\"blend\":\"normal\",\"angle\":0,\"role\":\"border\",\"scrim\":true}";
+        HttpResponse<String> laid = one.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(1, ground));
         assertThat(laid.statusCode()).as(laid.body()).isEqualTo(200);
         String css = other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "").body();
         assertThat(css).contains("ground/sea-view.svg").isEqualTo(one.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "").body());

@@ -18,7 +18,7 @@ final class EditDescription {
     private static final String EDIT = "Edit";
     private static final String OP = "op";
     private static final String REF = "#/components/schemas/";
-    private static final List<String> WITH_AN_EDIT = List.of("FixView");
+    private static final List<String> WITH_AN_EDIT = List.of("EditRequest", "FixView");
 
     private EditDescription() {
     }
@@ -36,9 +36,6 @@ final class EditDescription {
             any.addOneOfItem(new Schema<>().$ref(REF + schema));
         });
         api.getComponents().addSchemas(EDIT, any);
-        Schema<?> request = api.getComponents().getSchemas().get("EditRequest");
-        request.getProperties().remove("edit");
-        request.setAdditionalProperties(null);
         for (String holder : WITH_AN_EDIT) api.getComponents().getSchemas().get(holder).addProperty("edit", new Schema<>().$ref(REF + EDIT));
     }
 
