@@ -1444,6 +1444,7 @@ export interface components {
             dependentCount: number;
             roles: string[];
             contexts: components["schemas"]["PlaceView"][];
+            unknown: string[];
         };
         LookView: {
             contexts: {

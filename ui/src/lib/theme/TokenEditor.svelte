@@ -107,6 +107,9 @@
   <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => bench.take({ op: 'move', from: row.path, to })} />
   {#if bench.trace?.path === row.path}
     <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => bench.take({ op: 'about', place: row.place, path: row.path, text })} />
+    {#if bench.trace.unknown.length > 0}
+      <p class="caption">Its value also holds <span class="value">{bench.trace.unknown.join(', ')}</span>, of which the format says nothing. It is kept, goes out as it came, and no page uses it.</p>
+    {/if}
   {/if}
   {#each row.findings as f (f.message)}
     <div class="border-l-2 border-must pl-2">

@@ -57,9 +57,10 @@ public class TokenService {
 
     /**
      * @param contexts every place of the theme that holds the token, also in other combinations
+     * @param unknown  names of members that its value was read with and the format does not know, wherever it is written
      */
     record TokenView(String path, String type, String description, String deprecated, List<HopView> hops,
-                     List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts) {
+                     List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts, List<String> unknown) {
     }
 
     public record PlaceView(String place, String written) {
@@ -126,7 +127,12 @@ public class TokenService {
         return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
                 meta.deprecated().filter(said -> !said.equals(false)).map(said -> said.equals(true) ? "deprecated" : said.toString()).orElse(""),
                 hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
-                roles(at, dependents), places(draft.theme(), at));
+                roles(at, dependents), places(draft.theme(), at), unknown(draft.theme(), at));
+    }
+
+    private static List<String> unknown(ThemeDocument theme, TokenPath path) {
+        return theme.places().stream().flatMap(place -> theme.at(place).token(path).stream())
+                .flatMap(token -> token.unknown().names().stream()).distinct().toList();
     }
 
     /** The chain of a token; that of a role that is unset leads over what it stands on. */

@@ -47,7 +47,7 @@ final class NodeData {
         for (String at : types.keySet()) {
             Group group = (Group) read;
             Token token = group.token(TokenPath.of(at)).orElseThrow(() -> nowhere(at));
-            read = group.with(TokenPath.of(at), new Token(token.value(), token.meta().withType(Optional.empty())));
+            read = group.with(TokenPath.of(at), token.withMeta(token.meta().withType(Optional.empty())));
         }
         return read;
     }

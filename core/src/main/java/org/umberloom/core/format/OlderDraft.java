@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -11,6 +12,7 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.json.Json;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.ValueData;
 import org.umberloom.core.token.ValueText;
@@ -25,6 +27,12 @@ final class OlderDraft {
     private static final Pattern OTHER_HEX = Pattern.compile("#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{8})");
     /** Types whose values older drafts wrote as text. */
     private static final Set<String> TEXTUAL = Set.of("color", "dimension", "duration");
+    /** What drafts before 2025.10 called today's types; from memory. */
+    private static final Map<String, TokenType> EARLIER_NAMES = Map.of("font", TokenType.FONT_FAMILY, "fontName", TokenType.FONT_FAMILY);
+    /** Types that a value can be told to have by how it is written, in the order they are tried. */
+    private static final List<TokenType> TOLD_APART = List.of(TokenType.DIMENSION, TokenType.DURATION, TokenType.COLOR, TokenType.NUMBER,
+            TokenType.CUBIC_BEZIER, TokenType.SHADOW, TokenType.BORDER, TokenType.TRANSITION, TokenType.TYPOGRAPHY);
+    private static final Pattern PLAIN_NUMBER = Pattern.compile("[-+]?[\\d.]+");
     private static final String OWN_REFERENCE_END = ".value}";
 
     /** What a value that no type can hold is kept as; it is not looked at again. */
@@ -80,10 +88,8 @@ final class OlderDraft {
 
     private Object converted(String path, Object data, String inherited) {
         if (!(data instanceof Map<?, ?> read)) return data;
-        Map<?, ?> map = withRoot(path, read);
-        if (map.get("$value") instanceof String text && map.get("$type") instanceof String told && TokenType.byId(told).isEmpty()
-                && !told.equals(KEPT_AS))
-            map = retyped(path, map, told, text);
+        Map<?, ?> rooted = withRoot(path, read);
+        Map<?, ?> map = rooted.containsKey("$value") ? retyped(path, rooted, rooted.get("$type") instanceof String told ? told : inherited) : rooted;
         String type = map.get("$type") instanceof String own ? own : inherited;
         if (map.get("$value") instanceof String text && TEXTUAL.contains(type) && !text.startsWith("{")
                 && !isReadable(type, text)) {
@@ -96,10 +102,18 @@ final class OlderDraft {
         Map<String, Object> changed = new LinkedHashMap<>();
         map.forEach((key, item) -> {
             String name = (String) key;
+            if (name.equals("$type") && isUnknownOfGroup(map)) {
+                note("The type “" + type + "” of a group is not known; it counts for each of its tokens", path);
+                return;
+            }
             if (name.equals("$value")) changed.put(name, value(path, type, item));
             else changed.put(name, name.startsWith("$") && !name.equals("$root") ? item : converted(join(path, name), item, type));
         });
         return changed;
+    }
+
+    private static boolean isUnknownOfGroup(Map<?, ?> data) {
+        return !data.containsKey("$value") && !data.containsKey("$ref") && data.get("$type") instanceof String type && TokenType.byId(type).isEmpty();
     }
 
     /** A token that also holds tokens becomes a group with a root token. Source: Format Module 2025.10, $root. */
@@ -117,25 +131,46 @@ final class OlderDraft {
         return both;
     }
 
-    /** Where the format does not know the type, a length, time, color, number or curve is told by how it is written. */
-    private Map<?, ?> retyped(String path, Map<?, ?> data, String told, String text) {
-        for (TokenType type : List.of(TokenType.DIMENSION, TokenType.DURATION, TokenType.COLOR, TokenType.NUMBER, TokenType.CUBIC_BEZIER)) {
-            boolean plainNumber = text.matches("[-+]?[\\d.]+");
-            if (text.startsWith("{") || plainNumber != (type == TokenType.NUMBER)) continue;
-            Object value;
-            try {
-                value = ValueData.write(ValueText.parse(type, text));
-            } catch (IllegalArgumentException e) {
-                continue;
-            }
-            note("Types that the format does not know were told from the value", path);
-            Map<String, Object> changed = new LinkedHashMap<>();
-            data.forEach((key, item) -> changed.put((String) key, item));
-            changed.put("$type", type.id());
-            changed.put("$value", value);
-            return changed;
+    /**
+     * Where the format does not know the type, an earlier draft's name for it counts, or how the value is written: as a length,
+     * a time, a color, a number, a curve, or a reference. What tells nothing keeps the type that it came with.
+     */
+    private Map<?, ?> retyped(String path, Map<?, ?> data, String told) {
+        if (told.isEmpty() || told.equals(KEPT_AS) || TokenType.byId(told).isPresent()) return data;
+        Object value = data.get("$value");
+        Optional<TokenType> known = Optional.ofNullable(EARLIER_NAMES.get(told)).filter(type -> ofType(type, value).isPresent());
+        Optional<TokenType> type = known.isPresent() ? known : TOLD_APART.stream().filter(one -> ofType(one, value).isPresent()).findFirst();
+        Map<String, Object> changed = new LinkedHashMap<>();
+        data.forEach((key, item) -> changed.put((String) key, item));
+        if (type.isPresent()) {
+            note(known.isPresent() ? "The type “" + told + "” of an earlier draft was read as " + known.get().id()
+                    : "Types that the format does not know were told from the value", path);
+            changed.put("$type", type.get().id());
+            changed.put("$value", ofType(type.get(), value).get());
+        } else if (value instanceof String text && Alias.isAlias(text)) {
+            note("References of a type that the format does not know have that of what they refer to", path);
+            changed.remove("$type");
+        } else {
+            note("The type “" + told + "” is not known; its values are kept as they are and not used", path);
+            changed.put("$type", told);
         }
-        return data;
+        return changed;
+    }
+
+    /** The value as data of a type, when it is written as one. */
+    private static Optional<Object> ofType(TokenType type, Object value) {
+        try {
+            if (!(value instanceof String text)) return Optional.of(value).filter(data -> fits(type, data));
+            if (text.startsWith("{") || PLAIN_NUMBER.matcher(text).matches() != (type == TokenType.NUMBER)) return Optional.empty();
+            return Optional.of(ValueData.write(ValueText.parse(type, text)));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean fits(TokenType type, Object data) {
+        ValueData.read(type, data);
+        return true;
     }
 
     private Object value(String path, String type, Object value) {

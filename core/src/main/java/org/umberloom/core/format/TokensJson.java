@@ -25,6 +25,7 @@ import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.UnknownMembers;
 import org.umberloom.core.token.ValueData;
 
 /**
@@ -35,6 +36,7 @@ public final class TokensJson {
     private static final String FLUID = "fluid";
     private static final String DERIVATION = "derivation";
     private static final String ROOT = "$root";
+    private static final int MOST_NAMED = 5;
     private static final Set<String> GROUP_PROPERTIES =
             Set.of("$type", "$description", "$deprecated", "$extends", "$extensions", "$schema");
     private static final Set<String> TOKEN_PROPERTIES =
@@ -62,7 +64,20 @@ public final class TokensJson {
         Map<String, Object> modern = draft.modern(data);
         Group group = group(where, "", modern, Optional.empty(), HandedTypes.of(modern));
         draft.notes().forEach(note -> notes.add(where + ": " + note));
+        unknown(group).ifPresent(note -> notes.add(where + ": " + note));
         return group;
+    }
+
+    /** What was kept though the format knows nothing of it, in a sentence. */
+    private static Optional<String> unknown(Group group) {
+        List<String> found = new ArrayList<>();
+        group.forEachToken((path, token, type) -> {
+            if (!token.unknown().isEmpty()) found.add(path + ": " + String.join(", ", token.unknown().names()));
+        });
+        if (found.isEmpty()) return Optional.empty();
+        String first = String.join("; ", found.subList(0, Math.min(MOST_NAMED, found.size())));
+        return Optional.of("Values hold members that the format does not know; they are kept and go out as they came ("
+                + first + (found.size() > MOST_NAMED ? "; and " + (found.size() - MOST_NAMED) + " more" : "") + ").");
     }
 
     public static String write(Group group) {
@@ -98,7 +113,7 @@ public final class TokensJson {
             rest = rest.withOwn(DERIVATION, Optional.of(derived.derivation().data()));
             if (!path.isEmpty()) shown = results.apply(TokenPath.of(path)).orElse(shown);
         }
-        data.put("$value", ValueData.write(shown));
+        data.put("$value", token.unknown().into(ValueData.write(shown)));
         Optional<Object> fluid = fluidData(token.value());
         if (fluid.isPresent()) rest = rest.withOwn(FLUID, fluid);
         meta(rest.withType(Optional.empty()), data);
@@ -207,8 +222,9 @@ public final class TokensJson {
         if (type == null) return new Token(untyped(value), meta);
         TokenValue read = ValueData.read(type, value);
         Optional<Object> fluid = meta.own(FLUID);
-        if (fluid.isEmpty()) return new Token(read, meta);
-        return new Token(withFluid(read, fluid.get()), meta.withOwn(FLUID, Optional.empty()));
+        UnknownMembers unknown = UnknownMembers.in(value, read);
+        if (fluid.isEmpty()) return new Token(read, meta, unknown);
+        return new Token(withFluid(read, fluid.get()), meta.withOwn(FLUID, Optional.empty()), unknown);
     }
 
     /** Without a type only a reference can be understood; anything else is kept as it is. */

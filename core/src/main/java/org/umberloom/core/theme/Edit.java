@@ -279,7 +279,7 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
             Node node = root.find(path).orElseThrow(() -> missing(path));
-            Node changed = node instanceof Token token ? new Token(token.value(), meta) : ((Group) node).withMeta(meta);
+            Node changed = node instanceof Token token ? token.withMeta(meta) : ((Group) node).withMeta(meta);
             boolean typesStay = node.meta().type().equals(meta.type());
             return new Applied(theme.with(place, root.with(path, changed)),
                     typesStay ? new SetMeta(place, path, node.meta()) : restore(place, root, path));

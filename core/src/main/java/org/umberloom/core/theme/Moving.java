@@ -63,7 +63,7 @@ final class Moving {
             if (at != null && at != node && at.meta().type().isPresent()) around[0] = at.meta();
         }
         Meta meta = node.meta().withType(around[0].type());
-        return node instanceof Token token ? new Token(token.value(), meta) : ((Group) node).withMeta(meta);
+        return node instanceof Token token ? token.withMeta(meta) : ((Group) node).withMeta(meta);
     }
 
     /** The very same group where nothing in it changes. */

@@ -186,7 +186,7 @@ public final class Group implements Node {
     private static Token saying(Token token, Optional<TokenType> inherited) {
         Optional<TokenType> own = token.value().type();
         Optional<TokenType> declared = token.meta().type().or(() -> inherited);
-        return own.isEmpty() || own.equals(declared) ? token : new Token(token.value(), token.meta().withType(own));
+        return own.isEmpty() || own.equals(declared) ? token : token.withMeta(token.meta().withType(own));
     }
 
     /** Whether this group or any below it extends another. */

@@ -45,7 +45,7 @@ public record TemplateValue(TokenType valueType, Object data) implements TokenVa
         return false;
     }
 
-    private static boolean isReference(Object data) {
+    static boolean isReference(Object data) {
         return isReferenceObject(data) || data instanceof String text && Alias.isAlias(text);
     }
 

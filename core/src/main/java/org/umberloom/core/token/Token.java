@@ -2,10 +2,18 @@ package org.umberloom.core.token;
 
 import java.util.Optional;
 
-/** A value with what it says about itself; its path is where it stands. */
-public record Token(TokenValue value, Meta meta) implements Node {
+/**
+ * A value with what it says about itself; its path is where it stands.
+ *
+ * @param unknown what its value was read with beside the members that the format has
+ */
+public record Token(TokenValue value, Meta meta, UnknownMembers unknown) implements Node {
     private static final String DETACHED = "detached";
     private static final String PROPOSED = "proposed";
+
+    public Token(TokenValue value, Meta meta) {
+        this(value, meta, UnknownMembers.NONE);
+    }
 
     public static Token of(TokenValue value) {
         return new Token(value, value.type().map(Meta::typed).orElse(Meta.NONE));
@@ -17,7 +25,11 @@ public record Token(TokenValue value, Meta meta) implements Node {
     }
 
     public Token withValue(TokenValue newValue) {
-        return new Token(newValue, meta);
+        return new Token(newValue, meta, unknown.fitting(value, newValue));
+    }
+
+    public Token withMeta(Meta newMeta) {
+        return new Token(value, newMeta, unknown);
     }
 
     /** Whether it was set by hand in place of what its group's recipe computes. */
@@ -26,7 +38,7 @@ public record Token(TokenValue value, Meta meta) implements Node {
     }
 
     public Token withDetached(boolean detached) {
-        return new Token(value, meta.withOwn(DETACHED, detached ? Optional.of(true) : Optional.empty()));
+        return withMeta(meta.withOwn(DETACHED, detached ? Optional.of(true) : Optional.empty()));
     }
 
     /** Whether it came from a proposal and was not set by hand since. */
@@ -35,6 +47,6 @@ public record Token(TokenValue value, Meta meta) implements Node {
     }
 
     public Token withProposed(boolean proposed) {
-        return new Token(value, meta.withOwn(PROPOSED, proposed ? Optional.of(true) : Optional.empty()));
+        return withMeta(meta.withOwn(PROPOSED, proposed ? Optional.of(true) : Optional.empty()));
     }
 }

@@ -53,6 +53,9 @@ public final class ValueData {
         return switch (type) {
             case COLOR, DIMENSION, DURATION, CUBIC_BEZIER, FONT_FAMILY ->
                     TemplateValue.hasReferenceInside(data) ? new TemplateValue(type, data) : literal(type, data);
+            // A stop can be that of another gradient; which parts it has is known only when it is filled in.
+            case GRADIENT -> data instanceof List<?> stops && stops.stream().anyMatch(TemplateValue::isReference)
+                    ? new TemplateValue(type, data) : literal(type, data);
             default -> literal(type, data);
         };
     }
@@ -107,7 +110,6 @@ public final class ValueData {
             case GRADIENT -> gradient(data);
             case TYPOGRAPHY -> {
                 Map<?, ?> map = map("a typography", data);
-                map.keySet().forEach(name -> TypographyValue.typeOf((String) name));
                 yield new TypographyValue(part(map, "fontFamily", TokenType.FONT_FAMILY),
                         part(map, "fontSize", TokenType.DIMENSION), part(map, "fontWeight", TokenType.FONT_WEIGHT),
                         part(map, "letterSpacing", TokenType.DIMENSION), part(map, "lineHeight", TokenType.NUMBER));

@@ -75,6 +75,30 @@ class OlderDraftTest {
                 .isEqualTo("cubic-bezier(0.2, 0, 0, 1)");
     }
 
+    /** Names of types in drafts of 2021 to 2023, from memory. */
+    @Test
+    void earlierNamesOfTypesAreKnown() {
+        assertThat(value("{\"f\":{\"$type\":\"font\",\"$value\":[\"Work Sans\",\"serif\"]}}", "f")).isEqualTo("Work Sans, serif");
+        assertThat(notes).containsExactly("old.json: The type “font” of an earlier draft was read as fontFamily (f).");
+    }
+
+    @Test
+    void aTypeThatIsNotKnownIsToldFromAValueThatIsNoText() {
+        assertThat(value("{\"o\":{\"$type\":\"opacity\",\"$value\":0.5}}", "o")).isEqualTo("0.5");
+        assertThat(value("{\"g\":{\"$type\":\"gap\",\"$value\":{\"value\":4,\"unit\":\"px\"}}}", "g")).isEqualTo("4px");
+        assertThat(notes).allMatch(note -> note.contains("told from the value")).hasSize(2);
+    }
+
+    @Test
+    void aGroupsUnknownTypeIsThatOfItsTokens() {
+        String json = "{\"gaps\":{\"$type\":\"spacing\",\"a\":{\"$value\":\"4px\"},\"b\":{\"$value\":\"{gaps.a}\"},\"c\":{\"$value\":\"some\"}}}";
+        assertThat(value(json, "gaps.b")).isEqualTo("4px");
+        assertThat(notes).hasSize(4).anyMatch(note -> note.contains("“spacing” is not known; its values are kept as they are and not used (gaps.c)"))
+                .anyMatch(note -> note.contains("of what they refer to (gaps.b)"));
+        Group read = TokensJson.read("old.json", json, new ArrayList<>());
+        assertThat(TokensJson.write(read)).contains("\"some\"", "\"spacing\"");
+    }
+
     @Test
     void whatNoTypeCanHoldIsKeptAsText() {
         Group group = TokensJson.read("old.json", "{\"w\":{\"$type\":\"dimension\",\"$value\":\"15ch\"}}", notes);

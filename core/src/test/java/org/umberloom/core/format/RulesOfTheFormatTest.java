@@ -3,19 +3,31 @@ package org.umberloom.core.format;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.check.Tidiness;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
+import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.ValueText;
 
 /** Rules of the Format and Color Modules 2025.10 that files from elsewhere rely on. */
 class RulesOfTheFormatTest {
@@ -75,6 +87,97 @@ class RulesOfTheFormatTest {
             assertThat(TokensJson.write(mended.sets().get("tokens").tokens())).contains("40", "100");
             assertThat(Tidiness.findings(mended)).noneMatch(left -> left.code().equals("range"));
         });
+    }
+
+    /** Format Module 2025.10, section 7.3: a JSON pointer leads to an element of an array as to a property. */
+    @Test
+    void aGradientTakesAStopOrAPartOfOneFromAnother() {
+        String warm = "\"warm\": {\"$type\": \"gradient\", \"$value\": [{\"color\": {\"colorSpace\": \"srgb\", \"components\": [1, 0, 0]}, \"position\": 0.25},"
+                + " {\"color\": {\"colorSpace\": \"srgb\", \"components\": [0, 0, 1]}, \"position\": 1}]}";
+        for (String stop : List.of("{\"$ref\": \"#/warm/$value/0\"}",
+                "{\"color\": {\"$ref\": \"#/warm/$value/0/color\"}, \"position\": {\"$ref\": \"#/warm/$value/0/position\"}}")) {
+            String json = "{" + warm + ", \"cool\": {\"$type\": \"gradient\", \"$value\": [" + stop
+                    + ", {\"color\": {\"colorSpace\": \"srgb\", \"components\": [0, 1, 0]}, \"position\": 1}]}}";
+            assertThat(ValueText.write(resolved(json, "cool").value())).as(stop).isEqualTo("#ff0000 25%, #00ff00 100%");
+            assertThat(TokensJson.write(reading(json).theme().sets().get("tokens").tokens())).as(stop).contains("#/warm/$value/0");
+        }
+    }
+
+    /** The same for one shadow of several, and for a dash. */
+    @Test
+    void aShadowOfAListAndADashOfALineCanBeTakenToo() {
+        String px = "{\"value\": %s, \"unit\": \"px\"}";
+        String layer = "{\"color\": {\"colorSpace\": \"srgb\", \"components\": [0, 0, 0]}, \"offsetX\": " + px.formatted(1) + ", \"offsetY\": " + px.formatted(2)
+                + ", \"blur\": " + px.formatted(3) + ", \"spread\": " + px.formatted(0) + "}";
+        assertThat(ValueText.write(resolved("{\"low\": {\"$type\": \"shadow\", \"$value\": [" + layer + "]},"
+                + " \"high\": {\"$type\": \"shadow\", \"$value\": [{\"$ref\": \"#/low/$value/0\"}, " + layer + "]}}", "high").value()))
+                .isEqualTo("1px 2px 3px 0px #000000, 1px 2px 3px 0px #000000");
+        String dashes = "{\"dash\": {\"$type\": \"strokeStyle\", \"$value\": {\"lineCap\": \"round\", \"dashArray\": [%s, %s]}}, \"other\": {\"$type\": \"strokeStyle\","
+                + " \"$value\": {\"lineCap\": \"butt\", \"dashArray\": [{\"$ref\": \"#/dash/$value/dashArray/1\"}]}}}";
+        assertThat(ValueText.write(resolved(dashes.formatted(px.formatted(4), px.formatted(9)), "other").value())).contains("9px");
+    }
+
+    /**
+     * Format Module 2025.10 gives the members of each composite type; what a file holds beside them is its own. Kept as a
+     * reader that is lenient would, and said.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "{\"$type\": \"shadow\", \"$value\": {\"color\": \"{c}\", \"offsetX\": PX, \"offsetY\": PX, \"blur\": PX, \"spread\": PX, \"glow\": [1, {\"deep\": true}]}}",
+        "{\"$type\": \"shadow\", \"$value\": [{\"color\": \"{c}\", \"offsetX\": PX, \"offsetY\": PX, \"blur\": PX, \"spread\": PX, \"glow\": 3, \"inset\": true}]}",
+        "{\"$type\": \"border\", \"$value\": {\"color\": \"{c}\", \"width\": PX, \"style\": \"solid\", \"glow\": null}}",
+        "{\"$type\": \"transition\", \"$value\": {\"duration\": MS, \"delay\": MS, \"timingFunction\": [0, 0, 1, 1], \"glow\": \"none\"}}",
+        "{\"$type\": \"dimension\", \"$value\": {\"value\": 4, \"unit\": \"px\", \"glow\": 1}}",
+        "{\"$type\": \"duration\", \"$value\": {\"value\": 4, \"unit\": \"ms\", \"glow\": 1}}",
+        "{\"$type\": \"color\", \"$value\": {\"colorSpace\": \"srgb\", \"components\": [0, 0, 0], \"alpha\": 0.5, \"glow\": {\"of\": \"sun\"}}}",
+        "{\"$type\": \"strokeStyle\", \"$value\": {\"dashArray\": [{\"value\": 4, \"unit\": \"px\", \"glow\": 1}], \"lineCap\": \"round\"}}",
+        "{\"$type\": \"gradient\", \"$value\": [{\"color\": \"{c}\", \"position\": 0, \"glow/~\": 1}, {\"color\": \"{c}\", \"position\": 1}]}",
+        "{\"$type\": \"typography\", \"$value\": {\"fontFamily\": \"Serif\", \"fontSize\": PX, \"fontWeight\": 400, \"letterSpacing\": PX, \"lineHeight\": 1.5, \"glow\": \"underline\"}}",
+    })
+    void membersThatTheFormatDoesNotKnowAreKeptAndSaid(String token) {
+        String json = "{\"c\": {\"$type\": \"color\", \"$value\": {\"colorSpace\": \"srgb\", \"components\": [0, 0, 0]}}, \"t\": "
+                + token.replace("PX", "{\"value\": 2, \"unit\": \"px\"}").replace("MS", "{\"value\": 2, \"unit\": \"ms\"}") + "}";
+        ThemeJson.Reading reading = reading(json);
+        assertThat(reading.notes()).anyMatch(note -> note.contains("kept and go out as they came (t: glow"));
+        Group group = reading.theme().sets().get("tokens").tokens();
+        Map<String, Object> given = Json.readObject("given", json);
+        Map<String, Object> written = Json.readObject("written", TokensJson.write(group));
+        assertThat(withoutHex(((Map<?, ?>) written.get("t")).get("$value"))).isEqualTo(((Map<?, ?>) given.get("t")).get("$value"));
+        resolved(json, "t");
+    }
+
+    private static Object withoutHex(Object data) {
+        if (data instanceof Map<?, ?> map) {
+            Map<Object, Object> rest = new LinkedHashMap<>(map);
+            rest.remove("hex");
+            rest.replaceAll((name, item) -> withoutHex(item));
+            return rest;
+        }
+        return data instanceof List<?> list ? list.stream().map(RulesOfTheFormatTest::withoutHex).toList() : data;
+    }
+
+    @Test
+    void suchMembersStayThroughEditsThatLeaveWhereTheyStood() {
+        ThemeDocument theme = reading("""
+                {"s": {"$type": "shadow", "$value": {"glow": 3, "color": {"colorSpace": "srgb", "components": [0, 0, 0]}, "offsetX": {"value": 1, "unit": "px"},
+                 "offsetY": {"value": 1, "unit": "px"}, "blur": {"value": 1, "unit": "px", "by": "eye"}, "spread": {"value": 1, "unit": "px"}}},
+                 "other": {"$type": "shadow", "$value": "{s}"}}""").theme();
+        TokenPath path = TokenPath.of("s");
+        ThemeDocument moved = applied(theme, new Edit.SetValue(Place.set("tokens"), path, ValueText.parse(TokenType.SHADOW, "5px 6px 7px 8px #ffffff")));
+        assertThat(json(moved)).contains("\"glow\"", "\"by\"", "\"eye\"");
+        ThemeDocument described = applied(moved, new Edit.SetMeta(Place.set("tokens"), path, Meta.NONE.withType(Optional.of(TokenType.SHADOW)).described("low")));
+        assertThat(json(applied(described, new Edit.Move(path, TokenPath.of("depth.s"))))).contains("\"glow\"", "\"low\"");
+        Edit.Applied aliased = new Edit.SetValue(Place.set("tokens"), path, Alias.parse("{depth}")).applyTo(theme);
+        assertThat(json(aliased.theme())).doesNotContain("glow");
+        assertThat(json(applied(aliased.theme(), aliased.inverse()))).contains("\"glow\"", "\"by\"");
+    }
+
+    private static ThemeDocument applied(ThemeDocument theme, Edit edit) {
+        return edit.applyTo(theme).theme();
+    }
+
+    private static String json(ThemeDocument theme) {
+        return TokensJson.write(theme.sets().get("tokens").tokens());
     }
 
     @Nested
