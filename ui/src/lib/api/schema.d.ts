@@ -683,7 +683,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["waysOfSeeing"];
+        get: operations["sight"];
         put?: never;
         post?: never;
         delete?: never;
@@ -700,22 +700,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["people"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["patterns"];
         put?: never;
         post?: never;
         delete?: never;
@@ -764,6 +748,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["operations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grounds"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1210,6 +1210,10 @@ export interface components {
             roles: components["schemas"]["RoleView"][];
             grounds: components["schemas"]["GroundView"][];
         };
+        TextView: {
+            role: string;
+            hex: string;
+        };
         TypeScaleView: {
             path: string;
             place: string;
@@ -1250,6 +1254,9 @@ export interface components {
             alpha: number;
             /** Format: double */
             readable: number;
+            hex: string;
+            css: string;
+            texts: components["schemas"]["TextView"][];
         };
         Writable: {
             place: string;
@@ -1591,10 +1598,26 @@ export interface components {
             specimen: boolean;
             pages: components["schemas"]["PageView"][];
         };
+        LegibilityView: {
+            words: string;
+            specimen: string;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            apart: number;
+        };
         SeeingView: {
             id: string;
             words: string;
             matrix: number[];
+        };
+        SightView: {
+            ways: components["schemas"]["SeeingView"][];
+            /** Format: double */
+            black: number;
+            /** Format: double */
+            most: number;
+            legibility: components["schemas"]["LegibilityView"][];
         };
         InvitationView: {
             /** Format: int64 */
@@ -1616,16 +1639,12 @@ export interface components {
             role: string;
             you: boolean;
         };
-        PatternView: {
-            id: string;
-            words: string;
-            image: string;
-            size: string;
-        };
         OperationView: {
             id: string;
+            words: string;
             parameters: components["schemas"]["ParameterView"][];
             color: boolean;
+            shifts: boolean;
         };
         ParameterView: {
             name: string;
@@ -1634,6 +1653,8 @@ export interface components {
             min: number;
             /** Format: double */
             max: number;
+            words: string;
+            usual: string;
         };
         InvitedView: {
             email: string;
@@ -1641,6 +1662,20 @@ export interface components {
             invitedBy: string;
             /** Format: int32 */
             shortestPassword: number;
+        };
+        GroundsView: {
+            kinds: string[];
+            positions: string[];
+            sizes: string[];
+            repeats: string[];
+            blends: string[];
+            patterns: components["schemas"]["PatternView"][];
+        };
+        PatternView: {
+            id: string;
+            words: string;
+            image: string;
+            size: string;
         };
         Family: {
             name: string;
@@ -2080,14 +2115,14 @@ export interface components {
             place: string;
             path: string;
             ground?: {
-                kind: string;
-                source: string;
-                position: string;
-                repeat: string;
-                size: string;
-                blend: string;
-                angle: number;
-                role: string;
+                kind?: string;
+                source?: string;
+                position?: string;
+                repeat?: string;
+                size?: string;
+                blend?: string;
+                angle?: number;
+                role?: string;
                 scrim?: boolean;
             };
             /** @enum {string} */
@@ -3341,7 +3376,7 @@ export interface operations {
             };
         };
     };
-    waysOfSeeing: {
+    sight: {
         parameters: {
             query?: never;
             header?: never;
@@ -3356,7 +3391,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SeeingView"][];
+                    "*/*": components["schemas"]["SightView"];
                 };
             };
         };
@@ -3377,26 +3412,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PeopleView"];
-                };
-            };
-        };
-    };
-    patterns: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["PatternView"][];
                 };
             };
         };
@@ -3459,6 +3474,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["OperationView"][];
+                };
+            };
+        };
+    };
+    grounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroundsView"];
                 };
             };
         };

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
-  import { carries, inkOn, ratioOf, specimen } from './depth';
+  import { inkOn, legibility, ratioOf } from './depth';
 
   /** A color as text on every surface in every scheme, with its ratio; what it cannot be says so. */
   let { bench, hex, depth }: { bench: Bench; hex: string; depth: number } = $props();
@@ -25,10 +25,10 @@
           {#each grounds as ground (ground.name)}
             {@const cell = ground.cells.find((c) => c.scheme === scheme)}
             <td class="p-0">
-              {#if cell}{@const shown = specimen(depth, cell.depth)}
-                <span class="flex h-8 contain-strict flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {ratioOf(depth, cell.depth)} to 1, {carries(depth, cell.depth)}">
-                  <span class="text-sm leading-4 font-semibold" aria-hidden="true">{shown}</span>
-                  <span class="value text-[0.625rem]!" style:color={inkOn(cell.depth)}>{ratioOf(depth, cell.depth)}<span class="sr-only"> to 1: {carries(depth, cell.depth)}</span></span>
+              {#if cell}{@const level = legibility(bench.sight, depth, cell.depth)}{@const ratio = ratioOf(bench.sight, depth, cell.depth)}
+                <span class="flex h-8 contain-strict flex-col items-center justify-center leading-3" style:background={cell.hex} style:color={hex} title="{ground.name}, {scheme}: {ratio} to 1, {level.words}">
+                  <span class="text-sm leading-4 font-semibold" aria-hidden="true">{level.specimen}</span>
+                  <span class="value text-[0.625rem]!" style:color={inkOn(bench.sight, cell.depth)}>{ratio}<span class="sr-only"> to 1: {level.words}</span></span>
                 </span>
               {/if}
             </td>

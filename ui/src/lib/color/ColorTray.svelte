@@ -88,7 +88,7 @@
           </Popover.Root>
           <button class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}" aria-pressed={curves} title="Curves of the chosen hue" aria-label="Curves" onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button>
         </div>
-        <div><DepthRuler {from} /></div>
+        <div><DepthRuler sight={bench.sight} {from} /></div>
       </div>
       {#each hues as h (h.path)}
         <button
@@ -100,7 +100,7 @@
           <span class="min-w-0 grow truncate">{h.name}</span>
           <span class="caption relative h-4 w-6" title="depth of the seed"><span class="absolute inset-0 contain-layout contain-size text-right">{h.seed.depth.toFixed(0)}</span></span>
         </button>
-        <RampStrip hue={h} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(stops) => bench.commit(reshaped(h, { stops }))} />
+        <RampStrip hue={h} sight={bench.sight} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(stops) => bench.commit(reshaped(h, { stops }))} />
         {#if h === hue && curves}
           <div class="caption flex flex-col items-end pr-1 text-right" aria-hidden="true">
             <span class="mt-1 flex items-center gap-1">chroma <span class="h-0.5 w-4 bg-ink"></span></span>

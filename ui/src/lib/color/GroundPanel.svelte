@@ -9,19 +9,9 @@
 
   type Lying = NonNullable<Schemas['OnGroundEdit']['ground']>;
 
-  const KINDS = [
-    { id: '', name: 'Plain color' },
-    { id: 'picture', name: 'Picture' },
-    { id: 'gradient', name: 'Gradient' },
-    { id: 'pattern', name: 'Pattern' }
-  ];
-  const POSITIONS = ['left', 'center', 'right'].flatMap((x) => ['top', 'center', 'bottom'].map((y) => `${x} ${y}`));
-  const BLENDS = ['normal', 'multiply', 'screen', 'overlay', 'soft-light'];
-  const SIZES = ['cover', 'contain', 'auto', '120px', '240px', '480px'];
-  const REPEATS = ['no-repeat', 'repeat', 'repeat-x', 'repeat-y', 'round', 'space'];
+  const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
   let pictures = $state.raw<Schemas['PictureView'][]>([]);
-  let patterns = $state.raw<Schemas['PatternView'][]>([]);
   let gradients = $state.raw<{ path: string; css: string }[]>([]);
   let wanted = $state('');
   let busy = $state(false);
@@ -29,20 +19,11 @@
   const ground = $derived(surface.grounds[0]);
   const kind = $derived(wanted || (ground?.kind ?? ''));
   const path = $derived(`surface.${surface.name}`);
-  const color = (scheme: string, role: string) => surface.roles.find((r) => r.role === role)?.cells.find((c) => c.scheme === scheme)?.hex ?? 'transparent';
+  /** The first scheme's colors: what patterns are drawn in to choose from. */
+  const first = (role: string) => surface.roles.find((r) => r.role === role)?.cells[0]?.hex ?? 'transparent';
+  const plain = $derived(first('ground'));
+  const drawn = $derived(first(ground?.role ?? 'border'));
   const roles = $derived(surface.roles.map((r) => r.role));
-
-  const now = $derived<Lying>({
-    kind: ground?.kind ?? 'pattern',
-    source: ground?.source ?? 'twill',
-    position: ground?.position ?? 'center center',
-    repeat: ground?.repeat ?? 'no-repeat',
-    size: ground?.size ?? 'cover',
-    blend: ground?.blend ?? 'normal',
-    angle: ground?.angle ?? 180,
-    role: ground?.role ?? 'border',
-    scrim: ground?.scrim ?? true
-  });
 
   /** Pictures come and go with edits, also by undo and by others. */
   $effect(() => {
@@ -51,11 +32,7 @@
   });
 
   $effect(() => {
-    void Promise.all([
-      ask(() => api.GET('/api/patterns')),
-      ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.looks.workingKey } } }))
-    ]).then(([drawn, tokens]) => {
-      patterns = drawn;
+    void ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.looks.workingKey } } })).then((tokens) => {
       gradients = tokens.tokens.filter((t) => t.type === 'gradient').map((t) => ({ path: t.path, css: t.css }));
     });
   });
@@ -65,9 +42,9 @@
     wanted = '';
   });
 
-  const edit = (change: Partial<Lying> | null) => ({ op: 'onGround' as const, place: surface.place, path, ground: change ? { ...now, ...change } : undefined });
-  const set = (change: Partial<Lying>) => bench.commit(edit(change));
-  const attempt = (change: Partial<Lying>) => bench.probe(edit(change));
+  const edit = (change: Lying | null) => ({ op: 'onGround' as const, place: surface.place, path, ground: change ?? undefined });
+  const set = (change: Lying) => bench.commit(edit(change));
+  const attempt = (change: Lying) => bench.probe(edit(change));
 
   async function choose(next: string) {
     wanted = next;
@@ -77,7 +54,7 @@
     }
   }
 
-  async function take(change: Partial<Lying>) {
+  async function take(change: Lying) {
     if (await set(change)) wanted = '';
   }
 
@@ -106,28 +83,15 @@
     await bench.look();
   }
 
-  /** The ground as it will lie, in one scheme. */
-  function image(scheme: string): string {
-    const veil = ground?.veils.find((v) => v.scheme === scheme);
-    const alpha = ground?.scrim && !ground.missing ? (veil?.alpha ?? 0) : 0;
-    const paint = `color-mix(in srgb, ${color(scheme, 'ground')} ${alpha * 100}%, transparent)`;
-    const below =
-      !ground || ground.missing ? 'none'
-      : ground.kind === 'picture' ? `url("/api/themes/${bench.id}/pictures/${ground.source}")`
-      : ground.kind === 'gradient' ? `linear-gradient(${ground.angle}deg, ${gradients.find((g) => g.path === ground.source)?.css ?? 'transparent, transparent'})`
-      : (patterns.find((p) => p.id === ground.source)?.image ?? 'none').replaceAll('currentColor', color(scheme, ground.role));
-    return `linear-gradient(${paint}, ${paint}), ${below}`;
-  }
-  const size = $derived(
-    !ground || ground.kind === 'gradient' ? 'auto' : ground.kind === 'pattern' ? (patterns.find((p) => p.id === ground.source)?.size ?? 'auto') : ground.size.endsWith('px') ? `${ground.size} auto` : ground.size
-  );
+  /** Pictures have addresses in a style sheet beside them; here they come from where the theme keeps them. */
+  const here = (css: string) => css.replaceAll('url("ground/', `url("/api/themes/${bench.id}/pictures/`);
   const percent = (share: number) => `${Math.floor(share * 100)} %`;
 </script>
 
 <div class="flex flex-col gap-3 p-3">
   <div class="flex gap-1" role="group" aria-label="Kind of ground">
-    {#each KINDS as k (k.id)}
-      <button class="button {kind === k.id ? 'bg-chosen! font-semibold' : ''}" aria-pressed={kind === k.id} onclick={() => choose(k.id)}>{k.name}</button>
+    {#each ['', ...bench.grounds.kinds] as k (k)}
+      <button class="button {kind === k ? 'bg-chosen! font-semibold' : ''}" aria-pressed={kind === k} onclick={() => choose(k)}>{capital(k || 'plain color')}</button>
     {/each}
   </div>
 
@@ -147,9 +111,9 @@
     </div>
   {:else if kind === 'pattern'}
     <div class="grid grid-cols-6 gap-1" role="group" aria-label="Patterns">
-      {#each patterns as pattern (pattern.id)}
+      {#each bench.grounds.patterns as pattern (pattern.id)}
         <button class="h-12 border-2 {ground?.kind === 'pattern' && ground.source === pattern.id ? 'border-ink' : 'border-line hover:border-ink'}" aria-label={pattern.words} title={pattern.words} aria-pressed={ground?.source === pattern.id}
-          style:background-color={color('light', 'ground')} style:color={color('light', now.role ?? 'border')} style:background-image={pattern.image} style:background-size={pattern.size}
+          style:background-color={plain} style:color={drawn} style:background-image={pattern.image} style:background-size={pattern.size}
           onpointerenter={() => attempt({ kind: 'pattern', source: pattern.id })} onpointerleave={() => bench.revert()} onclick={() => take({ kind: 'pattern', source: pattern.id })}></button>
       {/each}
     </div>
@@ -168,13 +132,13 @@
     {#if ground.kind === 'picture'}
       <div class="flex flex-wrap items-end gap-2">
         <div><p class="caption">Position</p>
-          <div class="grid grid-flow-col grid-rows-3 gap-px border border-line bg-line" role="group" aria-label="Position">
-            {#each POSITIONS as position (position)}<button class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
+          <div class="grid grid-cols-3 gap-px border border-line bg-line" role="group" aria-label="Position">
+            {#each bench.grounds.positions as position (position)}<button class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
           </div></div>
         <label class="flex flex-col gap-0.5"><span class="caption">Size</span><select class="field" value={ground.size} onchange={(e) => set({ size: e.currentTarget.value })}>
-          {#if !SIZES.includes(ground.size)}<option>{ground.size}</option>{/if}{#each SIZES as s (s)}<option>{s}</option>{/each}</select></label>
-        <label class="flex flex-col gap-0.5"><span class="caption">Repeat</span><select class="field" value={ground.repeat} onchange={(e) => set({ repeat: e.currentTarget.value })}>{#each REPEATS as r (r)}<option>{r}</option>{/each}</select></label>
-        <label class="flex flex-col gap-0.5"><span class="caption">Blend</span><select class="field" value={ground.blend} onchange={(e) => set({ blend: e.currentTarget.value })}>{#each BLENDS as b (b)}<option>{b}</option>{/each}</select></label>
+          {#if !bench.grounds.sizes.includes(ground.size)}<option>{ground.size}</option>{/if}{#each bench.grounds.sizes as s (s)}<option>{s}</option>{/each}</select></label>
+        <label class="flex flex-col gap-0.5"><span class="caption">Repeat</span><select class="field" value={ground.repeat} onchange={(e) => set({ repeat: e.currentTarget.value })}>{#each bench.grounds.repeats as r (r)}<option>{r}</option>{/each}</select></label>
+        <label class="flex flex-col gap-0.5"><span class="caption">Blend</span><select class="field" value={ground.blend} onchange={(e) => set({ blend: e.currentTarget.value })}>{#each bench.grounds.blends as b (b)}<option>{b}</option>{/each}</select></label>
       </div>
     {:else if ground.kind === 'gradient'}
       <Track label="Angle" value={ground.angle} min={0} max={359} step={1} text={(v) => `${Math.round(v)}°`} onprobe={(angle) => attempt({ angle })} oncommit={(angle) => set({ angle })} />
@@ -185,11 +149,8 @@
     <div class="grid grid-cols-2 gap-2">
       {#each ground.veils as veil (veil.scheme)}
         <figure class="m-0">
-          <div class="flex h-24 flex-col justify-center gap-0.5 border border-line px-3" style:background-color={color(veil.scheme, 'ground')} style:background-image={image(veil.scheme)}
-            style:background-size="auto, {size}" style:background-position="0 0, {ground.position}" style:background-repeat="no-repeat, {ground.kind === 'picture' ? ground.repeat : 'repeat'}" style:background-blend-mode="normal, {ground.blend}">
-            <span class="text-base font-semibold" style:color={color(veil.scheme, 'heading')}>Heading</span>
-            <span style:color={color(veil.scheme, 'text')}>Text, and <span class="underline" style:color={color(veil.scheme, 'link')}>a link</span></span>
-            <span class="text-xs" style:color={color(veil.scheme, 'muted')}>A muted line</span>
+          <div class="flex min-h-24 flex-col justify-center gap-0.5 border border-line px-3 py-2" style="background-color: {veil.hex}; {here(veil.css)}">
+            {#each veil.texts as text (text.role)}<span style:color={text.hex}>{capital(text.role)}</span>{/each}
           </div>
           <figcaption class="caption">{veil.scheme}: {#if ground.missing}the source is missing{:else if veil.alpha === 0}readable without a scrim{:else if ground.scrim}scrim of {Math.round(veil.alpha * 1000) / 10} %; without it {percent(veil.readable)} would be readable{:else}<span class="font-semibold text-must">readable on {percent(veil.readable)} only; a scrim of {Math.round(veil.alpha * 1000) / 10} % is needed</span>{/if}</figcaption>
         </figure>

@@ -1,13 +1,21 @@
 import { expect, test } from 'vitest';
-import { carries, inkOn, ratioOf, SPANS } from './depth';
+import { inkOn, legibility, limits, ratioOf } from './depth';
 
-// WCAG 2.2: black on white is 21:1; the spans are those of 3, 4.5 and 7 to 1.
-test('depths read as ratios', () => {
-  expect(ratioOf(0, 120)).toBe(21);
-  expect([SPANS.shape, SPANS.text, SPANS.strict].map((span) => Math.round(21 ** (span / 120) * 10) / 10)).toEqual([3, 4.5, 7]);
+/** As the server says it: a span of depth for each ratio of WCAG 2.2. */
+const SIGHT = {
+  ways: [],
+  black: 120,
+  most: 21,
+  legibility: [1, 3, 4.5, 7].map((ratio) => ({ ratio, apart: (120 * Math.log(ratio)) / Math.log(21), words: `at least ${ratio}`, specimen: 'A' }))
+};
+
+test('the ratio of two depths is the span between them', () => {
+  expect(ratioOf(SIGHT, 0, 120)).toBe(21);
+  expect(ratioOf(SIGHT, 80, 20)).toBe(ratioOf(SIGHT, 20, 80));
+  expect(limits(SIGHT).map((level) => ratioOf(SIGHT, 10, 10 + level.apart))).toEqual([3, 4.5, 7]);
 });
 
-test('what a color carries grows with the distance', () => {
-  expect([20, 50, 65, 90].map((depth) => carries(0, depth))).toEqual(['nothing that must be seen', 'large text and shapes', 'any text', 'any text, at the strictest level']);
-  expect([inkOn(10), inkOn(100)]).toEqual(['#000000', '#ffffff']);
+test('what a color can be on another', () => {
+  expect([20, 50, 65, 90].map((depth) => legibility(SIGHT, 0, depth).ratio)).toEqual([1, 3, 4.5, 7]);
+  expect([inkOn(SIGHT, 10), inkOn(SIGHT, 100)]).toEqual(['#000000', '#ffffff']);
 });

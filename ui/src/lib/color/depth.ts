@@ -1,23 +1,21 @@
-/** Contrast is the difference of two depths: what the server measured, read as people read it. */
-const WHOLE = 120;
+import type { Schemas } from '$lib/api/client';
 
-/** How far apart two depths must be for a ratio of 3, 4.5 and 7. */
-export const SPANS = { shape: 43.3, text: 59.3, strict: 76.7 };
+/** Contrast is the difference of two depths: what the server measured, read as people read it. */
+type Sight = Schemas['SightView'];
+type Legibility = Schemas['LegibilityView'];
 
 /** The ratio of two colors by their depths, rounded down to one decimal. */
-export const ratioOf = (one: number, other: number) => Math.floor(21 ** (Math.abs(one - other) / WHOLE) * 10 + 1e-6) / 10;
+export const ratioOf = (sight: Sight, one: number, other: number) =>
+  Math.floor(sight.most ** (Math.abs(one - other) / sight.black) * 10 + 1e-6) / 10;
 
-/** What a color may be on another, in words. */
-export function carries(one: number, other: number): string {
-  const apart = Math.abs(one - other);
-  return apart >= SPANS.strict ? 'any text, at the strictest level' : apart >= SPANS.text ? 'any text' : apart >= SPANS.shape ? 'large text and shapes' : 'nothing that must be seen';
+/** What a color may be on another. */
+export function legibility(sight: Sight, one: number, other: number): Legibility {
+  const levels = sight.legibility.filter((level) => Math.abs(one - other) >= level.apart);
+  return levels[levels.length - 1]!;
 }
 
-/** The same as letters: all of it for text, one for large text, a dot for nothing. */
-export function specimen(one: number, other: number): string {
-  const apart = Math.abs(one - other);
-  return apart >= SPANS.text ? 'Aa' : apart >= SPANS.shape ? 'A' : '·';
-}
+/** Those that something has to reach before anything can be seen of it. */
+export const limits = (sight: Sight) => sight.legibility.filter((level) => level.apart > 0);
 
-/** Black or white, whichever can be read on a depth. */
-export const inkOn = (depth: number) => (depth > 57 ? '#ffffff' : '#000000');
+/** Black or white, whichever can be read better on a depth. */
+export const inkOn = (sight: Sight, depth: number) => (depth * 2 > sight.black ? '#ffffff' : '#000000');

@@ -38,7 +38,7 @@
       {#if converted.length}<div><h3 class="caption">Converted</h3><ul class="flex flex-col gap-0.5">{#each converted as note (note)}<li>{note}</li>{/each}</ul></div>{/if}
       {#if passed.length}<div><h3 class="caption">Passed over</h3><ul class="flex flex-col gap-0.5">{#each passed as note (note)}<li>{note.replace(/^Passed over, because /, '')}</li>{/each}</ul></div>{/if}
       {#if preview.lacking > 0}
-        <p class="border-l-2 border-should pl-3">{preview.lacking} {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can dress the theme{preview.proposed > 0 ? `; ${preview.proposed} proposals are ready` : ''}.</p>
+        <p class="border-l-2 border-should pl-3">{preview.lacking} {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can dress the theme{preview.proposed > 0 ? `; ${preview.proposed} ${preview.proposed === 1 ? 'proposal is' : 'proposals are'} ready` : ''}.</p>
       {/if}
       <div class="flex justify-end gap-2">
         <button class="button" onclick={onleave}>Leave it</button>

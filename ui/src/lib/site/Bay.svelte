@@ -54,7 +54,7 @@
   const look = $derived(bench.looks.key(bay.contexts));
   const words = $derived(bench.modifiers.map((m) => bay.contexts[m.name] ?? m.standard).join(', ') || 'default');
   const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(look || 'default')}/${bay.site}/${bay.page}.html`);
-  const seen = $derived(bench.seeing.find((way) => way.id === bay.seeing));
+  const seen = $derived(bench.sight.ways.find((way) => way.id === bay.seeing));
   const filter = $derived([0, 3, 6].map((row) => [...(seen?.matrix.slice(row, row + 3) ?? []), 0, 0].join(' ')).join(' ') + ' 0 0 0 1 0');
   const scheme = $derived(bench.scheme);
   const dark = $derived(scheme !== null && bay.contexts[scheme.modifier] === scheme.dark);
@@ -137,7 +137,7 @@
         <DropdownMenu.Portal to="main">
           <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
             <DropdownMenu.RadioGroup bind:value={bay.seeing}>
-              {#each [{ id: '', words: 'with all cones' }, ...bench.seeing] as way (way.id)}
+              {#each [{ id: '', words: 'with all cones' }, ...bench.sight.ways] as way (way.id)}
                 <DropdownMenu.RadioItem value={way.id} class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold">{way.words}</DropdownMenu.RadioItem>
               {/each}
             </DropdownMenu.RadioGroup>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { api, ask, type Schemas } from '$lib/api/client';
   import PlaceOptions from '$lib/place/PlaceOptions.svelte';
   import type { Bench, Edit } from './bench.svelte';
 
@@ -24,16 +23,14 @@
   let amount = $state('5');
   let refused = $state('');
   let done = $state('');
-  let operations = $state.raw<Schemas['OperationView'][]>([]);
 
-  const shifts = $derived(operations.filter((o) => o.parameters.length === 2 || o.id === 'complement'));
+  const shifts = $derived(bench.operations.filter((o) => o.shifts));
+  const amounts = $derived((shifts.find((o) => o.id === operation)?.parameters.length ?? 2) > 1);
   const edit = $derived<Edit>(
     kind === 'shift'
-      ? { op: 'shift', place, path, operation, arguments: operation === 'complement' ? [] : [amount] }
+      ? { op: 'shift', place, path, operation, arguments: amounts ? [amount] : [] }
       : { op: kind === 'rename-paths' ? 'renamePaths' : 'replaceValues', from: find, to: replace }
   );
-
-  $effect(() => void ask(() => api.GET('/api/operations')).then((all) => (operations = all)));
 
   async function run(event: SubmitEvent) {
     event.preventDefault();
@@ -48,8 +45,8 @@
   {#if kind === 'shift'}
     <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}><PlaceOptions {bench} /></select></label>
     <label class="flex grow flex-col gap-0.5"><span class="caption">Group or token</span><input class="field value" required bind:value={path} /></label>
-    <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.id}</option>{/each}</select></label>
-    {#if operation !== 'complement'}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}
+    <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select></label>
+    {#if amounts}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}
   {:else}
     <label class="flex grow flex-col gap-0.5"><span class="caption">{kind === 'rename-paths' ? 'Piece of a path' : 'Value as it is written'}</span><input class="field value" required placeholder={kind === 'rename-paths' ? 'color.blue' : '{color.blue.70}'} bind:value={find} /></label>
     <label class="flex grow flex-col gap-0.5"><span class="caption">Becomes</span><input class="field value" required={kind !== 'rename-paths'} placeholder={kind === 'rename-paths' ? 'color.indigo' : '{color.blue.80}'} bind:value={replace} /></label>

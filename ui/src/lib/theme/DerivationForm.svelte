@@ -1,6 +1,6 @@
 <script lang="ts">
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
-  import { api, ask, type Schemas } from '$lib/api/client';
+  import type { Schemas } from '$lib/api/client';
   import ColorField from '$lib/color/field/ColorField.svelte';
   import { offered } from '$lib/color/offered';
   import NumberField from '$lib/ui/NumberField.svelte';
@@ -27,26 +27,19 @@
 
   type Parameter = Schemas['ParameterView'];
 
-  const NAMES: Record<string, string> = {
-    lighten: 'Lighter', darken: 'Darker', depth: 'At a depth', mix: 'Mix', 'mix-srgb': 'Mix in sRGB', fade: 'Fade', rotate: 'Rotate the hue',
-    chroma: 'More or less chroma', complement: 'Complement', 'on-color': 'Readable on it', reach: 'Keep readable',
-    add: 'Add', multiply: 'Multiply', round: 'Round', clamp: 'Keep between'
-  };
-  const STANDARD: Record<string, string> = { by: '10', to: '60', share: '0.5', alpha: '0.5', times: '0.5', ratio: '4.5', step: '1px', min: '1px', max: '100px' };
-  const UNITS: Record<string, string> = { lighten: 'by depth', darken: 'by depth', rotate: 'by degrees' };
-
-  let operations = $state.raw<Schemas['OperationView'][]>([]);
   let refused = $state('');
 
   // The form starts from the value as it is when it opens; later values come from the form itself.
   // svelte-ignore state_referenced_locally
   const now = /^([a-z-]+)\((.*)\)$/.exec(written);
   // svelte-ignore state_referenced_locally
-  let operation = $state(now && now[1] && now[1] in NAMES ? now[1] : color ? 'lighten' : 'multiply');
+  const known = bench.operations.some((o) => o.id === now?.[1]);
   // svelte-ignore state_referenced_locally
-  let values = $state<string[]>(now && now[1] && now[1] in NAMES ? split(now[2] ?? '', ',') : [written.startsWith('{') ? written : '']);
+  let operation = $state(known ? now![1]! : color ? 'lighten' : 'multiply');
+  // svelte-ignore state_referenced_locally
+  let values = $state<string[]>(known ? split(now![2] ?? '', ',') : [written.startsWith('{') ? written : '']);
 
-  const fitting = $derived(operations.filter((o) => o.color === color));
+  const fitting = $derived(bench.operations.filter((o) => o.color === color));
   const chosen = $derived(fitting.find((o) => o.id === operation));
   const hues = $derived(bench.shown?.color.hues ?? []);
   const text = $derived(chosen ? `${chosen.id}(${chosen.parameters.map((p, i) => values[i] || standard(p)).join(', ')})` : '');
@@ -54,12 +47,8 @@
   const ready = $derived(chosen !== undefined && values[0] !== '' && values[0] !== undefined);
 
   function standard(p: Parameter): string {
-    return p.kind === 'hue' ? `{${hues[0]?.path ?? ''}}` : p.kind === 'color' ? `{${colors[0]?.path ?? ''}}` : operation === 'multiply' ? '1.25' : operation === 'rotate' ? '30' : (STANDARD[p.name] ?? '');
+    return p.kind === 'hue' ? `{${hues[0]?.path ?? ''}}` : p.kind === 'color' ? `{${colors[0]?.path ?? ''}}` : p.usual;
   }
-
-  $effect(() => {
-    if (operations.length === 0) void ask(() => api.GET('/api/operations')).then((all) => (operations = all));
-  });
 
   function choose(id: string) {
     operation = id;
@@ -90,20 +79,20 @@
 
 <form class="flex flex-col gap-2 border border-line p-2" aria-label="Derivation" onsubmit={take}>
   <label class="flex flex-col gap-0.5"><span class="caption">Operation</span>
-    <select class="field" value={operation} onchange={(e) => choose(e.currentTarget.value)}>{#each fitting as o (o.id)}<option value={o.id}>{NAMES[o.id] ?? o.id}</option>{/each}</select></label>
+    <select class="field" value={operation} onchange={(e) => choose(e.currentTarget.value)}>{#each fitting as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select></label>
   {#each chosen?.parameters ?? [] as p, i (p.name)}
     {#if p.kind === 'color'}
-      <ColorField label={i === 0 ? 'Of' : p.name === 'on' ? 'On' : 'With'} value={values[i] || (i === 0 ? '' : standard(p))} hex={hexOf(values[i] || (i === 0 ? '' : standard(p)))} width="w-full" offered={colors} references
+      <ColorField label={p.words} value={values[i] || (i === 0 ? '' : standard(p))} hex={hexOf(values[i] || (i === 0 ? '' : standard(p)))} width="w-full" offered={colors} references
         oncommit={async (v) => { set(i, v); return ''; }} />
     {:else if p.kind === 'hue'}
-      <label class="flex flex-col gap-0.5"><span class="caption">From the shades of</span>
+      <label class="flex flex-col gap-0.5"><span class="caption">{p.words}</span>
         <select class="field" value={values[i] || standard(p)} onchange={(e) => set(i, e.currentTarget.value)}>{#each hues as hue (hue.path)}<option value={`{${hue.path}}`}>{hue.name}</option>{/each}</select></label>
     {:else if p.kind === 'number' && p.max - p.min <= 720}
-      <Track label={UNITS[operation] ?? p.name} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={(v) => String(+v.toFixed(3))}
+      <Track label={p.words} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={(v) => String(+v.toFixed(3))}
         onprobe={(v) => set(i, String(+v.toFixed(3)))} oncommit={(v) => set(i, String(+v.toFixed(3)))} />
       <NumberField label="{p.name} as a number" short="exactly" value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : 1} places={3} size="w-16" onprobe={(v) => set(i, String(v))} oncommit={(v) => set(i, String(v))} />
     {:else}
-      <label class="flex flex-col gap-0.5"><span class="caption">{i === 0 ? 'Of' : p.name}</span><input class="field value" required placeholder={'{space.8}'} value={values[i] || (i === 0 ? '' : standard(p))} oninput={(e) => set(i, e.currentTarget.value)} /></label>
+      <label class="flex flex-col gap-0.5"><span class="caption">{p.words}</span><input class="field value" required placeholder={'{space.8}'} value={values[i] || (i === 0 ? '' : standard(p))} oninput={(e) => set(i, e.currentTarget.value)} /></label>
     {/if}
   {/each}
   {#if color}

@@ -15,14 +15,16 @@
 
   function moved(index: number, percent: number): string {
     const fitted = Math.round(Math.min(100, Math.max(0, percent)) * 10) / 10;
-    return stops.map((stop, i) => `${stop.color} ${i === index ? `${fitted}%` : stop.at}`).join(', ');
+    return stops.map((stop, i) => `${stop.color} ${i === index ? `${fitted}%` : stop.at}`.trim()).join(', ');
   }
 
-  /** The color of a stop as it comes out. */
-  const shown = (index: number) => split(split(css, ',')[index] ?? '', ' ')[0] ?? 'transparent';
+  /** The color and the position of a stop as it comes out. */
+  const shown = (index: number) => split(split(css, ',')[index] ?? '', ' ');
 
+  /** A stop that was another gradient's keeps its position when it gets a color of its own. */
   function dyed(index: number, color: string): string {
-    return stops.map((stop, i) => `${i === index ? color : stop.color} ${stop.at}`).join(', ');
+    const own = stops[index]?.at || (color.startsWith('#/') ? '' : (shown(index)[1] ?? '0%'));
+    return stops.map((stop, i) => (i === index ? `${color} ${own}` : `${stop.color} ${stop.at}`).trim()).join(', ');
   }
 
   function drag(event: PointerEvent, index: number) {
@@ -67,7 +69,7 @@
     {/each}
   </div>
   {#each stops as stop, i (i)}
-    <div class="flex items-end gap-2"><ColorField label="Stop {i + 1}" hideLabel value={stop.color} hex={shown(i)} width="w-36" {offered} references
-      onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} /><span class="value pb-1">{stop.at}</span></div>
+    <div class="flex items-end gap-2"><ColorField label="Stop {i + 1}" hideLabel value={stop.color} hex={shown(i)[0] ?? 'transparent'} width="w-36" {offered} references
+      onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} /><span class="value pb-1">{stop.at || shown(i)[1]}</span></div>
   {/each}
 </div>

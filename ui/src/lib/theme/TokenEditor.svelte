@@ -10,7 +10,7 @@
   import DerivationForm from './DerivationForm.svelte';
   import GradientField from './GradientField.svelte';
   import ShadowField from './ShadowField.svelte';
-  import { isDerived, isOwn, split } from './valueText';
+  import { split } from './valueText';
 
   /** One token: its path, its value with the control that fits its type, a derivation, and what it says of itself. */
   let { bench, row }: { bench: Bench; row: Schemas['TokenRow'] } = $props();
@@ -23,7 +23,7 @@
 
   let deriving = $state(false);
 
-  const own = $derived(isOwn(row.written));
+  const own = $derived(!row.marks.includes('alias') && !row.marks.includes('derived'));
   const measure = $derived(own ? MEASURE.exec(row.written) : null);
   const curve = $derived(/^cubic-bezier\(([^)]*)\)$/.exec(own ? row.written : '')?.[1]?.split(',').map(Number));
   const canDerive = $derived(['color', 'dimension', 'number'].includes(row.type));
@@ -99,7 +99,7 @@
   {/if}
 
   {#if canDerive}
-    <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{isDerived(row.written) ? 'Change the derivation' : 'Derive it from another token'}</button>
+    <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{row.marks.includes('derived') ? 'Change the derivation' : 'Derive it from another token'}</button>
     {#if deriving}{#key row.path}<DerivationForm {bench} written={row.written} color={row.type === 'color'} onprobe={(text) => bench.probe(edit(text))}
       oncommit={async (text) => { const wrong = await take(text); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
   {/if}

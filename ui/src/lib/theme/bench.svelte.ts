@@ -30,7 +30,10 @@ export class Bench {
   #tab = $state<Tab>('color');
   contract = $state.raw<Schemas['ContractView']>({ parts: [], roles: [], choices: [], governing: [] });
   readonly governing = $derived(new Governing(this.contract.governing));
-  seeing = $state.raw<Schemas['SeeingView'][]>([]);
+  /** What can be known of colors, derivations and grounds without a theme. */
+  sight = $state.raw<Schemas['SightView']>({ ways: [], black: 1, most: 1, legibility: [] });
+  operations = $state.raw<Schemas['OperationView'][]>([]);
+  grounds = $state.raw<Schemas['GroundsView']>({ kinds: [], positions: [], sizes: [], repeats: [], blends: [], patterns: [] });
   fonts = $state.raw<Schemas['Family'][]>([]);
 
   readonly looks = new Looks();
@@ -132,17 +135,21 @@ export class Bench {
   }
 
   async load() {
-    const [bench, contract, sites, fonts, seeing] = await Promise.all([
+    const [bench, contract, sites, fonts, sight, operations, grounds] = await Promise.all([
       this.#read(),
       ask(() => api.GET('/api/contract')),
       ask(() => api.GET('/api/sites', { params: { query: { theme: this.id } } })),
       ask(() => api.GET('/api/fonts')),
-      ask(() => api.GET('/api/seeing'))
+      ask(() => api.GET('/api/seeing')),
+      ask(() => api.GET('/api/operations')),
+      ask(() => api.GET('/api/grounds'))
     ]);
     this.contract = contract;
     this.looks.sites = sites;
     this.fonts = fonts;
-    this.seeing = seeing;
+    this.sight = sight;
+    this.operations = operations;
+    this.grounds = grounds;
     this.#show(bench);
     this.looks.begin(this.id);
     await this.look();

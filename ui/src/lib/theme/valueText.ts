@@ -17,11 +17,6 @@ export function split(text: string, at: ',' | ' ' | '/'): string[] {
   return items;
 }
 
-/** Whether a written value is one of its own, and no reference or derivation. */
-export function isOwn(written: string): boolean {
-  return !/^\{[^{}]*\}$/.test(written) && !written.startsWith('#/') && !/^(lighten|darken|depth|mix|mix-srgb|fade|rotate|chroma|complement|on-color|add|multiply|round|clamp)\(/.test(written);
-}
-
 /** Whether a value is computed from another token, such as darken({color.sea.60}, 10). */
 export function isDerived(written: string): boolean {
   return /^[a-z-]+\(.*\{/.test(written);

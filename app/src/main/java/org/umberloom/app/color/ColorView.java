@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,12 +15,14 @@ import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.Depth;
 import org.umberloom.core.color.Ramp;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.css.GroundProperties;
 import org.umberloom.core.dress.Recognized;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -81,8 +82,13 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
      *
      * @param alpha    that text needs, 0 to 1
      * @param readable share of the ground on which all text is readable without it
+     * @param css      declarations that show the ground as it lies; pictures by their address in a style sheet
+     * @param texts    what stands on it: each role of running text with its color
      */
-    public record VeilView(String scheme, double alpha, double readable) {
+    public record VeilView(String scheme, double alpha, double readable, String hex, String css, List<TextView> texts) {
+    }
+
+    public record TextView(String role, String hex) {
     }
 
     /** What lies on a surface's color; see {@link org.umberloom.core.ground.Ground}. */
@@ -208,12 +214,20 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
         List<VeilView> veils = new ArrayList<>();
         combos.byScheme().forEach((scheme, resolution) -> {
             Grounds.Placed here = combos.grounds(resolution).get(surface);
-            if (here != null) veils.add(new VeilView(scheme, here.alpha(), here.readable()));
+            if (here != null)
+                veils.add(new VeilView(scheme, here.alpha(), here.readable(), here.color().hex(), GroundProperties.declarations(here, resolution), texts(surface, resolution)));
         });
         Ground ground = placed.ground();
-        return List.of(new GroundView(placed.place().toString(), ground.kind().name().toLowerCase(Locale.ROOT), ground.source(),
+        return List.of(new GroundView(placed.place().toString(), ground.kind().id(), ground.source(),
                 ground.position(), ground.repeat(), ground.size(), ground.blend().css(), ground.angle(), ground.role(), ground.scrim(),
                 placed.missing(), veils));
+    }
+
+    private static List<TextView> texts(String surface, Resolution resolution) {
+        List<TextView> texts = new ArrayList<>();
+        for (String role : Grounds.TEXTS)
+            resolution.value(Surfaces.path(surface, role), ColorValue.class).ifPresent(value -> texts.add(new TextView(role, value.color().hex())));
+        return texts;
     }
 
     private static Map<String, Pair.Measured> weakestPairs(List<Pair.Measured> pairs) {

@@ -51,7 +51,7 @@ class PaletteController {
     }
 
     @GetMapping("/seeing")
-    List<PaletteService.SeeingView> waysOfSeeing() {
-        return palettes.waysOfSeeing();
+    PaletteService.SightView sight() {
+        return palettes.sight();
     }
 }

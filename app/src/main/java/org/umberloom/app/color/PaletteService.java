@@ -6,10 +6,12 @@ import org.springframework.stereotype.Service;
 import org.umberloom.app.picture.PictureReader;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
+import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.Deficiency;
 import org.umberloom.core.color.Depth;
 import org.umberloom.core.color.Harmony;
+import org.umberloom.core.color.Legibility;
 import org.umberloom.core.color.PictureColors;
 import org.umberloom.core.color.StarterPalettes;
 import org.umberloom.core.format.PaletteText;
@@ -33,6 +35,24 @@ class PaletteService {
     }
 
     record SeeingView(String id, String words, List<Double> matrix) {
+    }
+
+    /**
+     * What a color can be on another, from the least on.
+     *
+     * @param apart how far apart their depths are at least
+     */
+    record LegibilityView(String words, String specimen, double ratio, double apart) {
+    }
+
+    /**
+     * How colors are seen.
+     *
+     * @param ways  with fewer cones
+     * @param black the depth of black, white having none
+     * @param most  the ratio of black and white
+     */
+    record SightView(List<SeeingView> ways, double black, double most, List<LegibilityView> legibility) {
     }
 
     private final PictureReader pictures;
@@ -70,7 +90,12 @@ class PaletteService {
         return starters;
     }
 
-    List<SeeingView> waysOfSeeing() {
+    SightView sight() {
+        return new SightView(waysOfSeeing(), Depth.BLACK, Contrast.ratio(Color.rgb(0, 0, 0), Color.rgb(255, 255, 255)), List.of(Legibility.values()).stream()
+                .map(level -> new LegibilityView(level.words(), level.specimen(), level.ratio(), level.apart())).toList());
+    }
+
+    private static List<SeeingView> waysOfSeeing() {
         return List.of(Deficiency.values()).stream().map(d -> new SeeingView(d.id(), d.words(), d.matrix())).toList();
     }
 

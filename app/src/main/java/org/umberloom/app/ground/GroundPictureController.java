@@ -18,6 +18,8 @@ import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
+import org.umberloom.core.color.Blend;
+import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Pattern;
 import org.umberloom.core.theme.Picture;
 
@@ -47,8 +49,18 @@ class GroundPictureController {
         this.heavy = heavy;
     }
 
-    @GetMapping("/patterns")
-    List<PatternView> patterns() {
+    /** What grounds can be made of. */
+    record GroundsView(List<String> kinds, List<String> positions, List<String> sizes, List<String> repeats, List<String> blends,
+                       List<PatternView> patterns) {
+    }
+
+    @GetMapping("/grounds")
+    GroundsView grounds() {
+        return new GroundsView(Arrays.stream(Ground.Kind.values()).map(Ground.Kind::id).toList(), Ground.POSITIONS, Ground.SIZES, Ground.REPEATS,
+                Arrays.stream(Blend.values()).map(Blend::css).toList(), patterns());
+    }
+
+    private static List<PatternView> patterns() {
         return Arrays.stream(Pattern.values()).map(pattern -> new PatternView(pattern.id(), pattern.words(),
                 String.join(", ", pattern.layers().stream().map(layer -> layer.in(INK)).toList()),
                 String.join(", ", pattern.layers().stream().map(Pattern.Layer::size).toList()))).toList();

@@ -22,6 +22,7 @@ import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Operation;
+import org.umberloom.core.token.Reference;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
@@ -67,10 +68,10 @@ public class TokenService {
     }
 
     /** An argument; {@code kind} is color, number, amount or hue, and the range counts for a number. */
-    record ParameterView(String name, String kind, double min, double max) {
+    record ParameterView(String name, String kind, double min, double max, String words, String usual) {
     }
 
-    record OperationView(String id, List<ParameterView> parameters, boolean color) {
+    record OperationView(String id, String words, List<ParameterView> parameters, boolean color, boolean shifts) {
     }
 
     private final DraftService drafts;
@@ -106,6 +107,7 @@ public class TokenService {
         if (token.detached()) marks.add("detached");
         else if (Recipes.computing(theme.at(row.place()), row.path()).isPresent()) marks.add("recipe");
         if (token.value() instanceof DerivedValue) marks.add("derived");
+        if (token.value() instanceof Reference) marks.add("alias");
         if (token.meta().deprecated().filter(said -> !said.equals(false)).isPresent()) marks.add("deprecated");
         return marks;
     }
@@ -189,9 +191,9 @@ public class TokenService {
     }
 
     List<OperationView> operations() {
-        return List.of(Operation.values()).stream().map(operation -> new OperationView(operation.id(),
+        return List.of(Operation.values()).stream().map(operation -> new OperationView(operation.id(), operation.words(),
                 operation.parameters().stream().map(parameter -> new ParameterView(parameter.name(),
-                        parameter.kind().name().toLowerCase(Locale.ROOT), parameter.min(), parameter.max())).toList(),
-                operation.makesColor())).toList();
+                        parameter.kind().name().toLowerCase(Locale.ROOT), parameter.min(), parameter.max(),
+                        parameter.words(), parameter.usual())).toList(), operation.makesColor(), operation.shifts())).toList();
     }
 }

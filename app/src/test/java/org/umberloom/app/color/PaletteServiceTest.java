@@ -39,6 +39,6 @@ class PaletteServiceTest {
 
     @Test
     void threeKindsOfConesCanBeMissing() {
-        assertThat(palettes.waysOfSeeing()).hasSize(3).allMatch(way -> way.matrix().size() == 9 && way.words().startsWith("without"));
+        assertThat(palettes.sight().ways()).hasSize(3).allMatch(way -> way.matrix().size() == 9 && way.words().startsWith("without"));
     }
 }

@@ -20,9 +20,10 @@ import org.umberloom.core.token.ValueText;
  * A surface's ground as custom properties: the lists of {@code background-image} and its companions (CSS Backgrounds 3,
  * section 2), the veil first and the picture below it.
  */
-final class GroundProperties {
+public final class GroundProperties {
     static final String IMAGE = "--ground-image";
     private static final String NONE = "none";
+    private static final String BLEND = "blend";
     private static final String WHOLE = "auto";
 
     private record Layer(String image, String position, String size, String repeat, String blend) {
@@ -33,18 +34,31 @@ final class GroundProperties {
 
     /** @param placed empty for a surface of plain color, which must not show the ground of a surface around it */
     static Map<String, String> of(Optional<Grounds.Placed> placed, Resolution resolution) {
-        List<Layer> layers = placed.map(ground -> layers(ground, resolution)).orElse(List.of());
         Map<String, String> properties = new LinkedHashMap<>();
-        if (layers.isEmpty()) {
-            properties.put(IMAGE, NONE);
-            return properties;
-        }
-        properties.put(IMAGE, join(layers.stream().map(Layer::image).toList()));
-        properties.put("--ground-position", join(layers.stream().map(Layer::position).toList()));
-        properties.put("--ground-size", join(layers.stream().map(Layer::size).toList()));
-        properties.put("--ground-repeat", join(layers.stream().map(Layer::repeat).toList()));
-        properties.put("--ground-blend", join(layers.stream().map(Layer::blend).toList()));
+        placed.map(ground -> lists(ground, resolution)).orElse(Map.of()).forEach((list, value) -> properties.put("--ground-" + list, value));
+        if (properties.isEmpty()) properties.put(IMAGE, NONE);
         return properties;
+    }
+
+    /**
+     * The declarations that show a ground by themselves; none where it is missing. Pictures have addresses from where the
+     * style sheet stands.
+     */
+    public static String declarations(Grounds.Placed placed, Resolution resolution) {
+        return String.join("; ", lists(placed, resolution).entrySet().stream()
+                .map(list -> "background-" + (list.getKey().equals(BLEND) ? "blend-mode" : list.getKey()) + ": " + list.getValue()).toList());
+    }
+
+    private static Map<String, String> lists(Grounds.Placed placed, Resolution resolution) {
+        List<Layer> layers = layers(placed, resolution);
+        if (layers.isEmpty()) return Map.of();
+        Map<String, String> lists = new LinkedHashMap<>();
+        lists.put("image", join(layers.stream().map(Layer::image).toList()));
+        lists.put("position", join(layers.stream().map(Layer::position).toList()));
+        lists.put("size", join(layers.stream().map(Layer::size).toList()));
+        lists.put("repeat", join(layers.stream().map(Layer::repeat).toList()));
+        lists.put(BLEND, join(layers.stream().map(Layer::blend).toList()));
+        return lists;
     }
 
     /** What a rule that shows grounds declares. */

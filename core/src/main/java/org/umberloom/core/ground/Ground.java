@@ -3,12 +3,14 @@ package org.umberloom.core.ground;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
 /**
@@ -27,11 +29,26 @@ import org.umberloom.core.token.TokenPath;
 public record Ground(Kind kind, String source, String position, String repeat, String size, Blend blend, double angle, String role,
                      boolean scrim) {
     /** What kind of image it is. */
-    public enum Kind { PICTURE, GRADIENT, PATTERN }
+    public enum Kind {
+        PICTURE, GRADIENT, PATTERN;
+
+        /** As it is written, such as {@code picture}. */
+        public String id() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** @throws IllegalArgumentException that names what there is */
+        public static Kind byId(String id) {
+            return Arrays.stream(values()).filter(kind -> kind.id().equalsIgnoreCase(id)).findFirst().orElseThrow(() ->
+                    new IllegalArgumentException("“" + Names.shown(id) + "” is not a kind of ground: it is picture, gradient or pattern."));
+        }
+    }
 
     public static final List<String> POSITIONS = List.of("left top", "center top", "right top", "left center", "center center",
             "right center", "left bottom", "center bottom", "right bottom");
     public static final List<String> REPEATS = List.of("no-repeat", "repeat", "repeat-x", "repeat-y", "round", "space");
+    /** Sizes to choose from; any width in px is one too. */
+    public static final List<String> SIZES = List.of("cover", "contain", "auto", "120px", "240px", "480px");
     private static final String FIELD = "ground";
     private static final java.util.regex.Pattern SIZE = java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
     private static final java.util.regex.Pattern ROLE = java.util.regex.Pattern.compile("[a-z][a-z-]*");
@@ -60,6 +77,11 @@ public record Ground(Kind kind, String source, String position, String repeat, S
         return meta.withOwn(FIELD, ground.map(Ground::write));
     }
 
+    /** One of which nothing but its source is said. */
+    public static Ground usual(Kind kind, String source) {
+        return new Ground(kind, source, "center center", "no-repeat", "cover", Blend.NORMAL, 180, "border", true);
+    }
+
     /** The same with its veil laid. */
     Ground withScrim() {
         return new Ground(kind, source, position, repeat, size, blend, angle, role, true);
@@ -67,7 +89,7 @@ public record Ground(Kind kind, String source, String position, String repeat, S
 
     private Map<String, Object> write() {
         Map<String, Object> data = new LinkedHashMap<>();
-        data.put("kind", kind.name().toLowerCase(java.util.Locale.ROOT));
+        data.put("kind", kind.id());
         data.put("source", kind == Kind.GRADIENT ? "{" + source + "}" : source);
         data.put("position", position);
         data.put("repeat", repeat);
@@ -81,13 +103,13 @@ public record Ground(Kind kind, String source, String position, String repeat, S
 
     private static Ground read(Object data) {
         if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("A surface’s “ground” must be an object.");
-        Kind kind = Arrays.stream(Kind.values()).filter(k -> k.name().equalsIgnoreCase(String.valueOf(map.get("kind")))).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("“" + map.get("kind") + "” is not a kind of ground: it is picture, gradient or pattern."));
+        Kind kind = Kind.byId(String.valueOf(map.get("kind")));
         String source = text(map, "source", "");
         if (kind == Kind.GRADIENT && source.startsWith("{") && source.endsWith("}")) source = source.substring(1, source.length() - 1);
-        return new Ground(kind, source, text(map, "position", "center center"), text(map, "repeat", "no-repeat"), text(map, "size", "cover"),
-                Blend.byCss(text(map, "blend", "normal")), map.get("angle") instanceof Number angle ? angle.doubleValue() : 180,
-                text(map, "role", "border"), !Boolean.FALSE.equals(map.get("scrim")));
+        Ground usual = usual(kind, source);
+        return new Ground(kind, source, text(map, "position", usual.position), text(map, "repeat", usual.repeat), text(map, "size", usual.size),
+                Blend.byCss(text(map, "blend", usual.blend.css())), map.get("angle") instanceof Number angle ? angle.doubleValue() : usual.angle,
+                text(map, "role", usual.role), !Boolean.FALSE.equals(map.get("scrim")));
     }
 
     private static String text(Map<?, ?> map, String field, String standard) {

@@ -33,7 +33,8 @@ import org.umberloom.core.token.TokenPath;
 /** The grounds of a theme's surfaces in one combination, each with the veil that the text on it needs. */
 public final class Grounds {
     private static final String GROUND = "ground";
-    private static final Set<String> TEXTS = Set.of("text", "heading", "muted", "link", "link-hover", "link-visited");
+    /** The roles of running text that a ground has to leave readable. */
+    public static final List<String> TEXTS = List.of("heading", "text", "muted", "link", "link-hover", "link-visited");
     private static final int GRADIENT_SAMPLES = 256;
 
     /**

@@ -29,15 +29,27 @@ final class CompositeText {
                     + text(shadow.blur()) + " " + text(shadow.spread()) + " " + text(shadow.color());
         if (value instanceof ShadowListValue list) return joined(list.shadows(), ", ");
         if (value instanceof GradientValue gradient) {
-            List<String> stops = new ArrayList<>();
-            for (GradientValue.Stop stop : gradient.stops())
-                stops.add(text(stop.color()) + " " + (stop.position() instanceof NumberValue number
-                        ? ValueText.number(number.number() * 100, 4) + "%" : text(stop.position())));
-            return String.join(", ", stops);
+            return String.join(", ", gradient.stops().stream().map(CompositeText::stop).toList());
         }
         if (value instanceof StrokeStyleValue stroke)
             return stroke.dash().isEmpty() ? stroke.keyword() : DASH + " " + joined(stroke.dash(), " ") + " " + stroke.lineCap();
         return joined(List.copyOf(value.parts().values()), " / ");
+    }
+
+    private static String stop(GradientValue.Stop stop) {
+        return text(stop.color()) + " " + (stop.position() instanceof NumberValue number
+                ? ValueText.number(number.number() * 100, 4) + "%" : text(stop.position()));
+    }
+
+    /** Stops some of which are another gradient's: those as references. */
+    static String stops(List<?> data) {
+        return String.join(", ", data.stream().map(item -> TemplateValue.referenceIn(item).map(Object::toString)
+                .orElseGet(() -> write((GradientValue) ValueData.read(TokenType.GRADIENT, List.of(item))))).toList());
+    }
+
+    /** Whether a text of a type is a list of more than one item. */
+    static boolean isList(TokenType type, String text) {
+        return (type == TokenType.GRADIENT || type == TokenType.SHADOW) && split(text, ',').size() > 1;
     }
 
     private static String joined(List<TokenValue> values, String with) {
@@ -82,9 +94,18 @@ final class CompositeText {
                 part(TokenType.DIMENSION, words.get(3)), inset);
     }
 
-    static GradientValue gradient(String text) {
+    /** A gradient; one with stops of others as what is filled in when they are known. */
+    static TokenValue gradient(String text) {
+        List<String> items = split(text, ',');
+        if (items.stream().anyMatch(PropertyReference::isPointer))
+            return new TemplateValue(TokenType.GRADIENT, items.stream().map(item -> PropertyReference.isPointer(item)
+                    ? ValueData.write(PropertyReference.parse(item)) : ((List<?>) ValueData.write(read(List.of(item)))).get(0)).toList());
+        return read(items);
+    }
+
+    private static GradientValue read(List<String> items) {
         List<GradientValue.Stop> stops = new ArrayList<>();
-        for (String item : split(text, ',')) {
+        for (String item : items) {
             List<String> words = words(item, 2, "a gradient stop: a color and a position, such as #fff 25%");
             String at = words.get(1);
             TokenValue position = at.endsWith("%")

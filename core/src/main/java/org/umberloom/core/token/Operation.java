@@ -10,27 +10,32 @@ import org.umberloom.core.color.Color;
 
 /** What a derivation can do. Depths and steps of depth lie between 0 and 120, shares and alpha between 0 and 1. */
 public enum Operation {
-    LIGHTEN("lighten", color(), number("by", 0, 120)),
-    DARKEN("darken", color(), number("by", 0, 120)),
-    DEPTH("depth", color(), number("to", 0, 120)),
-    MIX("mix", color(), new Parameter("with", Kind.COLOR, 0, 0), number("share", 0, 1)),
-    MIX_SRGB("mix-srgb", color(), new Parameter("with", Kind.COLOR, 0, 0), number("share", 0, 1)),
-    FADE("fade", color(), number("alpha", 0, 1)),
-    ROTATE("rotate", color(), number("by", -360, 360)),
-    CHROMA("chroma", color(), number("times", 0, 4)),
-    COMPLEMENT("complement", color()),
-    ON_COLOR("on-color", color(), new Parameter("hue", Kind.HUE, 0, 0), number("ratio", 1, 21)),
-    REACH("reach", color(), new Parameter("hue", Kind.HUE, 0, 0), new Parameter("on", Kind.COLOR, 0, 0), number("ratio", 1, 21)),
-    ADD("add", amount(Derivation.OF), amount("by")),
-    MULTIPLY("multiply", amount(Derivation.OF), number("by", -1000, 1000)),
-    ROUND("round", amount(Derivation.OF), amount("step")),
-    CLAMP("clamp", amount(Derivation.OF), amount("min"), amount("max"));
+    LIGHTEN("lighten", "Lighter", color(), number("by", "by depth", 0, 120, "10")),
+    DARKEN("darken", "Darker", color(), number("by", "by depth", 0, 120, "10")),
+    DEPTH("depth", "At a depth", color(), number("to", "to", 0, 120, "60")),
+    MIX("mix", "Mix", color(), color("with", "With"), number("share", "share", 0, 1, "0.5")),
+    MIX_SRGB("mix-srgb", "Mix in sRGB", color(), color("with", "With"), number("share", "share", 0, 1, "0.5")),
+    FADE("fade", "Fade", color(), number("alpha", "alpha", 0, 1, "0.5")),
+    ROTATE("rotate", "Rotate the hue", color(), number("by", "by degrees", -360, 360, "30")),
+    CHROMA("chroma", "More or less chroma", color(), number("times", "times", 0, 4, "0.5")),
+    COMPLEMENT("complement", "Complement", color()),
+    ON_COLOR("on-color", "Readable on it", color(), hue(), number("ratio", "ratio", 1, 21, "4.5")),
+    REACH("reach", "Keep readable", color(), hue(), color("on", "On"), number("ratio", "ratio", 1, 21, "4.5")),
+    ADD("add", "Add", amount(Derivation.OF, ""), amount("by", "10")),
+    MULTIPLY("multiply", "Multiply", amount(Derivation.OF, ""), number("by", "by", -1000, 1000, "1.25")),
+    ROUND("round", "Round", amount(Derivation.OF, ""), amount("step", "1px")),
+    CLAMP("clamp", "Keep between", amount(Derivation.OF, ""), amount("min", "1px"), amount("max", "100px"));
 
     /** What an argument may be: a color, a plain number, a number or dimension, or the group of a hue. */
     public enum Kind { COLOR, NUMBER, AMOUNT, HUE }
 
-    /** An argument with its kind and, for a literal number, its range. */
-    public record Parameter(String name, Kind kind, double min, double max) {
+    /**
+     * An argument with its kind and, for a literal number, its range.
+     *
+     * @param words what people call it
+     * @param usual   what it is as people write it until they say something else; empty where nothing is usual
+     */
+    public record Parameter(String name, Kind kind, double min, double max, String words, String usual) {
         void check(String operation, TokenValue argument) {
             if (argument instanceof Alias || argument instanceof PropertyReference && kind != Kind.HUE) return;
             boolean fits = switch (kind) {
@@ -41,7 +46,7 @@ public enum Operation {
                 case HUE -> false;
             };
             if (!fits)
-                throw new IllegalArgumentException("“" + name + "” of " + operation + " must be " + words() + " or refer to one");
+                throw new IllegalArgumentException("“" + name + "” of " + operation + " must be " + described() + " or refer to one");
             if (kind == Kind.NUMBER) range(operation, ((NumberValue) argument).number());
         }
 
@@ -51,7 +56,7 @@ public enum Operation {
                         + ValueText.number(min, 2) + " and " + ValueText.number(max, 2) + ", was " + ValueText.number(number, 4));
         }
 
-        private String words() {
+        private String described() {
             return switch (kind) {
                 case COLOR -> "a color";
                 case NUMBER -> "a number";
@@ -87,27 +92,48 @@ public enum Operation {
     }
 
     private final String id;
+    private final String words;
     private final List<Parameter> parameters;
 
-    Operation(String id, Parameter... parameters) {
+    Operation(String id, String words, Parameter... parameters) {
         this.id = id;
+        this.words = words;
         this.parameters = List.of(parameters);
     }
 
     private static Parameter color() {
-        return new Parameter(Derivation.OF, Kind.COLOR, 0, 0);
+        return color(Derivation.OF, "Of");
     }
 
-    private static Parameter number(String name, double min, double max) {
-        return new Parameter(name, Kind.NUMBER, min, max);
+    private static Parameter color(String name, String words) {
+        return new Parameter(name, Kind.COLOR, 0, 0, words, "");
     }
 
-    private static Parameter amount(String name) {
-        return new Parameter(name, Kind.AMOUNT, 0, 0);
+    private static Parameter hue() {
+        return new Parameter("hue", Kind.HUE, 0, 0, "From the shades of", "");
+    }
+
+    private static Parameter number(String name, String words, double min, double max, String usual) {
+        return new Parameter(name, Kind.NUMBER, min, max, words, usual);
+    }
+
+    private static Parameter amount(String name, String usual) {
+        return new Parameter(name, Kind.AMOUNT, 0, 0, name.equals(Derivation.OF) ? "Of" : name, usual);
     }
 
     public String id() {
         return id;
+    }
+
+    /** What people call it. */
+    public String words() {
+        return words;
+    }
+
+    /** Whether it can change many values alike: all that it needs beside each is at most one number or length. */
+    public boolean shifts() {
+        return parameters.size() == 1 || parameters.size() == 2
+                && (parameters.get(1).kind == Kind.NUMBER || parameters.get(1).kind == Kind.AMOUNT);
     }
 
     /** The arguments in order, the source first. */

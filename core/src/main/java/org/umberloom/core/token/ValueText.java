@@ -43,7 +43,7 @@ public final class ValueText {
         if (trimmed.length() > (type == TokenType.DIMENSION ? LONGEST_LENGTH : LONGEST))
             throw new IllegalArgumentException("“" + Names.shown(trimmed) + "” is too long for a " + type.id() + ".");
         if (Alias.isAlias(trimmed) && trimmed.indexOf('}') == trimmed.length() - 1) return Alias.parse(trimmed);
-        if (PropertyReference.isPointer(trimmed)) return PropertyReference.parse(trimmed);
+        if (PropertyReference.isPointer(trimmed) && !CompositeText.isList(type, trimmed)) return PropertyReference.parse(trimmed);
         Optional<DerivedValue> derived = derivation(trimmed);
         if (derived.isPresent()) return derived.get();
         return switch (type) {
@@ -77,7 +77,8 @@ public final class ValueText {
             return "cubic-bezier(" + number(c.x1(), 4) + ", " + number(c.y1(), 4) + ", " + number(c.x2(), 4) + ", "
                     + number(c.y2(), 4) + ")";
         if (value instanceof CompositeValue composite) return CompositeText.write(composite);
-        if (value instanceof TemplateValue template) return data(template.data());
+        if (value instanceof TemplateValue template)
+            return template.valueType() == TokenType.GRADIENT ? CompositeText.stops((List<?>) template.data()) : data(template.data());
         return value instanceof ForeignValue foreign ? data(foreign.data()) : value.toString();
     }
 

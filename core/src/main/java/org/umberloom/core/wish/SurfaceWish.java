@@ -1,7 +1,6 @@
 package org.umberloom.core.wish;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
@@ -11,7 +10,6 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.Group;
-import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
 /** Wishes about surfaces and what they stand on. */
@@ -52,18 +50,37 @@ public sealed interface SurfaceWish extends Wish {
         public Edit in(Seen seen) {
             Group surface = seen.theme().at(place).group(path)
                     .orElseThrow(() -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
-            Optional<Ground> lying = ground.map(Lying::ground);
+            Optional<Ground> lying = ground.map(one -> one.over(lying(surface)));
             String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
             return new Edit.Batch(label, List.of(new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))));
         }
     }
 
-    /** What lies on a surface's color, as {@link Ground} describes it. */
-    record Lying(String kind, String source, String position, String repeat, String size, String blend, double angle, String role, boolean scrim) {
-        Ground ground() {
-            Ground.Kind known = Arrays.stream(Ground.Kind.values()).filter(one -> one.name().equalsIgnoreCase(kind)).findFirst()
-                    .orElseThrow(() -> new IllegalArgumentException("“" + Names.shown(kind) + "” is not a kind of ground: it is picture, gradient or pattern."));
-            return new Ground(known, source, position, repeat, size, Blend.byCss(blend), angle, role, scrim);
+    /**
+     * What lies on a surface's color, as {@link Ground} describes it; what is left out stays as it lies now, or is as usual for
+     * a kind that did not lie there.
+     */
+    record Lying(Optional<String> kind, Optional<String> source, Optional<String> position, Optional<String> repeat, Optional<String> size,
+                 Optional<String> blend, Optional<Double> angle, Optional<String> role, Optional<Boolean> scrim) {
+        /** @throws IllegalArgumentException where it is not said what lies there and nothing lies there yet */
+        Ground over(Optional<Ground> now) {
+            Ground.Kind known = kind.map(Ground.Kind::byId).or(() -> now.map(Ground::kind))
+                    .orElseThrow(() -> new IllegalArgumentException("Nothing lies on this surface yet: say what kind of ground it is."));
+            Optional<Ground> same = now.filter(ground -> ground.kind() == known);
+            String from = source.or(() -> same.map(Ground::source))
+                    .orElseThrow(() -> new IllegalArgumentException("Say which " + known.id() + " lies on this surface."));
+            Ground base = same.orElseGet(() -> Ground.usual(known, from));
+            return new Ground(known, from, position.orElse(base.position()), repeat.orElse(base.repeat()), size.orElse(base.size()),
+                    blend.map(Blend::byCss).orElse(base.blend()), angle.orElse(base.angle()), role.orElse(base.role()), scrim.orElse(base.scrim()));
+        }
+    }
+
+    /** One that cannot be read is as good as none: it is chosen again. */
+    private static Optional<Ground> lying(Group surface) {
+        try {
+            return Ground.of(surface);
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
         }
     }
 

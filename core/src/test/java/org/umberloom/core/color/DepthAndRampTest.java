@@ -35,6 +35,13 @@ class DepthAndRampTest {
         assertThat(Depth.spanFor(7)).isCloseTo(76.7, within(0.05));
     }
 
+    /** Source: WCAG 2.2, 1.4.3, 1.4.6 and 1.4.11. */
+    @Test
+    void whatAColorCanBeOnAnotherRisesWithTheRatio() {
+        assertThat(Legibility.values()).extracting(Legibility::ratio).containsExactly(1.0, 3.0, 4.5, 7.0);
+        assertThat(Legibility.values()).extracting(Legibility::apart).isSorted().first().isEqualTo(0.0);
+    }
+
     @Test
     void depthOutsideItsRangeIsRefused() {
         assertThatThrownBy(() -> new Depth(121)).hasMessageContaining("between 0 and 120");

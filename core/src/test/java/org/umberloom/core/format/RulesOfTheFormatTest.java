@@ -27,6 +27,7 @@ import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 
 /** Rules of the Format and Color Modules 2025.10 that files from elsewhere rely on. */
@@ -99,7 +100,11 @@ class RulesOfTheFormatTest {
             String json = "{" + warm + ", \"cool\": {\"$type\": \"gradient\", \"$value\": [" + stop
                     + ", {\"color\": {\"colorSpace\": \"srgb\", \"components\": [0, 1, 0]}, \"position\": 1}]}}";
             assertThat(ValueText.write(resolved(json, "cool").value())).as(stop).isEqualTo("#ff0000 25%, #00ff00 100%");
-            assertThat(TokensJson.write(reading(json).theme().sets().get("tokens").tokens())).as(stop).contains("#/warm/$value/0");
+            Group tokens = reading(json).theme().sets().get("tokens").tokens();
+            assertThat(TokensJson.write(tokens)).as(stop).contains("#/warm/$value/0");
+            TokenValue cool = tokens.token(TokenPath.of("cool")).orElseThrow().value();
+            assertThat(ValueText.write(cool)).startsWith("#/warm/$value/0");
+            assertThat(ValueText.write(ValueText.parse(TokenType.GRADIENT, ValueText.write(cool)))).as("typed again").isEqualTo(ValueText.write(cool));
         }
     }
 

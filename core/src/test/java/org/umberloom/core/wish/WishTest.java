@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.core.format.EditJson;
+import org.umberloom.core.ground.Ground;
 import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -157,5 +158,31 @@ class WishTest {
             assertThat(meta.description()).contains("the first");
             assertThat(meta.deprecated()).contains("ink");
         });
+    }
+
+    private static Asked ground(Map<String, Object> ground) {
+        return EditJson.asked(Map.of("op", "onGround", "place", "set:roles", "path", "surface.page", "ground", ground));
+    }
+
+    private static Ground lying(ThemeDocument theme) {
+        return Ground.of(theme.at(Place.set("roles")).group(TokenPath.of("surface.page")).orElseThrow()).orElseThrow();
+    }
+
+    @Test
+    void ofAGroundOnlyWhatChangesIsSaid() {
+        ThemeDocument dotted = applied(THEME, ground(Map.of("kind", "pattern", "source", "dots")));
+        assertThat(lying(dotted)).isEqualTo(Ground.usual(Ground.Kind.PATTERN, "dots"));
+        ThemeDocument drawn = applied(dotted, ground(Map.of("role", "accent", "scrim", false)));
+        assertThat(lying(drawn).source()).isEqualTo("dots");
+        assertThat(lying(drawn).role()).isEqualTo("accent");
+        assertThat(lying(applied(drawn, ground(Map.of("source", "waves")))).scrim()).as("the same kind stays as it is").isFalse();
+        assertThat(lying(applied(drawn, ground(Map.of("kind", "gradient", "source", "gradient.fog")))).scrim()).as("another begins anew").isTrue();
+    }
+
+    @Test
+    void aGroundHasToBeSaidOnce() {
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("scrim", true)))).hasMessageContaining("say what kind of ground it is");
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "picture")))).hasMessageContaining("Say which picture");
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "marble", "source", "x")))).hasMessageContaining("picture, gradient or pattern");
     }
 }
