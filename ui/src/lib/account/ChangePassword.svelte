@@ -22,7 +22,13 @@
     message = '';
     try {
       const { sessions } = await store(() => api.DELETE('/api/session/others'));
-      toast.success(sessions === 0 ? 'You have no other session' : sessions === 1 ? 'One other session has ended' : `${sessions} other sessions have ended`);
+      toast.success(
+        sessions === 0
+          ? 'You have no other session'
+          : sessions === 1
+            ? 'One other session has ended'
+            : `${sessions} other sessions have ended`
+      );
     } catch (e) {
       message = e instanceof Problem ? e.message : String(e);
     }
@@ -33,8 +39,26 @@
   <h2 id="yours" class="font-display text-xl text-heading">Your password</h2>
   <p class="mb-4 text-muted">At least 15 characters; several words in a row are easy to keep in mind. Any letter, sign or blank counts.</p>
   <form class="flex flex-col gap-3" onsubmit={change}>
-    <label class="flex flex-col gap-1"><span class="font-medium">Current password</span><input class="field h-9" type="password" required maxlength="200" autocomplete="current-password" bind:value={current} /></label>
-    <label class="flex flex-col gap-1"><span class="font-medium">New password</span><input class="field h-9" type="password" required maxlength="200" autocomplete="new-password" bind:value={fresh} /></label>
+    <label class="flex flex-col gap-1"
+      ><span class="font-medium">Current password</span><input
+        class="field h-9"
+        type="password"
+        required
+        maxlength="200"
+        autocomplete="current-password"
+        bind:value={current}
+      /></label
+    >
+    <label class="flex flex-col gap-1"
+      ><span class="font-medium">New password</span><input
+        class="field h-9"
+        type="password"
+        required
+        maxlength="200"
+        autocomplete="new-password"
+        bind:value={fresh}
+      /></label
+    >
     {#if message}<p class="text-must" role="alert">{message}</p>{/if}
     <button class="button button-strong h-9 self-start" type="submit">Change it</button>
   </form>

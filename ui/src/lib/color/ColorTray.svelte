@@ -33,7 +33,11 @@
   const hue = $derived(hues.find((h) => h.path === chosenPath) ?? hues[0]);
   /** While a pointer moves, what is told of a ramp is drawn so seldom. */
   const TOLD_MS = 360;
-  const told = trailing(() => hue, () => bench.state === 'probing', TOLD_MS);
+  const told = trailing(
+    () => hue,
+    () => bench.state === 'probing',
+    TOLD_MS
+  );
   const shade = $derived(told.now?.shades.find((s) => s.name === chosenShade));
   const spoken = $derived(pointed ?? shade);
   const from = $derived(
@@ -76,31 +80,78 @@
           <NewNamed label="New hue" button="button button-quiet h-6 px-1.5 text-muted" submit="Add the hue" side="top" onadd={add}>
             {#snippet trigger()}<Plus size={14} aria-hidden="true" /> New{/snippet}
             <HomeField {bench} kind="hue" bind:place={home} />
-            <ColorField label="Seed color" value={seed} hex={seed || 'transparent'} width="w-44" offered={offered(bench)} oncommit={async (text) => { seed = text; return ''; }} />
+            <ColorField
+              label="Seed color"
+              value={seed}
+              hex={seed || 'transparent'}
+              width="w-44"
+              offered={offered(bench)}
+              oncommit={async (text) => {
+                seed = text;
+                return '';
+              }}
+            />
           </NewNamed>
-          <Popover.Root bind:open={finding} onOpenChange={(open) => { if (!open) bench.revert(); }}>
+          <Popover.Root
+            bind:open={finding}
+            onOpenChange={(open) => {
+              if (!open) bench.revert();
+            }}
+          >
             <Popover.Trigger class="button button-quiet h-6 px-1.5 text-muted">Find</Popover.Trigger>
             <Popover.Portal>
-              <Popover.Content role="dialog" aria-label="Find colors" class="z-40 rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
-                <PalettePanel {bench} {hue} ontaken={(path) => { chosenPath = path; finding = false; }} />
+              <Popover.Content
+                role="dialog"
+                aria-label="Find colors"
+                class="z-40 rounded-[3px] border border-line bg-raised p-4"
+                side="top"
+                sideOffset={6}
+                collisionPadding={8}
+              >
+                <PalettePanel
+                  {bench}
+                  {hue}
+                  ontaken={(path) => {
+                    chosenPath = path;
+                    finding = false;
+                  }}
+                />
               </Popover.Content>
             </Popover.Portal>
           </Popover.Root>
-          <button class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}" aria-pressed={curves} title="Curves of the chosen hue" aria-label="Curves" onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button>
+          <button
+            class="button button-quiet h-6 px-1.5 {curves ? 'text-ink' : 'text-muted'}"
+            aria-pressed={curves}
+            title="Curves of the chosen hue"
+            aria-label="Curves"
+            onclick={() => (curves = !curves)}><Spline size={14} aria-hidden="true" /></button
+          >
         </div>
         <div><DepthRuler sight={bench.sight} {from} /></div>
       </div>
       {#each hues as h (h.path)}
         <button
-          class="flex min-h-8 items-center gap-2 border-t border-border px-1.5 text-left {h === hue ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+          class="flex min-h-8 items-center gap-2 border-t border-border px-1.5 text-left {h === hue
+            ? 'bg-chosen font-semibold'
+            : 'hover:bg-hover'}"
           aria-pressed={h === hue}
           onclick={() => choose(h.path)}
         >
           <span class="size-4 shrink-0 border border-line" style:background={h.seed.hex}></span>
           <span class="min-w-0 grow truncate">{h.name}</span>
-          <span class="caption relative h-4 w-6" title="depth of the seed"><span class="absolute inset-0 contain-layout contain-size text-right">{h.seed.depth.toFixed(0)}</span></span>
+          <span class="caption relative h-4 w-6" title="depth of the seed"
+            ><span class="absolute inset-0 contain-layout contain-size text-right">{h.seed.depth.toFixed(0)}</span></span
+          >
         </button>
-        <RampStrip hue={h} sight={bench.sight} chosen={h === hue} shade={chosenShade} onchoose={(name) => choose(h.path, name)} onpoint={(s) => (pointed = s)} onstops={(stops) => bench.commit(reshaped(h, { stops }))} />
+        <RampStrip
+          hue={h}
+          sight={bench.sight}
+          chosen={h === hue}
+          shade={chosenShade}
+          onchoose={(name) => choose(h.path, name)}
+          onpoint={(s) => (pointed = s)}
+          onstops={(stops) => bench.commit(reshaped(h, { stops }))}
+        />
         {#if h === hue && curves}
           <div class="caption flex flex-col items-end pr-1 text-right" aria-hidden="true">
             <span class="mt-1 flex items-center gap-1">chroma <span class="h-0.5 w-4 bg-ink"></span></span>
@@ -113,10 +164,15 @@
       {/each}
       {#each found as ramp (ramp.group + ramp.name)}<FoundRamp {bench} {ramp} />{/each}
     </div>
-    {#if hues.length === 0 && found.length === 0}<p class="p-4 text-muted">This theme has no hue yet. Add one from a seed color with New.</p>{/if}
+    {#if hues.length === 0 && found.length === 0}<p class="p-4 text-muted">
+        This theme has no hue yet. Add one from a seed color with New.
+      </p>{/if}
   </Compartment>
   {#if told.now && !bench.pick}
-    {#if shade}<ShadePanel {bench} hue={told.now} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel {bench} hue={told.now} />{/if}
+    {#if shade}<ShadePanel {bench} hue={told.now} {shade} onchoose={(name) => (chosenShade = name)} />{:else}<SeedPanel
+        {bench}
+        hue={told.now}
+      />{/if}
   {/if}
   <SurfaceTable {bench} />
 </div>

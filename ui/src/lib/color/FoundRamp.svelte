@@ -15,7 +15,8 @@
   const blocks = $derived(
     ramp.shades.map((shade, i) => {
       const left = i === 0 ? Math.max(0, shade.depth - 3) : ((ramp.shades[i - 1]?.depth ?? 0) + shade.depth) / 2;
-      const right = i === ramp.shades.length - 1 ? Math.min(WHOLE, shade.depth + 3) : (shade.depth + (ramp.shades[i + 1]?.depth ?? WHOLE)) / 2;
+      const right =
+        i === ramp.shades.length - 1 ? Math.min(WHOLE, shade.depth + 3) : (shade.depth + (ramp.shades[i + 1]?.depth ?? WHOLE)) / 2;
       return { shade, left: (left / WHOLE) * 100, width: Math.max(0.5, ((right - left) / WHOLE) * 100) };
     })
   );
@@ -43,7 +44,9 @@
     refused = '';
     taken = null;
     try {
-      taken = await ask(() => api.GET('/api/themes/{id}/dress/ramp', { params: { path: { id: bench.id }, query: { group: ramp.group, name: ramp.name } } }));
+      taken = await ask(() =>
+        api.GET('/api/themes/{id}/dress/ramp', { params: { path: { id: bench.id }, query: { group: ramp.group, name: ramp.name } } })
+      );
     } catch (e) {
       refused = e instanceof Problem ? e.message : String(e);
     }
@@ -58,17 +61,30 @@
 <div class="flex min-h-8 items-center gap-2 border-t border-border px-1.5">
   <span class="min-w-0 grow truncate" title={ramp.group}>{ramp.name}</span>
   <Popover.Root bind:open onOpenChange={(opened) => opened && void look()}>
-    <Popover.Trigger class="button button-quiet h-6 px-1 text-xs text-muted" aria-label="Grow {ramp.name} from a seed">Grow</Popover.Trigger>
+    <Popover.Trigger class="button button-quiet h-6 px-1 text-xs text-muted" aria-label="Grow {ramp.name} from a seed">Grow</Popover.Trigger
+    >
     <Popover.Portal>
-      <Popover.Content role="dialog" aria-label="Grow {ramp.name} from a seed" class="z-40 w-[26rem] rounded-[3px] border border-line bg-raised p-4" side="top" sideOffset={6} collisionPadding={8}>
+      <Popover.Content
+        role="dialog"
+        aria-label="Grow {ramp.name} from a seed"
+        class="z-40 w-[26rem] rounded-[3px] border border-line bg-raised p-4"
+        side="top"
+        sideOffset={6}
+        collisionPadding={8}
+      >
         {#if taken}
-          <p class="mb-2">The shades become references to a hue that grows from <span class="value">{taken.seed}</span>. As they are, and as they would be:</p>
+          <p class="mb-2">
+            The shades become references to a hue that grows from <span class="value">{taken.seed}</span>. As they are, and as they would
+            be:
+          </p>
           <div class="flex" role="img" aria-label="Every shade as it is above, as it would be below">
             {#each taken.shades as shade (shade.path)}
               <span class="min-w-0 grow" title="{shade.path}: {shade.before} becomes {shade.after}, ΔE00 {shade.difference}">
                 <span class="block h-7" style:background={shade.before}></span>
                 <span class="block h-7" style:background={shade.after}></span>
-                <span class="value block text-center text-[0.625rem]! {shade.difference >= 2 ? 'font-bold text-should' : 'text-muted'}">{shade.difference}</span>
+                <span class="value block text-center text-[0.625rem]! {shade.difference >= 2 ? 'font-bold text-should' : 'text-muted'}"
+                  >{shade.difference}</span
+                >
               </span>
             {/each}
           </div>
@@ -96,6 +112,11 @@
   onkeydown={key}
 >
   {#each blocks as block, i (block.shade.path)}
-    <span class="absolute inset-y-0 {i === read ? 'outline-2 -outline-offset-2 outline-ink' : ''}" style:left="{block.left}%" style:width="{block.width}%" style:background={block.shade.hex}></span>
+    <span
+      class="absolute inset-y-0 {i === read ? 'outline-2 -outline-offset-2 outline-ink' : ''}"
+      style:left="{block.left}%"
+      style:width="{block.width}%"
+      style:background={block.shade.hex}
+    ></span>
   {/each}
 </div>

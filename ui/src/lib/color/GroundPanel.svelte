@@ -32,7 +32,9 @@
   });
 
   $effect(() => {
-    void ask(() => api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.looks.workingKey } } })).then((tokens) => {
+    void ask(() =>
+      api.GET('/api/themes/{id}/tokens', { params: { path: { id: bench.id }, query: { combo: bench.looks.workingKey } } })
+    ).then((tokens) => {
       gradients = tokens.tokens.filter((t) => t.type === 'gradient').map((t) => ({ path: t.path, css: t.css }));
     });
   });
@@ -91,7 +93,9 @@
 <div class="flex flex-col gap-3 p-3">
   <div class="flex gap-1" role="group" aria-label="Kind of ground">
     {#each ['', ...bench.grounds.kinds] as k (k)}
-      <button class="button {kind === k ? 'bg-chosen! font-semibold' : ''}" aria-pressed={kind === k} onclick={() => choose(k)}>{capital(k || 'plain color')}</button>
+      <button class="button {kind === k ? 'bg-chosen! font-semibold' : ''}" aria-pressed={kind === k} onclick={() => choose(k)}
+        >{capital(k || 'plain color')}</button
+      >
     {/each}
   </div>
 
@@ -99,31 +103,79 @@
     <div class="flex flex-wrap gap-2" role="group" aria-label="Pictures of this theme">
       {#each pictures as picture (picture.name)}
         <div class="w-24">
-          <button class="block h-14 w-full border-2 {ground?.kind === 'picture' && ground.source === picture.name ? 'border-ink' : 'border-line hover:border-ink'}" aria-label="Stand on {picture.name}" aria-pressed={ground?.source === picture.name}
-            onclick={() => take({ kind: 'picture', source: picture.name })}><img class="size-full object-cover" src="/api/themes/{bench.id}/pictures/{picture.name}" alt="" /></button>
-          <p class="caption flex"><span class="grow truncate" title="{picture.name}, {Math.round(picture.bytes / 1024)} KB">{picture.name}</span>
-            <button class="grid size-6 shrink-0 place-items-center hover:text-ink" aria-label="Take {picture.name} away from the theme; this cannot be undone" title="Take it away; this cannot be undone" onclick={() => remove(picture.name)}>×</button></p>
+          <button
+            class="block h-14 w-full border-2 {ground?.kind === 'picture' && ground.source === picture.name
+              ? 'border-ink'
+              : 'border-line hover:border-ink'}"
+            aria-label="Stand on {picture.name}"
+            aria-pressed={ground?.source === picture.name}
+            onclick={() => take({ kind: 'picture', source: picture.name })}
+            ><img class="size-full object-cover" src="/api/themes/{bench.id}/pictures/{picture.name}" alt="" /></button
+          >
+          <p class="caption flex">
+            <span class="grow truncate" title="{picture.name}, {Math.round(picture.bytes / 1024)} KB">{picture.name}</span>
+            <button
+              class="grid size-6 shrink-0 place-items-center hover:text-ink"
+              aria-label="Take {picture.name} away from the theme; this cannot be undone"
+              title="Take it away; this cannot be undone"
+              onclick={() => remove(picture.name)}>×</button
+            >
+          </p>
         </div>
       {/each}
-      <label class="grid h-14 w-24 cursor-pointer place-items-center border border-dashed border-line text-center text-xs hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-accent"
-        ondragover={(e) => e.preventDefault()} ondrop={(e) => { e.preventDefault(); void add(e.dataTransfer?.files[0]); }}>
-        {busy ? 'Looking …' : 'Add or drop a picture'}<input class="sr-only" type="file" accept="image/png,image/jpeg,image/webp,image/svg+xml" disabled={busy} onchange={(e) => { void add(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
+      <label
+        class="grid h-14 w-24 cursor-pointer place-items-center border border-dashed border-line text-center text-xs hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-accent"
+        ondragover={(e) => e.preventDefault()}
+        ondrop={(e) => {
+          e.preventDefault();
+          void add(e.dataTransfer?.files[0]);
+        }}
+      >
+        {busy ? 'Looking …' : 'Add or drop a picture'}<input
+          class="sr-only"
+          type="file"
+          accept="image/png,image/jpeg,image/webp,image/svg+xml"
+          disabled={busy}
+          onchange={(e) => {
+            void add(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        /></label
+      >
     </div>
   {:else if kind === 'pattern'}
     <div class="grid grid-cols-6 gap-1" role="group" aria-label="Patterns">
       {#each bench.grounds.patterns as pattern (pattern.id)}
-        <button class="h-12 border-2 {ground?.kind === 'pattern' && ground.source === pattern.id ? 'border-ink' : 'border-line hover:border-ink'}" aria-label={pattern.words} title={pattern.words} aria-pressed={ground?.source === pattern.id}
-          style:background-color={plain} style:color={drawn} style:background-image={pattern.image} style:background-size={pattern.size}
-          onpointerenter={() => attempt({ kind: 'pattern', source: pattern.id })} onpointerleave={() => bench.revert()} onclick={() => take({ kind: 'pattern', source: pattern.id })}></button>
+        <button
+          class="h-12 border-2 {ground?.kind === 'pattern' && ground.source === pattern.id ? 'border-ink' : 'border-line hover:border-ink'}"
+          aria-label={pattern.words}
+          title={pattern.words}
+          aria-pressed={ground?.source === pattern.id}
+          style:background-color={plain}
+          style:color={drawn}
+          style:background-image={pattern.image}
+          style:background-size={pattern.size}
+          onpointerenter={() => attempt({ kind: 'pattern', source: pattern.id })}
+          onpointerleave={() => bench.revert()}
+          onclick={() => take({ kind: 'pattern', source: pattern.id })}
+        ></button>
       {/each}
     </div>
   {:else if kind === 'gradient'}
     {#if gradients.length === 0}<p class="text-muted">This theme has no gradient yet. Add one under Tokens, with the type gradient.</p>{/if}
     <div class="grid grid-cols-3 gap-1" role="group" aria-label="Gradients of this theme">
       {#each gradients as gradient (gradient.path)}
-        <button class="border-2 {ground?.kind === 'gradient' && ground.source === gradient.path ? 'border-ink' : 'border-line hover:border-ink'}" aria-pressed={ground?.source === gradient.path}
-          onpointerenter={() => attempt({ kind: 'gradient', source: gradient.path })} onpointerleave={() => bench.revert()} onclick={() => take({ kind: 'gradient', source: gradient.path })}>
-          <span class="block h-8" style:background="linear-gradient(to right, {gradient.css})"></span><span class="value block truncate px-1 text-left">{gradient.path}</span></button>
+        <button
+          class="border-2 {ground?.kind === 'gradient' && ground.source === gradient.path ? 'border-ink' : 'border-line hover:border-ink'}"
+          aria-pressed={ground?.source === gradient.path}
+          onpointerenter={() => attempt({ kind: 'gradient', source: gradient.path })}
+          onpointerleave={() => bench.revert()}
+          onclick={() => take({ kind: 'gradient', source: gradient.path })}
+        >
+          <span class="block h-8" style:background="linear-gradient(to right, {gradient.css})"></span><span
+            class="value block truncate px-1 text-left">{gradient.path}</span
+          ></button
+        >
       {/each}
     </div>
   {/if}
@@ -131,32 +183,93 @@
   {#if ground}
     {#if ground.kind === 'picture'}
       <div class="flex flex-wrap items-end gap-2">
-        <div><p class="caption">Position</p>
+        <div>
+          <p class="caption">Position</p>
           <div class="grid grid-cols-3 gap-px border border-line bg-line" role="group" aria-label="Position">
-            {#each bench.grounds.positions as position (position)}<button class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}" aria-label={position} aria-pressed={ground.position === position} onclick={() => set({ position })}></button>{/each}
-          </div></div>
-        <label class="flex flex-col gap-0.5"><span class="caption">Size</span><select class="field" value={ground.size} onchange={(e) => set({ size: e.currentTarget.value })}>
-          {#if !bench.grounds.sizes.includes(ground.size)}<option>{ground.size}</option>{/if}{#each bench.grounds.sizes as s (s)}<option>{s}</option>{/each}</select></label>
-        <label class="flex flex-col gap-0.5"><span class="caption">Repeat</span><select class="field" value={ground.repeat} onchange={(e) => set({ repeat: e.currentTarget.value })}>{#each bench.grounds.repeats as r (r)}<option>{r}</option>{/each}</select></label>
-        <label class="flex flex-col gap-0.5"><span class="caption">Blend</span><select class="field" value={ground.blend} onchange={(e) => set({ blend: e.currentTarget.value })}>{#each bench.grounds.blends as b (b)}<option>{b}</option>{/each}</select></label>
+            {#each bench.grounds.positions as position (position)}<button
+                class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}"
+                aria-label={position}
+                aria-pressed={ground.position === position}
+                onclick={() => set({ position })}
+              ></button>{/each}
+          </div>
+        </div>
+        <label class="flex flex-col gap-0.5"
+          ><span class="caption">Size</span><select
+            class="field"
+            value={ground.size}
+            onchange={(e) => set({ size: e.currentTarget.value })}
+          >
+            {#if !bench.grounds.sizes.includes(ground.size)}<option>{ground.size}</option>{/if}{#each bench.grounds.sizes as s (s)}<option
+                >{s}</option
+              >{/each}</select
+          ></label
+        >
+        <label class="flex flex-col gap-0.5"
+          ><span class="caption">Repeat</span><select
+            class="field"
+            value={ground.repeat}
+            onchange={(e) => set({ repeat: e.currentTarget.value })}
+            >{#each bench.grounds.repeats as r (r)}<option>{r}</option>{/each}</select
+          ></label
+        >
+        <label class="flex flex-col gap-0.5"
+          ><span class="caption">Blend</span><select
+            class="field"
+            value={ground.blend}
+            onchange={(e) => set({ blend: e.currentTarget.value })}
+            >{#each bench.grounds.blends as b (b)}<option>{b}</option>{/each}</select
+          ></label
+        >
       </div>
     {:else if ground.kind === 'gradient'}
-      <Track label="Angle" value={ground.angle} min={0} max={359} step={1} text={(v) => `${Math.round(v)}°`} onprobe={(angle) => attempt({ angle })} oncommit={(angle) => set({ angle })} />
+      <Track
+        label="Angle"
+        value={ground.angle}
+        min={0}
+        max={359}
+        step={1}
+        text={(v) => `${Math.round(v)}°`}
+        onprobe={(angle) => attempt({ angle })}
+        oncommit={(angle) => set({ angle })}
+      />
     {:else}
-      <label class="flex items-center gap-2"><span class="text-muted">Drawn in the color of</span><select class="field" value={ground.role} onchange={(e) => set({ role: e.currentTarget.value })}>{#each roles as role (role)}<option>{role}</option>{/each}</select></label>
+      <label class="flex items-center gap-2"
+        ><span class="text-muted">Drawn in the color of</span><select
+          class="field"
+          value={ground.role}
+          onchange={(e) => set({ role: e.currentTarget.value })}
+          >{#each roles as role (role)}<option>{role}</option>{/each}</select
+        ></label
+      >
     {/if}
-    <label class="flex items-center gap-2"><input type="checkbox" checked={ground.scrim} onchange={() => set({ scrim: !ground.scrim })} /> Scrim in the ground’s color, as much as the text needs</label>
+    <label class="flex items-center gap-2"
+      ><input type="checkbox" checked={ground.scrim} onchange={() => set({ scrim: !ground.scrim })} /> Scrim in the ground’s color, as much as
+      the text needs</label
+    >
     <div class="grid grid-cols-2 gap-2">
       {#each ground.veils as veil (veil.scheme)}
         <figure class="m-0">
-          <div class="flex min-h-24 flex-col justify-center gap-0.5 border border-line px-3 py-2" style="background-color: {veil.hex}; {here(veil.css)}">
+          <div
+            class="flex min-h-24 flex-col justify-center gap-0.5 border border-line px-3 py-2"
+            style="background-color: {veil.hex}; {here(veil.css)}"
+          >
             {#each veil.texts as text (text.role)}<span style:color={text.hex}>{capital(text.role)}</span>{/each}
           </div>
-          <figcaption class="caption">{veil.scheme}: {#if ground.missing}the source is missing{:else if veil.alpha === 0}readable without a scrim{:else if ground.scrim}scrim of {Math.round(veil.alpha * 1000) / 10} %; without it {percent(veil.readable)} would be readable{:else}<span class="font-semibold text-must">readable on {percent(veil.readable)} only; a scrim of {Math.round(veil.alpha * 1000) / 10} % is needed</span>{/if}</figcaption>
+          <figcaption class="caption">
+            {veil.scheme}: {#if ground.missing}the source is missing{:else if veil.alpha === 0}readable without a scrim{:else if ground.scrim}scrim
+              of {Math.round(veil.alpha * 1000) / 10} %; without it {percent(veil.readable)} would be readable{:else}<span
+                class="font-semibold text-must"
+                >readable on {percent(veil.readable)} only; a scrim of {Math.round(veil.alpha * 1000) / 10} % is needed</span
+              >{/if}
+          </figcaption>
         </figure>
       {/each}
     </div>
   {:else if kind === ''}
-    <p class="caption">Sections on this surface show its ground color. A picture, a gradient or a drawn pattern can lie on it; a scrim in the same color then keeps the text readable in every scheme.</p>
+    <p class="caption">
+      Sections on this surface show its ground color. A picture, a gradient or a drawn pattern can lie on it; a scrim in the same color then
+      keeps the text readable in every scheme.
+    </p>
   {/if}
 </div>

@@ -41,7 +41,14 @@
 <Popover.Root bind:open>
   <Popover.Trigger aria-label={label} class={button}>{@render trigger()}</Popover.Trigger>
   <Popover.Portal>
-    <Popover.Content role="dialog" aria-label={label} class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4" {side} sideOffset={6} collisionPadding={8}>
+    <Popover.Content
+      role="dialog"
+      aria-label={label}
+      class="z-40 w-64 rounded-[3px] border border-line bg-raised p-4"
+      {side}
+      sideOffset={6}
+      collisionPadding={8}
+    >
       <form class="flex flex-col gap-3" onsubmit={add}>
         <label class="flex flex-col gap-1"><span>Name</span><input class="field" required bind:value={name} /></label>
         {@render children(name)}

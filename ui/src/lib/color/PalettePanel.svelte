@@ -40,7 +40,10 @@
   }
 
   const RADIUS = 17;
-  const spoke = (degrees: number) => ({ x: 22 + RADIUS * Math.cos((degrees * Math.PI) / 180), y: 22 - RADIUS * Math.sin((degrees * Math.PI) / 180) });
+  const spoke = (degrees: number) => ({
+    x: 22 + RADIUS * Math.cos((degrees * Math.PI) / 180),
+    y: 22 - RADIUS * Math.sin((degrees * Math.PI) / 180)
+  });
 
   const made = () => find(() => ask(() => api.GET('/api/palette/starters')));
 
@@ -80,12 +83,21 @@
 
 <div class="flex max-h-[24rem] w-[30rem] flex-col gap-3 overflow-y-auto">
   <div class="flex items-end gap-2">
-    <label class="flex grow flex-col gap-0.5"><span class="caption">Colors in any CSS form, custom properties, or a GPL palette</span>
-      <textarea class="field value h-14! py-1" bind:value={text}></textarea></label>
+    <label class="flex grow flex-col gap-0.5"
+      ><span class="caption">Colors in any CSS form, custom properties, or a GPL palette</span>
+      <textarea class="field value h-14! py-1" bind:value={text}></textarea></label
+    >
     <button class="button" disabled={text.trim() === '' || busy} onclick={paste}>Read</button>
   </div>
   <div class="flex flex-wrap items-center gap-2">
-    <label class="button has-focus-visible:outline-2 has-focus-visible:outline-accent">From a picture or file<input class="sr-only" type="file" accept="image/png,image/jpeg,image/webp,image/svg+xml,.gpl,.css,.txt" onchange={file} /></label>
+    <label class="button has-focus-visible:outline-2 has-focus-visible:outline-accent"
+      >From a picture or file<input
+        class="sr-only"
+        type="file"
+        accept="image/png,image/jpeg,image/webp,image/svg+xml,.gpl,.css,.txt"
+        onchange={file}
+      /></label
+    >
     {#if hue}<button class="button" disabled={busy} onclick={harmonies}>Harmonies of {hue.name}</button>{/if}
     <button class="button" disabled={busy} onclick={made}>Palettes to begin with</button>
   </div>
@@ -93,25 +105,53 @@
   <div class="flex flex-col gap-2" role="group" aria-label="Proposals" onpointerleave={() => bench.revert()}>
     {#each proposals as proposal (proposal.name)}
       <section aria-label={proposal.name}>
-        <p class="caption flex items-center gap-2"><span class="grow">{proposal.name}</span>
-          {#if hue && proposal.swatches.length > 1}<button class="hover:underline" onclick={() => bench.compare(proposal.swatches.map((s) => ({ edit: edit(s), note: s.hex })))}>one in each bay</button>{/if}</p>
+        <p class="caption flex items-center gap-2">
+          <span class="grow">{proposal.name}</span>
+          {#if hue && proposal.swatches.length > 1}<button
+              class="hover:underline"
+              onclick={() => bench.compare(proposal.swatches.map((s) => ({ edit: edit(s), note: s.hex })))}>one in each bay</button
+            >{/if}
+        </p>
         <div class="flex flex-wrap gap-1">
           {#if turned && hue}
-            <svg width="44" height="44" class="mr-2 shrink-0" role="img" aria-label="{proposal.name}: hues at {proposal.swatches.map((s) => `${Math.round(s.hue)}°`).join(', ')}, the seed at {Math.round(hue.seed.hue)}°">
+            <svg
+              width="44"
+              height="44"
+              class="mr-2 shrink-0"
+              role="img"
+              aria-label="{proposal.name}: hues at {proposal.swatches
+                .map((s) => `${Math.round(s.hue)}°`)
+                .join(', ')}, the seed at {Math.round(hue.seed.hue)}°"
+            >
               <circle cx="22" cy="22" r={RADIUS} fill="none" stroke="var(--surface-border)" />
               {#each [{ hue: hue.seed.hue, hex: hue.seed.hex }, ...proposal.swatches] as dot, i (i)}
                 {@const at = spoke(dot.hue)}
                 <path d="M22 22L{at.x} {at.y}" stroke="var(--surface-line)" />
-                <circle cx={at.x} cy={at.y} r={i === 0 ? 5 : 4} fill={dot.hex} stroke="var(--surface-text)" stroke-width={i === 0 ? 1.5 : 0} />
+                <circle
+                  cx={at.x}
+                  cy={at.y}
+                  r={i === 0 ? 5 : 4}
+                  fill={dot.hex}
+                  stroke="var(--surface-text)"
+                  stroke-width={i === 0 ? 1.5 : 0}
+                />
               {/each}
             </svg>
           {/if}
           {#each proposal.swatches as swatch (swatch.name + swatch.written)}
-            <button class="flex flex-col items-start border {chosen === swatch ? 'border-2 border-ink' : 'border-line'} hover:border-ink" aria-pressed={chosen === swatch}
-              aria-label="{swatch.name} {swatch.hex}, depth {swatch.depth}{swatch.share ? `, ${Math.round(swatch.share * 100)} percent` : ''}"
-              onpointerenter={() => hue && bench.probe(edit(swatch))} onclick={() => choose(swatch)}>
+            <button
+              class="flex flex-col items-start border {chosen === swatch ? 'border-2 border-ink' : 'border-line'} hover:border-ink"
+              aria-pressed={chosen === swatch}
+              aria-label="{swatch.name} {swatch.hex}, depth {swatch.depth}{swatch.share
+                ? `, ${Math.round(swatch.share * 100)} percent`
+                : ''}"
+              onpointerenter={() => hue && bench.probe(edit(swatch))}
+              onclick={() => choose(swatch)}
+            >
               <span class="block h-8 w-18" style:background={swatch.hex}></span>
-              <span class="value px-1 text-[0.625rem]!">{swatch.share ? `${Math.round(swatch.share * 100)} %` : swatch.name || swatch.hex}</span>
+              <span class="value px-1 text-[0.625rem]!"
+                >{swatch.share ? `${Math.round(swatch.share * 100)} %` : swatch.name || swatch.hex}</span
+              >
             </button>
           {/each}
         </div>
@@ -122,7 +162,9 @@
   {#if chosen}
     <form class="flex items-end gap-2 border-t border-border pt-2" onsubmit={add}>
       {#if hue}<button class="button button-strong" type="button" onclick={take}>Seed of {hue.name}</button>{/if}
-      <label class="flex grow flex-col gap-0.5"><span class="caption">or a new hue named</span><input class="field" required bind:value={name} /></label>
+      <label class="flex grow flex-col gap-0.5"
+        ><span class="caption">or a new hue named</span><input class="field" required bind:value={name} /></label
+      >
       <button class="button" type="submit">Add the hue</button>
     </form>
   {/if}

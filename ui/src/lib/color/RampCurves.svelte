@@ -30,7 +30,7 @@
   const edge = $derived(line(hue.curves.map((p) => ({ x: x(p.depth), y: chromaY(p.edge) }))));
   const asked = $derived(line(hue.curves.map((p) => ({ x: x(p.depth), y: chromaY(p.chroma) }))));
   const lightness = $derived(line(hue.shades.map((s) => ({ x: x(s.depth), y: (1 - s.lightness) * CHROMA }))));
-  const middle = $derived(hue.curves.length ? (hue.curves[0]!.hue - hue.hueLight) : 0);
+  const middle = $derived(hue.curves.length ? hue.curves[0]!.hue - hue.hueLight : 0);
   const drift = $derived(line(hue.curves.map((p) => ({ x: x(p.depth), y: hueY(p.hue - middle) }))));
 
   /** A line without length: its square caps are all that is drawn of it, and are not stretched with the picture. */
@@ -46,7 +46,8 @@
   const edit = (end: End, value: number) => reshaped(hue, { [end]: value });
   const fit = (end: End, value: number) =>
     end.startsWith('hue') ? Math.round(Math.max(-180, Math.min(180, value))) : Math.round(Math.max(0, Math.min(2, value)) * 100) / 100;
-  const words = (end: End, value: number) => (end.startsWith('hue') ? `${value > 0 ? '+' : ''}${Math.round(value)}°` : `${Math.round(value * 100)} %`);
+  const words = (end: End, value: number) =>
+    end.startsWith('hue') ? `${value > 0 ? '+' : ''}${Math.round(value)}°` : `${Math.round(value * 100)} %`;
   const value = (end: End) => (held?.end === end ? held.value : hue[end]);
   const top = (end: End) => (end.startsWith('hue') ? hueY(value(end)) : Math.max(0, Math.min(CHROMA, chromaY(start * value(end)))));
 
@@ -91,25 +92,51 @@
     onpointermove={drag}
     onpointerup={release}
     onpointercancel={release}
-    onkeydown={(e) => key(e, end.end)}
-  ><span class="block h-2 w-3.5 border-2 border-ink bg-raised group-hover:bg-chosen"></span></span>
-  <span class="value pointer-events-none absolute z-10 -mt-1.5 bg-ground/80 px-0.5 text-[0.625rem]! leading-3 {end.left ? 'left-3' : 'right-3'}" style:top="{Math.max(6, Math.min((end.hue ? HUE : CHROMA) - 6, top(end.end)))}px">{words(end.end, value(end.end))}</span>
+    onkeydown={(e) => key(e, end.end)}><span class="block h-2 w-3.5 border-2 border-ink bg-raised group-hover:bg-chosen"></span></span
+  >
+  <span
+    class="value pointer-events-none absolute z-10 -mt-1.5 bg-ground/80 px-0.5 text-[0.625rem]! leading-3 {end.left ? 'left-3' : 'right-3'}"
+    style:top="{Math.max(6, Math.min((end.hue ? HUE : CHROMA) - 6, top(end.end)))}px">{words(end.end, value(end.end))}</span
+  >
 {/snippet}
 
-<div class="relative border-x border-border bg-sunk contain-layout contain-size" style:height="{CHROMA}px" role="group" aria-label="Chroma and lightness of {hue.name}">
+<div
+  class="relative border-x border-border bg-sunk contain-layout contain-size"
+  style:height="{CHROMA}px"
+  role="group"
+  aria-label="Chroma and lightness of {hue.name}"
+>
   <svg class="absolute inset-0 size-full" viewBox="0 0 1000 {CHROMA}" preserveAspectRatio="none" aria-hidden="true">
     <path d="{edge}L1000 {CHROMA}L0 {CHROMA}Z" fill="var(--surface-ground)" />
     <path d={edge} fill="none" stroke="var(--surface-muted)" stroke-width="1" vector-effect="non-scaling-stroke" />
-    <path d={lightness} fill="none" stroke="var(--surface-muted)" stroke-width="1" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
+    <path
+      d={lightness}
+      fill="none"
+      stroke="var(--surface-muted)"
+      stroke-width="1"
+      stroke-dasharray="3 3"
+      vector-effect="non-scaling-stroke"
+    />
     <path d={asked} fill="none" stroke="var(--surface-text)" stroke-width="2" vector-effect="non-scaling-stroke" />
-    <path d={hue.shades.map(knot).join('')} stroke="var(--surface-text)" stroke-width="6" stroke-linecap="square" vector-effect="non-scaling-stroke" />
+    <path
+      d={hue.shades.map(knot).join('')}
+      stroke="var(--surface-text)"
+      stroke-width="6"
+      stroke-linecap="square"
+      vector-effect="non-scaling-stroke"
+    />
     {#each hue.shades as shade (shade.path)}
       <path d={knot(shade)} stroke={shade.hex} stroke-width="4" stroke-linecap="square" vector-effect="non-scaling-stroke" />
     {/each}
   </svg>
   {#each ENDS.filter((end) => !end.hue) as end (end.end)}{@render handle(end)}{/each}
 </div>
-<div class="relative border-x border-t border-border bg-ground contain-layout contain-size" style:height="{HUE}px" role="group" aria-label="Hue drift of {hue.name}">
+<div
+  class="relative border-x border-t border-border bg-ground contain-layout contain-size"
+  style:height="{HUE}px"
+  role="group"
+  aria-label="Hue drift of {hue.name}"
+>
   <svg class="absolute inset-0 size-full" viewBox="0 0 1000 {HUE}" preserveAspectRatio="none" aria-hidden="true">
     <path d="M0 {HUE / 2}H1000" stroke="var(--surface-border)" stroke-width="1" vector-effect="non-scaling-stroke" />
     <path d={drift} fill="none" stroke="var(--surface-text)" stroke-width="2" vector-effect="non-scaling-stroke" />

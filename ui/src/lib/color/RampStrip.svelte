@@ -94,8 +94,11 @@
         title="{shade.path}  {shade.hex}"
         aria-hidden="true"
       >
-        <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={inkOn(sight, shade.depth)}>{width > 3.9 ? shade.name : ''}</span>
-        {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={inkOn(sight, shade.depth)}></span>{/if}
+        <span class="value absolute inset-x-0 bottom-0.5 text-center text-[0.625rem]! leading-3" style:color={inkOn(sight, shade.depth)}
+          >{width > 3.9 ? shade.name : ''}</span
+        >
+        {#if chosen && shade.name === picked}<span class="absolute inset-0.5 z-10 border-2" style:border-color={inkOn(sight, shade.depth)}
+          ></span>{/if}
         {#if shade.detached}<span class="absolute top-1 right-1 size-1.5 rounded-full border border-ink bg-raised"></span>{/if}
       </span>
     {/each}

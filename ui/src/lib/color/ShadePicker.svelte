@@ -8,7 +8,8 @@
   import ColorField from './field/ColorField.svelte';
 
   /** Every shade of every hue, to be tried by pointing and taken by picking. */
-  let { bench, path, cell, label, children }: { bench: Bench; path: string; cell: Schemas['CellView']; label: string; children: Snippet } = $props();
+  let { bench, path, cell, label, children }: { bench: Bench; path: string; cell: Schemas['CellView']; label: string; children: Snippet } =
+    $props();
 
   let open = $state(false);
   let deriving = $state(false);
@@ -41,7 +42,13 @@
     <span class="sr-only">{label}: </span>{@render children()}
   </Popover.Trigger>
   <Popover.Portal>
-    <Popover.Content role="dialog" aria-label="Color of {label}" class="z-40 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} side="top">
+    <Popover.Content
+      role="dialog"
+      aria-label="Color of {label}"
+      class="z-40 rounded-[3px] border border-line bg-raised p-3"
+      sideOffset={4}
+      side="top"
+    >
       <p class="value mb-2 text-muted">{path} · {cell.scheme}</p>
       <div class="flex flex-col gap-1" role="group" aria-label="Shades" onpointerleave={() => bench.revert()}>
         {#each bench.saved?.instruments.color.hues ?? [] as hue (hue.path)}
@@ -61,12 +68,31 @@
         {/each}
       </div>
       {#if hueOf && cell.needed > 0 && !cell.written.startsWith('reach(')}
-        <button class="button mt-3" onclick={() => choose(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
-          title="The nearest shade that reaches {cell.needed} on {cell.against}, found again whenever either changes">Keep it readable on {cell.against}</button>
+        <button
+          class="button mt-3"
+          onclick={() =>
+            choose(`reach(${cell.written}, {${hueOf}}, {${path.split('.').slice(0, -1).join('.')}.${cell.against}}, ${cell.needed})`)}
+          title="The nearest shade that reaches {cell.needed} on {cell.against}, found again whenever either changes"
+          >Keep it readable on {cell.against}</button
+        >
       {/if}
-      <div class="mt-3"><ColorField label="A shade by name, or any color" value={cell.written} hex={cell.hex} width="w-64" onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} /></div>
-      <button class="button mt-3" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{isDerived(cell.written) ? 'Change the derivation' : 'Derive it'}</button>
-      {#if deriving}<div class="mt-2 w-72"><DerivationForm {bench} written={cell.written} color onprobe={(text) => bench.probe(edit(text))} oncommit={take} /></div>{/if}
+      <div class="mt-3">
+        <ColorField
+          label="A shade by name, or any color"
+          value={cell.written}
+          hex={cell.hex}
+          width="w-64"
+          onprobe={(text) => bench.probe(edit(text))}
+          onrevert={() => bench.revert()}
+          oncommit={take}
+        />
+      </div>
+      <button class="button mt-3" aria-expanded={deriving} onclick={() => (deriving = !deriving)}
+        >{isDerived(cell.written) ? 'Change the derivation' : 'Derive it'}</button
+      >
+      {#if deriving}<div class="mt-2 w-72">
+          <DerivationForm {bench} written={cell.written} color onprobe={(text) => bench.probe(edit(text))} oncommit={take} />
+        </div>{/if}
     </Popover.Content>
   </Popover.Portal>
 </Popover.Root>

@@ -38,7 +38,9 @@
   const short = (written: string) => written.replace(/^\{color\.(.+)\}$/, '$1');
   /** The edit that makes a failing cell pass, with what it does. */
   const mending = (path: string, scheme: string) =>
-    (bench.shown?.findings ?? []).find((f) => f.code === 'contrast' && f.path === path && (!bench.scheme || f.contexts[bench.scheme.modifier] === scheme))?.fixes[0];
+    (bench.shown?.findings ?? []).find(
+      (f) => f.code === 'contrast' && f.path === path && (!bench.scheme || f.contexts[bench.scheme.modifier] === scheme)
+    )?.fixes[0];
   const failing = (name: string) =>
     surfaces.find((s) => s.name === name)?.roles.some((role) => role.cells.some((cell) => !cell.passes)) ?? false;
 
@@ -58,19 +60,21 @@
 <Compartment label="Surfaces" frame="w-[29rem] shrink-0 border-l border-border" inside="flex flex-col">
   <div class="flex items-center border-b border-border px-3 py-1.5">
     <div class="flex gap-1" role="tablist" aria-label="Surface">
-    {#each surfaces as s (s.name)}
-      <button
-        class="rounded-[3px] px-2 py-0.5 {s === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
-        role="tab"
-        aria-selected={s === surface}
-        onclick={() => (chosen = s.name)}
-        >{s.name}{#if failing(s.name)}<span class="ml-1 font-bold text-must" title="A pair on this surface fails">!</span>{/if}</button
-      >
-    {/each}
+      {#each surfaces as s (s.name)}
+        <button
+          class="rounded-[3px] px-2 py-0.5 {s === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+          role="tab"
+          aria-selected={s === surface}
+          onclick={() => (chosen = s.name)}
+          >{s.name}{#if failing(s.name)}<span class="ml-1 font-bold text-must" title="A pair on this surface fails">!</span>{/if}</button
+        >
+      {/each}
     </div>
     <NewNamed label="New surface" button="grid size-6 place-items-center rounded-[3px] hover:bg-hover" submit="Add the surface" onadd={add}>
       {#snippet trigger()}<Plus size={14} aria-hidden="true" />{/snippet}
-      {#snippet children(name)}<p class="caption">It begins with every role of {surface?.name}. A section stands on it with data-surface="{name || 'its name'}".</p>{/snippet}
+      {#snippet children(name)}<p class="caption">
+          It begins with every role of {surface?.name}. A section stands on it with data-surface="{name || 'its name'}".
+        </p>{/snippet}
     </NewNamed>
     <span class="grow"></span>
     <DropdownMenu.Root>
@@ -78,10 +82,16 @@
       <DropdownMenu.Portal to="main">
         <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
           {#each proposals as proposal (proposal.name)}
-            <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}>{proposal.name}</DropdownMenu.Item>
+            <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit(proposal.edit)}
+              >{proposal.name}</DropdownMenu.Item
+            >
           {/each}
           {#if surface && surface.name !== 'page'}
-            <DropdownMenu.Item class="cursor-pointer border-t border-border px-3 py-1 data-highlighted:bg-hover" onSelect={() => void bench.commit({ op: 'removeSurface', path: `surface.${surface.name}` })}>Remove the surface {surface.name}</DropdownMenu.Item>
+            <DropdownMenu.Item
+              class="cursor-pointer border-t border-border px-3 py-1 data-highlighted:bg-hover"
+              onSelect={() => void bench.commit({ op: 'removeSurface', path: `surface.${surface.name}` })}
+              >Remove the surface {surface.name}</DropdownMenu.Item
+            >
           {/if}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
@@ -89,45 +99,78 @@
   </div>
   <div class="flex gap-3 border-b border-border px-3" role="group" aria-label="What is shown of the surface">
     {#each VIEWS as v (v.id)}
-      <button class="border-b-2 py-0.5 text-xs {view === v.id ? 'border-accent font-semibold' : 'border-transparent text-muted hover:text-ink'}" aria-pressed={view === v.id} onclick={() => (view = v.id)}>{v.name}</button>
+      <button
+        class="border-b-2 py-0.5 text-xs {view === v.id ? 'border-accent font-semibold' : 'border-transparent text-muted hover:text-ink'}"
+        aria-pressed={view === v.id}
+        onclick={() => (view = v.id)}>{v.name}</button
+      >
     {/each}
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-  <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="{VIEWS.find((v) => v.id === view)?.name} of the surface {surface?.name}">
-    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else if view === 'ground' && surface}<GroundPanel {bench} {surface} />{:else if view === 'pages' && surface}<PagePairs {bench} surface={surface.name} />{:else}
-    <table class="w-full border-collapse">
-      <thead class="sticky top-0 z-10 bg-ground">
-        <tr>
-          <th class="caption px-2 py-1 text-left font-normal" scope="col">Role</th>
-          {#each bench.schemes as scheme (scheme)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{scheme}</th>{/each}
-        </tr>
-      </thead>
-      <tbody>
-        {#each surface?.roles ?? [] as role (role.path)}
-          <tr class="border-t border-border {bench.pick?.path === role.path ? 'bg-chosen' : ''}" onpointerenter={() => bench.light([role.path])} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>
-            <th class="px-2 text-left font-normal whitespace-nowrap" scope="row">
-              <button class="hover:underline" onclick={() => bench.open({ path: role.path, contexts: bench.working, roles: [{ kind: 'color', path: role.path }] })}>{role.role}</button>
-            </th>
-            {#each role.cells as cell (cell.scheme)}
-              <td class="p-0.5">
-                <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}">
-                  <span class="size-4 shrink-0 border border-line" style:background={cell.hex}></span>
-                  <span class="value w-18 truncate">{short(cell.written)}</span>
-                  <span class="caption w-6 text-right" title="depth">{cell.depth.toFixed(0)}</span>
-                  {#if cell.ratio > 0}
-                    <span class="value w-9 text-right {cell.passes ? '' : 'font-bold text-must'}" title={cell.passes ? `on ${cell.against}; needs ${cell.needed}` : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}>{cell.ratio.toFixed(1)}{#if !cell.passes}<span aria-hidden="true"> ✕</span><span class="sr-only"> to 1, fails</span>{/if}</span>
-                  {:else}<span class="w-9"></span>{/if}
-                </ShadePicker>
-                {#if !cell.passes}
-                  {@const mend = mending(role.path, cell.scheme)}
-                  {#if mend}<button class="button h-6 px-1.5 text-xs text-must" title={cell.remedy} aria-label="{mend.label} for {role.role} in {cell.scheme}" onclick={() => bench.commit(mend.edit)}>{mend.label}</button>{/if}
-                {/if}
-              </td>
-            {/each}
+  <div
+    class="min-h-0 grow overflow-y-auto"
+    tabindex="0"
+    role="group"
+    aria-label="{VIEWS.find((v) => v.id === view)?.name} of the surface {surface?.name}"
+  >
+    {#if view === 'readable' && surface}<ReadableShades {bench} {surface} />{:else if view === 'ground' && surface}<GroundPanel
+        {bench}
+        {surface}
+      />{:else if view === 'pages' && surface}<PagePairs {bench} surface={surface.name} />{:else}
+      <table class="w-full border-collapse">
+        <thead class="sticky top-0 z-10 bg-ground">
+          <tr>
+            <th class="caption px-2 py-1 text-left font-normal" scope="col">Role</th>
+            {#each bench.schemes as scheme (scheme)}<th class="caption px-1 py-1 text-left font-normal" scope="col">{scheme}</th>{/each}
           </tr>
-        {/each}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {#each surface?.roles ?? [] as role (role.path)}
+            <tr
+              class="border-t border-border {bench.pick?.path === role.path ? 'bg-chosen' : ''}"
+              onpointerenter={() => bench.light([role.path])}
+              onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
+            >
+              <th class="px-2 text-left font-normal whitespace-nowrap" scope="row">
+                <button
+                  class="hover:underline"
+                  onclick={() => bench.open({ path: role.path, contexts: bench.working, roles: [{ kind: 'color', path: role.path }] })}
+                  >{role.role}</button
+                >
+              </th>
+              {#each role.cells as cell (cell.scheme)}
+                <td class="p-0.5">
+                  <ShadePicker {bench} path={role.path} {cell} label="{role.role} in {cell.scheme}">
+                    <span class="size-4 shrink-0 border border-line" style:background={cell.hex}></span>
+                    <span class="value w-18 truncate">{short(cell.written)}</span>
+                    <span class="caption w-6 text-right" title="depth">{cell.depth.toFixed(0)}</span>
+                    {#if cell.ratio > 0}
+                      <span
+                        class="value w-9 text-right {cell.passes ? '' : 'font-bold text-must'}"
+                        title={cell.passes
+                          ? `on ${cell.against}; needs ${cell.needed}`
+                          : `on ${cell.against}; needs ${cell.needed}. ${cell.remedy}`}
+                        >{cell.ratio.toFixed(1)}{#if !cell.passes}<span aria-hidden="true"> ✕</span><span class="sr-only">
+                            to 1, fails</span
+                          >{/if}</span
+                      >
+                    {:else}<span class="w-9"></span>{/if}
+                  </ShadePicker>
+                  {#if !cell.passes}
+                    {@const mend = mending(role.path, cell.scheme)}
+                    {#if mend}<button
+                        class="button h-6 px-1.5 text-xs text-must"
+                        title={cell.remedy}
+                        aria-label="{mend.label} for {role.role} in {cell.scheme}"
+                        onclick={() => bench.commit(mend.edit)}>{mend.label}</button
+                      >{/if}
+                  {/if}
+                </td>
+              {/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
     {/if}
   </div>
 </Compartment>

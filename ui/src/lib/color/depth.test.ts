@@ -6,7 +6,12 @@ const SIGHT = {
   ways: [],
   black: 120,
   most: 21,
-  legibility: [1, 3, 4.5, 7].map((ratio) => ({ ratio, apart: (120 * Math.log(ratio)) / Math.log(21), words: `at least ${ratio}`, specimen: 'A' }))
+  legibility: [1, 3, 4.5, 7].map((ratio) => ({
+    ratio,
+    apart: (120 * Math.log(ratio)) / Math.log(21),
+    words: `at least ${ratio}`,
+    specimen: 'A'
+  }))
 };
 
 test('the ratio of two depths is the span between them', () => {

@@ -3,14 +3,28 @@
   import type { Bench } from '$lib/theme/bench.svelte';
 
   /** One part alone, live: it follows every edit, save that what it is there to show stays chosen. */
-  let { bench, part, surface, choice, label }: { bench: Bench; part: string; surface: string; /** A value to show, such as `links:hover`; empty for what the theme chooses. */ choice: string; label: string } = $props();
+  let {
+    bench,
+    part,
+    surface,
+    choice,
+    label
+  }: {
+    bench: Bench;
+    part: string;
+    surface: string;
+    /** A value to show, such as `links:hover`; empty for what the theme chooses. */ choice: string;
+    label: string;
+  } = $props();
 
   const SCALE = 0.55;
 
   let frame: HTMLIFrameElement | undefined = $state();
   let detach: (() => void) | undefined;
   const key = $derived(bench.looks.workingKey);
-  const source = $derived(`/preview/${bench.id}/draft/${encodeURIComponent(key || 'default')}/~part/${part}.html?surface=${encodeURIComponent(surface)}&choice=${encodeURIComponent(choice)}`);
+  const source = $derived(
+    `/preview/${bench.id}/draft/${encodeURIComponent(key || 'default')}/~part/${part}.html?surface=${encodeURIComponent(surface)}&choice=${encodeURIComponent(choice)}`
+  );
 
   function onload() {
     detach?.();
@@ -21,4 +35,15 @@
   $effect(() => () => detach?.());
 </script>
 
-<iframe bind:this={frame} src={source} title={label} tabindex="-1" sandbox="allow-same-origin" class="pointer-events-none origin-top-left border-0" style:width="{100 / SCALE}%" style:height="{100 / SCALE}%" style:transform="scale({SCALE})" {onload}></iframe>
+<iframe
+  bind:this={frame}
+  src={source}
+  title={label}
+  tabindex="-1"
+  sandbox="allow-same-origin"
+  class="pointer-events-none origin-top-left border-0"
+  style:width="{100 / SCALE}%"
+  style:height="{100 / SCALE}%"
+  style:transform="scale({SCALE})"
+  {onload}
+></iframe>

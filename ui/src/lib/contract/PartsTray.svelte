@@ -42,7 +42,12 @@
     <ul>
       {#each parts as one (one.name)}
         <li>
-          <button class="flex w-full items-baseline gap-2 px-3 py-1 text-left {one === part ? 'bg-chosen font-semibold' : 'hover:bg-hover'}" aria-pressed={one === part} title={one.purpose} onclick={() => (name = one.name)}>
+          <button
+            class="flex w-full items-baseline gap-2 px-3 py-1 text-left {one === part ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+            aria-pressed={one === part}
+            title={one.purpose}
+            onclick={() => (name = one.name)}
+          >
             <span class="grow truncate">{one.title}</span>
             {#if choosing.has(one.name)}<span class="caption" title="There is something to choose">◇</span>{/if}
           </button>
@@ -57,7 +62,11 @@
         <span class="grow"></span>
         <div class="flex gap-1" role="group" aria-label="Surface it is shown on">
           {#each surfaces as one (one)}
-            <button class="h-6 rounded-[3px] px-2 {one === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}" aria-pressed={one === surface} onclick={() => (surface = one)}>{one}</button>
+            <button
+              class="h-6 rounded-[3px] px-2 {one === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+              aria-pressed={one === surface}
+              onclick={() => (surface = one)}>{one}</button
+            >
           {/each}
         </div>
       </header>
@@ -67,10 +76,16 @@
           <legend class="flex w-full items-baseline gap-3 pb-1">
             <span>{choice.purpose}</span>
             <span class="caption">
-              {#if chosen?.place}written in {words(chosen.place)}{#if chosen.written.length > 1}; also in {chosen.written.filter((w) => w.place !== chosen.place).map((w) => `${words(w.place)} (${w.written})`).join(', ')}{/if}{:else}nobody chose; the standard holds{/if}
+              {#if chosen?.place}written in {words(chosen.place)}{#if chosen.written.length > 1}; also in {chosen.written
+                    .filter((w) => w.place !== chosen.place)
+                    .map((w) => `${words(w.place)} (${w.written})`)
+                    .join(', ')}{/if}{:else}nobody chose; the standard holds{/if}
             </span>
             {#if chosen?.place}
-              <button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => void bench.commit({ op: 'choose', place: chosen.place, choice: choice.name })}>Choose nothing here</button>
+              <button
+                class="button button-quiet h-6 px-1.5 text-xs"
+                onclick={() => void bench.commit({ op: 'choose', place: chosen.place, choice: choice.name })}>Choose nothing here</button
+              >
             {/if}
           </legend>
           <div class="flex gap-3 overflow-x-auto pb-1">
@@ -84,9 +99,17 @@
                 onclick={() => void bench.commit(edit(choice, value.value))}
               >
                 <span class="block h-36 overflow-hidden border {taken ? 'border-2 border-accent' : 'border-line group-hover:border-ink'}">
-                  <PartPicture {bench} part={part.name} {surface} choice="{choice.name}:{value.value}" label="{choice.purpose}: {value.words}" />
+                  <PartPicture
+                    {bench}
+                    part={part.name}
+                    {surface}
+                    choice="{choice.name}:{value.value}"
+                    label="{choice.purpose}: {value.words}"
+                  />
                 </span>
-                <span class="flex items-baseline gap-2 pt-1"><span class={taken ? 'font-semibold' : ''}>{value.words}</span>{#if taken}<span class="caption">chosen</span>{/if}</span>
+                <span class="flex items-baseline gap-2 pt-1"
+                  ><span class={taken ? 'font-semibold' : ''}>{value.words}</span>{#if taken}<span class="caption">chosen</span>{/if}</span
+                >
               </button>
             {/each}
           </div>
@@ -100,9 +123,18 @@
         <p class="caption pb-1">Roles it brings</p>
         <ul>
           {#each roles as role (role.path)}
-            <li><button class="w-full rounded-[3px] px-1 py-0.5 text-left hover:bg-hover" onpointerenter={() => show(role)} onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])} onclick={() => open(role)}>
-              <span class="value block truncate">{role.path.replace('surface.*.', '')}</span><span class="caption block">{role.purpose}</span>
-            </button></li>
+            <li>
+              <button
+                class="w-full rounded-[3px] px-1 py-0.5 text-left hover:bg-hover"
+                onpointerenter={() => show(role)}
+                onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
+                onclick={() => open(role)}
+              >
+                <span class="value block truncate">{role.path.replace('surface.*.', '')}</span><span class="caption block"
+                  >{role.purpose}</span
+                >
+              </button>
+            </li>
           {/each}
         </ul>
       </Compartment>

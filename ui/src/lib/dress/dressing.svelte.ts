@@ -36,7 +36,9 @@ export class Dressing {
 
   async read() {
     this.view = await ask(() => api.GET('/api/themes/{id}/dress', { params: { path: { id: this.bench.id } } }));
-    this.roles = Object.fromEntries(this.rows.filter((row) => !row.set && (row.written || row.proposed)).map((row) => [row.path, row.written || row.proposed]));
+    this.roles = Object.fromEntries(
+      this.rows.filter((row) => !row.set && (row.written || row.proposed)).map((row) => [row.path, row.written || row.proposed])
+    );
     this.picked = this.rows.find((row) => !row.set)?.path ?? '';
     this.show();
   }

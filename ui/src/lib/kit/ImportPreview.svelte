@@ -4,7 +4,13 @@
   import WeaveMark from '$lib/theme/WeaveMark.svelte';
 
   /** What would come in from a file, with what was converted and passed over; nothing is stored until it is taken in. */
-  let { preview, file, busy, ontake, onleave }: { preview: Schemas['Preview']; file: string; busy: boolean; ontake: () => void; onleave: () => void } = $props();
+  let {
+    preview,
+    file,
+    busy,
+    ontake,
+    onleave
+  }: { preview: Schemas['Preview']; file: string; busy: boolean; ontake: () => void; onleave: () => void } = $props();
 
   const tokens = $derived(preview.types.reduce((sum, type) => sum + type.count, 0));
   const most = $derived(Math.max(1, ...preview.types.map((type) => type.count)));
@@ -15,30 +21,56 @@
 <Dialog.Root open onOpenChange={(open) => !open && onleave()}>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ground/80" />
-    <Dialog.Content class="fixed top-1/2 left-1/2 z-50 flex max-h-[85vh] w-[44rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-y-auto border border-line bg-raised p-6">
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-50 flex max-h-[85vh] w-[44rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-y-auto border border-line bg-raised p-6"
+    >
       <div class="flex items-center gap-4">
         <WeaveMark weave={preview.weave} size={56} />
         <div class="min-w-0">
           <Dialog.Title class="font-display truncate text-2xl text-heading">{preview.name}</Dialog.Title>
-          <Dialog.Description class="text-muted">{tokens} {tokens === 1 ? 'token' : 'tokens'} would come in from {file}. Nothing is stored yet.</Dialog.Description>
+          <Dialog.Description class="text-muted"
+            >{tokens} {tokens === 1 ? 'token' : 'tokens'} would come in from {file}. Nothing is stored yet.</Dialog.Description
+          >
         </div>
       </div>
       <div class="grid grid-cols-[1fr_1fr] gap-x-8 gap-y-2">
         <ul aria-label="Tokens by type" class="flex flex-col gap-1">
           {#each preview.types as type (type.type)}
-            <li class="grid grid-cols-[7rem_1fr_3rem] items-center gap-2"><span>{type.type}</span><span class="h-2 bg-sunk" aria-hidden="true"><span class="block h-full bg-accent" style:width="{(type.count / most) * 100}%"></span></span><span class="value text-right">{type.count}</span></li>
+            <li class="grid grid-cols-[7rem_1fr_3rem] items-center gap-2">
+              <span>{type.type}</span><span class="h-2 bg-sunk" aria-hidden="true"
+                ><span class="block h-full bg-accent" style:width="{(type.count / most) * 100}%"></span></span
+              ><span class="value text-right">{type.count}</span>
+            </li>
           {/each}
         </ul>
         <dl class="flex flex-col gap-1">
-          <dt class="caption">Sets</dt><dd>{preview.sets.join(', ')}</dd>
-          {#if preview.contexts.length}<dt class="caption">What varies</dt>{#each preview.contexts as context (context)}<dd>{context}</dd>{/each}{/if}
-          {#if preview.families.length}<dt class="caption">Families</dt><dd>{preview.families.join(', ')}</dd>{/if}
+          <dt class="caption">Sets</dt>
+          <dd>{preview.sets.join(', ')}</dd>
+          {#if preview.contexts.length}<dt class="caption">What varies</dt>
+            {#each preview.contexts as context (context)}<dd>{context}</dd>{/each}{/if}
+          {#if preview.families.length}<dt class="caption">Families</dt>
+            <dd>{preview.families.join(', ')}</dd>{/if}
         </dl>
       </div>
-      {#if converted.length}<div><h3 class="caption">Converted</h3><ul class="flex flex-col gap-0.5">{#each converted as note (note)}<li>{note}</li>{/each}</ul></div>{/if}
-      {#if passed.length}<div><h3 class="caption">Passed over</h3><ul class="flex flex-col gap-0.5">{#each passed as note (note)}<li>{note.replace(/^Passed over, because /, '')}</li>{/each}</ul></div>{/if}
+      {#if converted.length}<div>
+          <h3 class="caption">Converted</h3>
+          <ul class="flex flex-col gap-0.5">
+            {#each converted as note (note)}<li>{note}</li>{/each}
+          </ul>
+        </div>{/if}
+      {#if passed.length}<div>
+          <h3 class="caption">Passed over</h3>
+          <ul class="flex flex-col gap-0.5">
+            {#each passed as note (note)}<li>{note.replace(/^Passed over, because /, '')}</li>{/each}
+          </ul>
+        </div>{/if}
       {#if preview.lacking > 0}
-        <p class="border-l-2 border-should pl-3">{preview.lacking} {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can dress the theme{preview.proposed > 0 ? `; ${preview.proposed} ${preview.proposed === 1 ? 'proposal is' : 'proposals are'} ready` : ''}.</p>
+        <p class="border-l-2 border-should pl-3">
+          {preview.lacking}
+          {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can dress the theme{preview.proposed > 0
+            ? `; ${preview.proposed} ${preview.proposed === 1 ? 'proposal is' : 'proposals are'} ready`
+            : ''}.
+        </p>
       {/if}
       <div class="flex justify-end gap-2">
         <button class="button" onclick={onleave}>Leave it</button>

@@ -12,8 +12,7 @@
     ondelete
   }: { theme: Card; putAway: boolean; oncopy: () => void; onputaway: (away: boolean) => void; ondelete: () => void } = $props();
 
-  const when = (at: string) =>
-    new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  const when = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   const documentOf = $derived(`/api/themes/${theme.id}/document`);
 </script>
 
@@ -21,7 +20,9 @@
   <DropdownMenu.Item class="cursor-pointer px-3 py-1 data-highlighted:bg-hover" onSelect={action}>{label}</DropdownMenu.Item>
 {/snippet}
 
-<li class="relative flex flex-col [contain-intrinsic-height:auto_300px] [content-visibility:auto] border border-line bg-raised hover:border-accent has-[h2_a:focus-visible]:outline-2 has-[h2_a:focus-visible]:outline-accent">
+<li
+  class="relative flex flex-col [contain-intrinsic-height:auto_300px] [content-visibility:auto] border border-line bg-raised hover:border-accent has-[h2_a:focus-visible]:outline-2 has-[h2_a:focus-visible]:outline-accent"
+>
   <div class="h-28 overflow-hidden border-b border-line {putAway ? 'opacity-45' : ''}">
     {#if theme.fault}
       <div class="grid h-full place-items-center bg-sunk text-muted" aria-hidden="true">no cloth</div>
@@ -44,7 +45,9 @@
       <span>Revision {theme.revision}</span>
       <span>{when(theme.changedAt)}</span>
       {#if theme.fault}<span></span>
-      {:else if theme.findings > 0}<span class="ml-auto font-semibold text-must">{theme.findings} {theme.findings === 1 ? 'finding' : 'findings'}</span>
+      {:else if theme.findings > 0}<span class="ml-auto font-semibold text-must"
+          >{theme.findings} {theme.findings === 1 ? 'finding' : 'findings'}</span
+        >
       {:else if theme.pairs === 0}<span class="ml-auto text-muted">Nothing to check yet</span>
       {:else}<span class="ml-auto text-good">All pairs readable</span>{/if}
     </p>
@@ -53,7 +56,10 @@
       {:else if putAway}<button class="button" onclick={() => onputaway(false)}>Bring back</button>
       {:else}<a class="text-link underline underline-offset-2" href="/kit/{theme.id}" aria-label="Kit of {theme.name}">Kit</a>{/if}
       <DropdownMenu.Root>
-        <DropdownMenu.Trigger class="ml-auto grid size-7 place-items-center rounded-[3px] text-muted hover:bg-hover hover:text-ink" aria-label="More for {theme.name}"><More size={16} /></DropdownMenu.Trigger>
+        <DropdownMenu.Trigger
+          class="ml-auto grid size-7 place-items-center rounded-[3px] text-muted hover:bg-hover hover:text-ink"
+          aria-label="More for {theme.name}"><More size={16} /></DropdownMenu.Trigger
+        >
         <DropdownMenu.Portal>
           <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
             {#if !theme.fault}{@render item('Copy', oncopy)}{/if}

@@ -53,7 +53,9 @@
   /** The address names no scope: a page says itself of which kind it is, also one that a link led to. */
   const look = $derived(bench.looks.key(bay.contexts));
   const words = $derived(bench.modifiers.map((m) => bay.contexts[m.name] ?? m.standard).join(', ') || 'default');
-  const source = $derived(`/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(look || 'default')}/${bay.site}/${bay.page}.html`);
+  const source = $derived(
+    `/preview/${bench.id}/${bay.revision ?? 'draft'}/${encodeURIComponent(look || 'default')}/${bay.site}/${bay.page}.html`
+  );
   const seen = $derived(bench.sight.ways.find((way) => way.id === bay.seeing));
   const filter = $derived([0, 3, 6].map((row) => [...(seen?.matrix.slice(row, row + 3) ?? []), 0, 0].join(' ')).join(' ') + ' 0 0 0 1 0');
   const scheme = $derived(bench.scheme);
@@ -116,54 +118,94 @@
   }
 </script>
 
-<section class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line" style:width="{bay.width * scale + EDGE}px" aria-label="Bay: {bay.page} at {bay.width} px, {words}">
+<section
+  class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line"
+  style:width="{bay.width * scale + EDGE}px"
+  aria-label="Bay: {bay.page} at {bay.width} px, {words}"
+>
   <!-- Two lines, so that even a narrow bay says both: which page, and in which combination. -->
   <div class="flex h-14 flex-col justify-center overflow-hidden border-b border-border pl-1">
     <div class="flex h-6 items-center">
-    <select class="value h-6 min-w-8 grow truncate bg-ground" aria-label="Page" bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}>
-      {#each bench.sites as s (s.slug)}
-        <optgroup label={s.name}>
-          {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
-        </optgroup>
-      {/each}
-    </select>
-    {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
-    {#if bay.revision !== null}
-      <button class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover" aria-label="Shows revision {bay.revision}; back to the draft" title="Back to the draft" onclick={() => (bay.revision = null)}>rev. {bay.revision}</button>
-    {/if}
-    {#if bay.width * scale > 150}
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}" aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}" title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger>
-        <DropdownMenu.Portal to="main">
-          <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
-            <DropdownMenu.RadioGroup bind:value={bay.seeing}>
-              {#each [{ id: '', words: 'with all cones' }, ...bench.sight.ways] as way (way.id)}
-                <DropdownMenu.RadioItem value={way.id} class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold">{way.words}</DropdownMenu.RadioItem>
-              {/each}
-            </DropdownMenu.RadioGroup>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
-    {/if}
-    {#if scheme}
-      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={dark ? `Show in ${scheme.light}` : `Show in ${scheme.dark}`}
-        onclick={() => choose(scheme.modifier, dark ? scheme.light : scheme.dark)}>
-        {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
-      </button>
-    {/if}
-    {#if onalone}<button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'} onclick={onalone}>
-      {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
-    </button>{/if}
-    {#if closable}
-      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}><X size={14} /></button>
-    {/if}
+      <select
+        class="value h-6 min-w-8 grow truncate bg-ground"
+        aria-label="Page"
+        bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}
+      >
+        {#each bench.sites as s (s.slug)}
+          <optgroup label={s.name}>
+            {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
+          </optgroup>
+        {/each}
+      </select>
+      {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
+      {#if bay.revision !== null}
+        <button
+          class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover"
+          aria-label="Shows revision {bay.revision}; back to the draft"
+          title="Back to the draft"
+          onclick={() => (bay.revision = null)}>rev. {bay.revision}</button
+        >
+      {/if}
+      {#if bay.width * scale > 150}
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger
+            class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}"
+            aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}"
+            title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger
+          >
+          <DropdownMenu.Portal to="main">
+            <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
+              <DropdownMenu.RadioGroup bind:value={bay.seeing}>
+                {#each [{ id: '', words: 'with all cones' }, ...bench.sight.ways] as way (way.id)}
+                  <DropdownMenu.RadioItem
+                    value={way.id}
+                    class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold"
+                    >{way.words}</DropdownMenu.RadioItem
+                  >
+                {/each}
+              </DropdownMenu.RadioGroup>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      {/if}
+      {#if scheme}
+        <button
+          class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+          aria-label={dark ? `Show in ${scheme.light}` : `Show in ${scheme.dark}`}
+          onclick={() => choose(scheme.modifier, dark ? scheme.light : scheme.dark)}
+        >
+          {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
+        </button>
+      {/if}
+      {#if onalone}<button
+          class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+          aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'}
+          onclick={onalone}
+        >
+          {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
+        </button>{/if}
+      {#if closable}
+        <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}
+          ><X size={14} /></button
+        >
+      {/if}
     </div>
     <div class="flex h-6 items-center text-xs text-muted">
-    <select class="value h-6 shrink-0 text-xs! bg-ground" aria-label="Width" bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}>
-      {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
-      {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
-    </select>
-      {#if bench.modifiers.length > 0}<ComboButton modifiers={bench.modifiers} contexts={bay.contexts} of="bay {number}" width="h-6 min-w-0 grow" onchoose={choose} />{/if}
+      <select
+        class="value h-6 shrink-0 text-xs! bg-ground"
+        aria-label="Width"
+        bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}
+      >
+        {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
+        {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
+      </select>
+      {#if bench.modifiers.length > 0}<ComboButton
+          modifiers={bench.modifiers}
+          contexts={bay.contexts}
+          of="bay {number}"
+          width="h-6 min-w-0 grow"
+          onchoose={choose}
+        />{/if}
     </div>
   </div>
 
@@ -185,11 +227,14 @@
       {#if !loaded}
         <!-- Seen only when a page takes its time. -->
         <div class="outline-of-a-page absolute inset-0 flex flex-col gap-3 p-6" aria-hidden="true">
-          <span class="h-3 w-2/5 bg-border"></span><span class="mt-4 h-6 w-3/5 bg-border"></span><span class="h-3 w-4/5 bg-border"></span><span class="h-3 w-3/4 bg-border"></span><span class="mt-4 h-24 w-full bg-border"></span>
+          <span class="h-3 w-2/5 bg-border"></span><span class="mt-4 h-6 w-3/5 bg-border"></span><span class="h-3 w-4/5 bg-border"
+          ></span><span class="h-3 w-3/4 bg-border"></span><span class="mt-4 h-24 w-full bg-border"></span>
         </div>
       {/if}
       {#if seen}
-        <svg class="absolute size-0" aria-hidden="true"><filter id="seen-{number}" color-interpolation-filters="linearRGB"><feColorMatrix type="matrix" values={filter} /></filter></svg>
+        <svg class="absolute size-0" aria-hidden="true"
+          ><filter id="seen-{number}" color-interpolation-filters="linearRGB"><feColorMatrix type="matrix" values={filter} /></filter></svg
+        >
       {/if}
       {#if pointed && governing}
         <div
@@ -216,7 +261,8 @@
       onkeydown={(e) => {
         const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
         if (by) bay.width = Math.min(1920, Math.max(320, bay.width + by));
-      }}><span class="h-8 w-1 border-x border-line" aria-hidden="true"></span></button>
+      }}><span class="h-8 w-1 border-x border-line" aria-hidden="true"></span></button
+    >
   </div>
 </section>
 

@@ -31,7 +31,9 @@
 
 <div class="flex h-full min-h-0 bg-ground" bind:clientWidth={room}>
   {#if bays.length === 0}
-    <p class="m-auto max-w-sm text-center text-muted">There is no site here whose pages could be shown. Start the application with the demo data to get one.</p>
+    <p class="m-auto max-w-sm text-center text-muted">
+      There is no site here whose pages could be shown. Start the application with the demo data to get one.
+    </p>
   {:else if room > 0}
     {#each bays as bay, i (bay)}
       {#if visible.includes(bay)}
@@ -49,7 +51,9 @@
     {/each}
     <div class="flex min-w-8 grow flex-col items-center pt-1">
       {#if bays.length < MOST && !alone}
-        <button class="grid size-6 place-items-center rounded-[3px] hover:bg-hover" aria-label="Add a bay" onclick={add}><Plus size={15} /></button>
+        <button class="grid size-6 place-items-center rounded-[3px] hover:bg-hover" aria-label="Add a bay" onclick={add}
+          ><Plus size={15} /></button
+        >
       {/if}
     </div>
   {/if}

@@ -61,7 +61,11 @@ function contentSize(box: HTMLElement): string {
   const style = getComputedStyle(box);
   const { width, height } = box.getBoundingClientRect();
   const edges = (sides: string[]) =>
-    sides.reduce((sum, side) => sum + parseFloat(style.getPropertyValue(`padding-${side}`)) + parseFloat(style.getPropertyValue(`border-${side}-width`)), 0);
+    sides.reduce(
+      (sum, side) =>
+        sum + parseFloat(style.getPropertyValue(`padding-${side}`)) + parseFloat(style.getPropertyValue(`border-${side}-width`)),
+      0
+    );
   return `${width - edges(['left', 'right'])}px ${height - edges(['top', 'bottom'])}px`;
 }
 

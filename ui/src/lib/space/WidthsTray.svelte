@@ -51,11 +51,15 @@
     { name: 'text', of: (r: Schemas['Bands']) => r.text, look: 'fill-accent/60 stroke-accent' }
   ];
 
-  const edit = (view: Schemas['LengthView'], text: string): Edit => ({ op: view.place ? 'value' : 'role', place: view.place || bench.target, path: view.path, text });
+  const edit = (view: Schemas['LengthView'], text: string): Edit => ({
+    op: view.place ? 'value' : 'role',
+    place: view.place || bench.target,
+    path: view.path,
+    text
+  });
 
   /** Keeps the unit that the person chose. */
   const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);
-
 
   function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
     const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / plot;
@@ -68,12 +72,32 @@
     {#each space?.widths ?? [] as view (view.path)}
       <div class="border-t border-border py-2 first:border-0 {bench.pick?.path === view.path ? 'bg-chosen' : ''}">
         <div class="flex items-center gap-3">
-          <button class="w-16 text-left font-semibold hover:underline" onclick={() => bench.open({ path: view.path, contexts: bench.working, roles: [{ kind: 'width', path: view.path }] })}>{view.name}</button>
+          <button
+            class="w-16 text-left font-semibold hover:underline"
+            onclick={() => bench.open({ path: view.path, contexts: bench.working, roles: [{ kind: 'width', path: view.path }] })}
+            >{view.name}</button
+          >
           {#if view.narrowPx === view.widePx}
-            <NumberField label="{view.name} in px" short="↔" value={view.widePx} unit="px" min={0} max={2400} step={4} places={1}
-              onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))} oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))} />
+            <NumberField
+              label="{view.name} in px"
+              short="↔"
+              value={view.widePx}
+              unit="px"
+              min={0}
+              max={2400}
+              step={4}
+              places={1}
+              onprobe={(v) => bench.probe(edit(view, lengthText(view, v)))}
+              oncommit={(v) => bench.commit(edit(view, lengthText(view, v)))}
+            />
           {/if}
-          <TextValue label="{view.name} as written" hideLabel width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'} value={view.written} oncommit={(text) => bench.take(edit(view, text))} />
+          <TextValue
+            label="{view.name} as written"
+            hideLabel
+            width={view.narrowPx === view.widePx ? 'w-28' : 'w-60'}
+            value={view.written}
+            oncommit={(text) => bench.take(edit(view, text))}
+          />
         </div>
         <p class="caption mt-0.5">{NAMES[view.name] ?? ''}</p>
       </div>
@@ -84,26 +108,45 @@
     {#if ruler.length > 0}
       <p class="value mb-1 flex flex-wrap gap-x-5" aria-live="polite">
         <span>viewport {cursor}</span>
-        {#if at}<span>gutter {at.gutter.toFixed(1)}</span><span>text {at.text.toFixed(0)}</span><span>content {at.content.toFixed(0)}</span><span>wide {at.wide.toFixed(0)} px</span>{/if}
+        {#if at}<span>gutter {at.gutter.toFixed(1)}</span><span>text {at.text.toFixed(0)}</span><span>content {at.content.toFixed(0)}</span
+          ><span>wide {at.wide.toFixed(0)} px</span>{/if}
       </p>
       <div class="min-w-0" bind:clientWidth={plot}>
         {#if plot > 0}
-          <svg width={plot} height={H + 18} viewBox="0 0 {plot} {H + 18}" role="slider" tabindex="0" aria-label="Viewport read by the cursor" aria-valuemin={FROM} aria-valuemax={TO} aria-valuenow={cursor} class="cursor-crosshair touch-none"
+          <svg
+            width={plot}
+            height={H + 18}
+            viewBox="0 0 {plot} {H + 18}"
+            role="slider"
+            tabindex="0"
+            aria-label="Viewport read by the cursor"
+            aria-valuemin={FROM}
+            aria-valuemax={TO}
+            aria-valuenow={cursor}
+            class="cursor-crosshair touch-none"
             onpointermove={point}
             onkeydown={(e) => {
               const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
               cursor = Math.min(TO, Math.max(FROM, cursor + by));
-            }}>
+            }}
+          >
             {#each BANDS as b (b.name)}<polygon points={band(b.of)} class={b.look} />{/each}
             <path d="M{x(cursor)} 0 V{H}" class="stroke-ink" stroke-width="1.5" />
             {#each [320, 480, 640, 800, 960, 1120, 1280, 1440, 1600, 1760, 1920] as tick (tick)}
-              <text x={x(tick)} y={H + 13} text-anchor={tick === FROM ? 'start' : tick === TO ? 'end' : 'middle'} class="value fill-muted text-[10px]">{tick}</text>
+              <text
+                x={x(tick)}
+                y={H + 13}
+                text-anchor={tick === FROM ? 'start' : tick === TO ? 'end' : 'middle'}
+                class="value fill-muted text-[10px]">{tick}</text
+              >
             {/each}
           </svg>
         {/if}
       </div>
       <ul class="caption mt-1 flex gap-4">
-        {#each BANDS as b (b.name)}<li class="flex items-center gap-1"><svg width="12" height="10" aria-hidden="true"><rect width="12" height="10" class={b.look} /></svg>{b.name}</li>{/each}
+        {#each BANDS as b (b.name)}<li class="flex items-center gap-1">
+            <svg width="12" height="10" aria-hidden="true"><rect width="12" height="10" class={b.look} /></svg>{b.name}
+          </li>{/each}
       </ul>
     {:else}
       <p class="p-3 text-muted">The ruler needs the tokens width.text, width.content, width.wide and width.gutter.</p>

@@ -41,15 +41,48 @@
 </script>
 
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="Change several tokens" onsubmit={run}>
-  <label class="flex flex-col gap-0.5"><span class="caption">What to do</span><select class="field" bind:value={kind}>{#each KINDS as k (k.id)}<option value={k.id}>{k.name}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"
+    ><span class="caption">What to do</span><select class="field" bind:value={kind}
+      >{#each KINDS as k (k.id)}<option value={k.id}>{k.name}</option>{/each}</select
+    ></label
+  >
   {#if kind === 'shift'}
-    <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={place}><PlaceOptions {bench} /></select></label>
-    <label class="flex grow flex-col gap-0.5"><span class="caption">Group or token</span><input class="field value" required bind:value={path} /></label>
-    <label class="flex flex-col gap-0.5"><span class="caption">Operation</span><select class="field" bind:value={operation}>{#each shifts as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select></label>
-    {#if amounts}<label class="flex flex-col gap-0.5"><span class="caption">By</span><input class="field value w-20" required bind:value={amount} oninput={() => bench.probe(edit)} /></label>{/if}
+    <label class="flex flex-col gap-0.5"
+      ><span class="caption">In</span><select class="field" bind:value={place}><PlaceOptions {bench} /></select></label
+    >
+    <label class="flex grow flex-col gap-0.5"
+      ><span class="caption">Group or token</span><input class="field value" required bind:value={path} /></label
+    >
+    <label class="flex flex-col gap-0.5"
+      ><span class="caption">Operation</span><select class="field" bind:value={operation}
+        >{#each shifts as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select
+      ></label
+    >
+    {#if amounts}<label class="flex flex-col gap-0.5"
+        ><span class="caption">By</span><input
+          class="field value w-20"
+          required
+          bind:value={amount}
+          oninput={() => bench.probe(edit)}
+        /></label
+      >{/if}
   {:else}
-    <label class="flex grow flex-col gap-0.5"><span class="caption">{kind === 'rename-paths' ? 'Piece of a path' : 'Value as it is written'}</span><input class="field value" required placeholder={kind === 'rename-paths' ? 'color.blue' : '{color.blue.70}'} bind:value={find} /></label>
-    <label class="flex grow flex-col gap-0.5"><span class="caption">Becomes</span><input class="field value" required={kind !== 'rename-paths'} placeholder={kind === 'rename-paths' ? 'color.indigo' : '{color.blue.80}'} bind:value={replace} /></label>
+    <label class="flex grow flex-col gap-0.5"
+      ><span class="caption">{kind === 'rename-paths' ? 'Piece of a path' : 'Value as it is written'}</span><input
+        class="field value"
+        required
+        placeholder={kind === 'rename-paths' ? 'color.blue' : '{color.blue.70}'}
+        bind:value={find}
+      /></label
+    >
+    <label class="flex grow flex-col gap-0.5"
+      ><span class="caption">Becomes</span><input
+        class="field value"
+        required={kind !== 'rename-paths'}
+        placeholder={kind === 'rename-paths' ? 'color.indigo' : '{color.blue.80}'}
+        bind:value={replace}
+      /></label
+    >
   {/if}
   <button class="button button-strong" type="submit">Change them</button>
   {#if done}<p class="w-full text-good" role="status">{done}. One undo takes it back.</p>{/if}

@@ -69,7 +69,8 @@
   }
 
   const path = (reference: string | undefined) => /^\{(.+)\}$/.exec(reference ?? '')?.[1] ?? '';
-  const hexOf = (reference: string | undefined) => colors.find((c) => c.path === path(reference))?.hex ?? (reference?.startsWith('{') ? 'transparent' : (reference ?? 'transparent'));
+  const hexOf = (reference: string | undefined) =>
+    colors.find((c) => c.path === path(reference))?.hex ?? (reference?.startsWith('{') ? 'transparent' : (reference ?? 'transparent'));
 
   async function take(event: SubmitEvent) {
     event.preventDefault();
@@ -78,34 +79,88 @@
 </script>
 
 <form class="flex flex-col gap-2 border border-line p-2" aria-label="Derivation" onsubmit={take}>
-  <label class="flex flex-col gap-0.5"><span class="caption">Operation</span>
-    <select class="field" value={operation} onchange={(e) => choose(e.currentTarget.value)}>{#each fitting as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"
+    ><span class="caption">Operation</span>
+    <select class="field" value={operation} onchange={(e) => choose(e.currentTarget.value)}
+      >{#each fitting as o (o.id)}<option value={o.id}>{o.words}</option>{/each}</select
+    ></label
+  >
   {#each chosen?.parameters ?? [] as p, i (p.name)}
     {#if p.kind === 'color'}
-      <ColorField label={p.words} value={values[i] || (i === 0 ? '' : standard(p))} hex={hexOf(values[i] || (i === 0 ? '' : standard(p)))} width="w-full" offered={colors} references
-        oncommit={async (v) => { set(i, v); return ''; }} />
+      <ColorField
+        label={p.words}
+        value={values[i] || (i === 0 ? '' : standard(p))}
+        hex={hexOf(values[i] || (i === 0 ? '' : standard(p)))}
+        width="w-full"
+        offered={colors}
+        references
+        oncommit={async (v) => {
+          set(i, v);
+          return '';
+        }}
+      />
     {:else if p.kind === 'hue'}
-      <label class="flex flex-col gap-0.5"><span class="caption">{p.words}</span>
-        <select class="field" value={values[i] || standard(p)} onchange={(e) => set(i, e.currentTarget.value)}>{#each hues as hue (hue.path)}<option value={`{${hue.path}}`}>{hue.name}</option>{/each}</select></label>
+      <label class="flex flex-col gap-0.5"
+        ><span class="caption">{p.words}</span>
+        <select class="field" value={values[i] || standard(p)} onchange={(e) => set(i, e.currentTarget.value)}
+          >{#each hues as hue (hue.path)}<option value={`{${hue.path}}`}>{hue.name}</option>{/each}</select
+        ></label
+      >
     {:else if p.kind === 'number' && p.max - p.min <= 720}
-      <Track label={p.words} value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1} text={(v) => String(+v.toFixed(3))}
-        onprobe={(v) => set(i, String(+v.toFixed(3)))} oncommit={(v) => set(i, String(+v.toFixed(3)))} />
-      <NumberField label="{p.name} as a number" short="exactly" value={Number(values[i] || standard(p))} min={p.min} max={p.max} step={p.max - p.min <= 4 ? 0.01 : 1} places={3} size="w-16" onprobe={(v) => set(i, String(v))} oncommit={(v) => set(i, String(v))} />
+      <Track
+        label={p.words}
+        value={Number(values[i] || standard(p))}
+        min={p.min}
+        max={p.max}
+        step={p.max - p.min <= 4 ? 0.01 : p.name === 'ratio' ? 0.1 : 1}
+        text={(v) => String(+v.toFixed(3))}
+        onprobe={(v) => set(i, String(+v.toFixed(3)))}
+        oncommit={(v) => set(i, String(+v.toFixed(3)))}
+      />
+      <NumberField
+        label="{p.name} as a number"
+        short="exactly"
+        value={Number(values[i] || standard(p))}
+        min={p.min}
+        max={p.max}
+        step={p.max - p.min <= 4 ? 0.01 : 1}
+        places={3}
+        size="w-16"
+        onprobe={(v) => set(i, String(v))}
+        oncommit={(v) => set(i, String(v))}
+      />
     {:else}
-      <label class="flex flex-col gap-0.5"><span class="caption">{p.words}</span><input class="field value" required placeholder={'{space.8}'} value={values[i] || (i === 0 ? '' : standard(p))} oninput={(e) => set(i, e.currentTarget.value)} /></label>
+      <label class="flex flex-col gap-0.5"
+        ><span class="caption">{p.words}</span><input
+          class="field value"
+          required
+          placeholder={'{space.8}'}
+          value={values[i] || (i === 0 ? '' : standard(p))}
+          oninput={(e) => set(i, e.currentTarget.value)}
+        /></label
+      >
     {/if}
   {/each}
   {#if color}
     <div class="flex items-center gap-2" role="group" aria-label="Source and result">
       <span class="checker h-7 grow border border-line"><span class="block size-full" style:background={hexOf(values[0])}></span></span>
       <ArrowRight size={14} aria-hidden="true" />
-      <span class="checker h-7 grow border border-line"><span class="block size-full" style:background={bench.tried || 'transparent'}></span></span>
+      <span class="checker h-7 grow border border-line"
+        ><span class="block size-full" style:background={bench.tried || 'transparent'}></span></span
+      >
     </div>
   {/if}
-  <p class="value break-all text-muted">{text}{#if bench.tried}<span class="text-ink">{` = ${bench.tried}`}</span>{/if}</p>
+  <p class="value break-all text-muted">
+    {text}{#if bench.tried}<span class="text-ink">{` = ${bench.tried}`}</span>{/if}
+  </p>
   <div class="flex gap-2">
     <button class="button button-strong" type="submit" disabled={!ready}>Derive</button>
-    {#if path(values[0])}<button class="button button-quiet min-w-0" type="button" onclick={() => bench.open({ path: path(values[0]), contexts: bench.working, roles: [] }, true)}><span class="truncate">Trace of {path(values[0])}</span></button>{/if}
+    {#if path(values[0])}<button
+        class="button button-quiet min-w-0"
+        type="button"
+        onclick={() => bench.open({ path: path(values[0]), contexts: bench.working, roles: [] }, true)}
+        ><span class="truncate">Trace of {path(values[0])}</span></button
+      >{/if}
   </div>
   {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
 </form>

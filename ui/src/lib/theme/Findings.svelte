@@ -15,7 +15,8 @@
   const COLOR = { must: 'border-must', should: 'border-should', note: 'border-line' } as Record<string, string>;
 
   $effect(() => {
-    if (open && bench.saved) void ask(() => api.GET('/api/themes/{id}/untidy', { params: { path: { id: bench.id } } })).then((all) => (untidy = all));
+    if (open && bench.saved)
+      void ask(() => api.GET('/api/themes/{id}/untidy', { params: { path: { id: bench.id } } })).then((all) => (untidy = all));
   });
 
   function look(path: string) {
@@ -41,18 +42,37 @@
 
 <Popover.Root bind:open>
   <Popover.Trigger class="button {must ? 'text-must' : found.length ? 'text-should' : checked ? 'text-good' : 'text-muted'}">
-    {found.length === 0 ? (checked ? 'No findings' : 'Nothing to check yet') : `${found.length} ${found.length === 1 ? 'finding' : 'findings'}`}
+    {found.length === 0
+      ? checked
+        ? 'No findings'
+        : 'Nothing to check yet'
+      : `${found.length} ${found.length === 1 ? 'finding' : 'findings'}`}
   </Popover.Trigger>
   <Popover.Portal>
-    <Popover.Content role="dialog" aria-label="Findings of the theme" class="z-40 max-h-[28rem] w-[30rem] overflow-y-auto rounded-[3px] border border-line bg-raised p-3" sideOffset={6} align="end">
+    <Popover.Content
+      role="dialog"
+      aria-label="Findings of the theme"
+      class="z-40 max-h-[28rem] w-[30rem] overflow-y-auto rounded-[3px] border border-line bg-raised p-3"
+      sideOffset={6}
+      align="end"
+    >
       {#if found.length === 0}
-        <p class="p-2">{#if !checked}No token fills a role yet, so no pair of colors could be measured. <a class="text-link underline" href="/dress/{bench.id}">Dress the theme</a> first.{:else}In the combinations that are shown, every declared pair reaches its ratio and every reference resolves.{/if}</p>
+        <p class="p-2">
+          {#if !checked}No token fills a role yet, so no pair of colors could be measured. <a
+              class="text-link underline"
+              href="/dress/{bench.id}">Dress the theme</a
+            > first.{:else}In the combinations that are shown, every declared pair reaches its ratio and every reference resolves.{/if}
+        </p>
       {:else}
-        <ul class="flex flex-col gap-3" aria-label="Findings">{#each found as f (f.code + f.path + f.message)}{@render item(f)}{/each}</ul>
+        <ul class="flex flex-col gap-3" aria-label="Findings">
+          {#each found as f (f.code + f.path + f.message)}{@render item(f)}{/each}
+        </ul>
       {/if}
       {#if untidy.length}
         <h2 class="mt-4 mb-2 border-t border-border pt-3 font-semibold">Untidy, over all combinations</h2>
-        <ul class="flex flex-col gap-3" aria-label="Untidy">{#each untidy as f (f.code + f.path + f.message)}{@render item(f)}{/each}</ul>
+        <ul class="flex flex-col gap-3" aria-label="Untidy">
+          {#each untidy as f (f.code + f.path + f.message)}{@render item(f)}{/each}
+        </ul>
       {/if}
     </Popover.Content>
   </Popover.Portal>

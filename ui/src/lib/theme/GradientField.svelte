@@ -8,10 +8,12 @@
   let bar: HTMLElement | undefined = $state();
   let held = $state<string | null>(null);
 
-  const stops = $derived(split(held ?? written, ',').map((text) => {
-    const [color = '', at = ''] = split(text, ' ');
-    return { color, at, percent: at.endsWith('%') ? Number(at.slice(0, -1)) : null };
-  }));
+  const stops = $derived(
+    split(held ?? written, ',').map((text) => {
+      const [color = '', at = ''] = split(text, ' ');
+      return { color, at, percent: at.endsWith('%') ? Number(at.slice(0, -1)) : null };
+    })
+  );
 
   function moved(index: number, percent: number): string {
     const fitted = Math.round(Math.min(100, Math.max(0, percent)) * 10) / 10;
@@ -69,7 +71,19 @@
     {/each}
   </div>
   {#each stops as stop, i (i)}
-    <div class="flex items-end gap-2"><ColorField label="Stop {i + 1}" hideLabel value={stop.color} hex={shown(i)[0] ?? 'transparent'} width="w-36" {offered} references
-      onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} /><span class="value pb-1">{stop.at || shown(i)[1]}</span></div>
+    <div class="flex items-end gap-2">
+      <ColorField
+        label="Stop {i + 1}"
+        hideLabel
+        value={stop.color}
+        hex={shown(i)[0] ?? 'transparent'}
+        width="w-36"
+        {offered}
+        references
+        onprobe={(text) => onprobe(dyed(i, text))}
+        {onrevert}
+        oncommit={(text) => oncommit(dyed(i, text))}
+      /><span class="value pb-1">{stop.at || shown(i)[1]}</span>
+    </div>
   {/each}
 </div>

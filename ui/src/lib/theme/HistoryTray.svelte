@@ -38,7 +38,9 @@
 
   async function more() {
     const before = entries.at(-1)?.number ?? 0;
-    const older = await ask(() => api.GET('/api/themes/{id}/history', { params: { path: { id: bench.id }, query: { before, most: PAGE } } }));
+    const older = await ask(() =>
+      api.GET('/api/themes/{id}/history', { params: { path: { id: bench.id }, query: { before, most: PAGE } } })
+    );
     entries = [...entries, ...older];
     ended = older.length < PAGE;
   }
@@ -49,12 +51,16 @@
       comparison = null;
       return;
     }
-    void ask(() => api.GET('/api/themes/{id}/compare', { params: { path: { id: bench.id }, query: { from, to } } })).then((found) => (comparison = found));
+    void ask(() => api.GET('/api/themes/{id}/compare', { params: { path: { id: bench.id }, query: { from, to } } })).then(
+      (found) => (comparison = found)
+    );
   });
 
   async function mark(name: string) {
     try {
-      checkpoints = await store(() => api.PUT('/api/themes/{id}/checkpoints', { params: { path: { id: bench.id } }, body: { number: chosen, name } }));
+      checkpoints = await store(() =>
+        api.PUT('/api/themes/{id}/checkpoints', { params: { path: { id: bench.id } }, body: { number: chosen, name } })
+      );
       await read();
       return '';
     } catch (e) {
@@ -76,7 +82,8 @@
   }
 
   const backToDraft = () => bench.bays.forEach((bay) => (bay.revision = null));
-  const at = (time: string) => new Date(time).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  const at = (time: string) =>
+    new Date(time).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   const place = (text: string) => bench.looks.words(text);
 
   function key(event: KeyboardEvent) {
@@ -95,9 +102,20 @@
     <ol class="min-h-0 grow overflow-y-auto p-1" aria-label="History">
       {#each entries as e (e.number)}
         <li>
-          <button id="revision-{e.number}" class="grid w-full grid-cols-[2.5rem_1fr_auto] items-baseline gap-2 rounded-[3px] px-2 py-1 text-left {e.number === chosen ? 'bg-chosen' : 'hover:bg-hover'}" aria-pressed={e.number === chosen} onclick={() => (chosen = e.number)} onkeydown={key}>
+          <button
+            id="revision-{e.number}"
+            class="grid w-full grid-cols-[2.5rem_1fr_auto] items-baseline gap-2 rounded-[3px] px-2 py-1 text-left {e.number === chosen
+              ? 'bg-chosen'
+              : 'hover:bg-hover'}"
+            aria-pressed={e.number === chosen}
+            onclick={() => (chosen = e.number)}
+            onkeydown={key}
+          >
             <span class="value text-right text-muted">{e.number}</span>
-            <span class="min-w-0 break-words">{#if e.checkpoint}<span class="font-display font-semibold text-heading">{e.checkpoint}</span> · {/if}{SAID[e.kind] ?? ''}{e.label}</span>
+            <span class="min-w-0 break-words"
+              >{#if e.checkpoint}<span class="font-display font-semibold text-heading">{e.checkpoint}</span> ·
+              {/if}{SAID[e.kind] ?? ''}{e.label}</span
+            >
             <span class="caption text-right">{e.person}<br />{at(e.at)}</span>
           </button>
         </li>
@@ -117,15 +135,25 @@
       {/key}
       <label class="flex flex-col gap-0.5">
         <span class="caption">Compare it with</span>
-        <select class="field" value={String(other)} onchange={(e) => (against = Number(e.currentTarget.value) === newest ? null : Number(e.currentTarget.value))}>
+        <select
+          class="field"
+          value={String(other)}
+          onchange={(e) => (against = Number(e.currentTarget.value) === newest ? null : Number(e.currentTarget.value))}
+        >
           <option value={String(newest)}>the draft, revision {newest}</option>
           {#if entry.number > 0}<option value={String(entry.number - 1)}>the revision before it, {entry.number - 1}</option>{/if}
-          {#each checkpoints.filter((c) => c.number !== newest && c.number !== entry.number - 1) as c (c.number)}<option value={String(c.number)}>{c.checkpoint}, revision {c.number}</option>{/each}
+          {#each checkpoints.filter((c) => c.number !== newest && c.number !== entry.number - 1) as c (c.number)}<option
+              value={String(c.number)}>{c.checkpoint}, revision {c.number}</option
+            >{/each}
         </select>
       </label>
       <div class="flex flex-col items-start gap-1">
-        <button class="button" disabled={chosen === newest} onclick={() => bench.bays.forEach((bay) => (bay.revision = chosen))}>Show it in all bays</button>
-        <button class="button" disabled={chosen === other || bench.bays.length < 2} onclick={sideBySide}>Before and after, side by side</button>
+        <button class="button" disabled={chosen === newest} onclick={() => bench.bays.forEach((bay) => (bay.revision = chosen))}
+          >Show it in all bays</button
+        >
+        <button class="button" disabled={chosen === other || bench.bays.length < 2} onclick={sideBySide}
+          >Before and after, side by side</button
+        >
         {#if shownIn.length}<button class="button" onclick={backToDraft}>All bays back to the draft</button>{/if}
         <button class="button" disabled={chosen === newest} onclick={() => bench.restore(chosen)}>Make it the newest</button>
       </div>
@@ -136,12 +164,22 @@
   <section class="flex min-w-0 grow flex-col" aria-label="Differences">
     {#if comparison}
       <p class="border-b border-border px-3 py-2">
-        <strong>{comparison.count}</strong> {comparison.count === 1 ? 'token differs' : 'tokens differ'} between revisions {comparison.from} and {comparison.to}{comparison.structure ? '; sets, modifiers or their order differ, too' : ''}.
+        <strong>{comparison.count}</strong>
+        {comparison.count === 1 ? 'token differs' : 'tokens differ'} between revisions {comparison.from} and {comparison.to}{comparison.structure
+          ? '; sets, modifiers or their order differ, too'
+          : ''}.
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
       <div class="min-h-0 grow overflow-y-auto" tabindex="0" role="group" aria-label="Tokens that differ">
         <table class="w-full table-fixed border-collapse">
-          <thead class="sticky top-0 bg-ground"><tr>{#each ['Token', 'In', 'Before', 'After'] as head (head)}<th class="caption px-3 py-1 text-left font-normal {head === 'In' ? 'w-28' : ''}" scope="col">{head}</th>{/each}</tr></thead>
+          <thead class="sticky top-0 bg-ground"
+            ><tr
+              >{#each ['Token', 'In', 'Before', 'After'] as head (head)}<th
+                  class="caption px-3 py-1 text-left font-normal {head === 'In' ? 'w-28' : ''}"
+                  scope="col">{head}</th
+                >{/each}</tr
+            ></thead
+          >
           <tbody>
             {#each comparison.changes as c (c.place + c.path)}
               <tr class="border-t border-border align-top">
@@ -149,7 +187,10 @@
                 <td class="caption px-3 py-1">{place(c.place)}</td>
                 {#each [{ text: c.before, hex: c.beforeHex, none: 'was not there' }, { text: c.after, hex: c.afterHex, none: 'is gone' }] as side (side.none)}
                   <td class="value px-3 py-1 break-all">
-                    {#if side.text}<span class="flex items-center gap-2">{#if side.hex}<span class="size-4 shrink-0 border border-line" style:background={side.hex}></span>{/if}{side.text}</span>{:else}<span class="text-muted">{side.none}</span>{/if}
+                    {#if side.text}<span class="flex items-center gap-2"
+                        >{#if side.hex}<span class="size-4 shrink-0 border border-line" style:background={side.hex}
+                          ></span>{/if}{side.text}</span
+                      >{:else}<span class="text-muted">{side.none}</span>{/if}
                   </td>
                 {/each}
               </tr>

@@ -12,7 +12,8 @@
 </script>
 
 {#if home === '' && sets.length > 0}
-  <label class="flex flex-col gap-1"><span>Into the set</span>
+  <label class="flex flex-col gap-1"
+    ><span>Into the set</span>
     <select class="field" required bind:value={place}>
       <option value="" disabled>Choose a set</option>
       {#each sets as one (one.place)}<option value={one.place}>{one.words}</option>{/each}

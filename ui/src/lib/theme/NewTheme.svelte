@@ -64,8 +64,16 @@
           </div>
         </fieldset>
         <div class="flex flex-col gap-1">
-          <ColorField label="Seed color; leave it empty to keep the starter’s" value={seed} hex={seed || 'transparent'} width="w-72"
-            oncommit={async (text) => { seed = text; return ''; }} />
+          <ColorField
+            label="Seed color; leave it empty to keep the starter’s"
+            value={seed}
+            hex={seed || 'transparent'}
+            width="w-72"
+            oncommit={async (text) => {
+              seed = text;
+              return '';
+            }}
+          />
           <p id="seed-message" class="min-h-5 text-must" role="alert">{message}</p>
         </div>
         <div class="flex justify-end gap-2">

@@ -7,10 +7,35 @@
   /** Makes a token in a set or context. */
   let { bench, group, onmade }: { bench: Bench; group: string; onmade: (path: string) => void } = $props();
 
-  const TYPES = ['color', 'dimension', 'number', 'fontFamily', 'fontWeight', 'duration', 'cubicBezier', 'strokeStyle', 'border', 'transition', 'shadow', 'gradient', 'typography'];
+  const TYPES = [
+    'color',
+    'dimension',
+    'number',
+    'fontFamily',
+    'fontWeight',
+    'duration',
+    'cubicBezier',
+    'strokeStyle',
+    'border',
+    'transition',
+    'shadow',
+    'gradient',
+    'typography'
+  ];
   const SAMPLE: Record<string, string> = {
-    color: '#7a4a2b', dimension: '1.5rem', number: '1.5', fontFamily: 'Archivo, sans-serif', fontWeight: '600', duration: '200ms', cubicBezier: 'cubic-bezier(0.2, 0, 0.2, 1)',
-    strokeStyle: 'dashed', border: '1px solid #888888', transition: '200ms ease-out 0ms', shadow: '0px 2px 8px 0px #00000033', gradient: '#ffffff 0%, #000000 100%', typography: 'Archivo / 1rem / 400 / 0px / 1.5'
+    color: '#7a4a2b',
+    dimension: '1.5rem',
+    number: '1.5',
+    fontFamily: 'Archivo, sans-serif',
+    fontWeight: '600',
+    duration: '200ms',
+    cubicBezier: 'cubic-bezier(0.2, 0, 0.2, 1)',
+    strokeStyle: 'dashed',
+    border: '1px solid #888888',
+    transition: '200ms ease-out 0ms',
+    shadow: '0px 2px 8px 0px #00000033',
+    gradient: '#ffffff 0%, #000000 100%',
+    typography: 'Archivo / 1rem / 400 / 0px / 1.5'
   };
 
   let place = $state('');
@@ -29,14 +54,44 @@
 </script>
 
 <form class="flex flex-wrap items-end gap-2 border-b border-line bg-raised px-3 py-2" aria-label="New token" onsubmit={make}>
-  <label class="flex flex-col gap-0.5"><span class="caption">In</span><select class="field" bind:value={() => place || standard, (v) => (place = v)}><PlaceOptions {bench} /></select></label>
-  <label class="flex grow flex-col gap-0.5"><span class="caption">Path, with dots</span><input class="field value" required bind:value={path} /></label>
-  <label class="flex flex-col gap-0.5"><span class="caption">Type</span><select class="field" bind:value={type}>{#each TYPES as t (t)}<option value={t}>{t}</option>{/each}</select></label>
+  <label class="flex flex-col gap-0.5"
+    ><span class="caption">In</span><select class="field" bind:value={() => place || standard, (v) => (place = v)}
+      ><PlaceOptions {bench} /></select
+    ></label
+  >
+  <label class="flex grow flex-col gap-0.5"
+    ><span class="caption">Path, with dots</span><input class="field value" required bind:value={path} /></label
+  >
+  <label class="flex flex-col gap-0.5"
+    ><span class="caption">Type</span><select class="field" bind:value={type}
+      >{#each TYPES as t (t)}<option value={t}>{t}</option>{/each}</select
+    ></label
+  >
   {#if type === 'color'}
     {@const hex = offered(bench).find((o) => `{${o.path}}` === text)?.hex ?? (text && !text.includes('{') ? text : 'transparent')}
-    <div class="grow-[2]"><ColorField label="Value, reference or derivation" value={text} {hex} width="w-full" offered={offered(bench)} references oncommit={async (v) => { text = v; return ''; }} /></div>
+    <div class="grow-[2]">
+      <ColorField
+        label="Value, reference or derivation"
+        value={text}
+        {hex}
+        width="w-full"
+        offered={offered(bench)}
+        references
+        oncommit={async (v) => {
+          text = v;
+          return '';
+        }}
+      />
+    </div>
   {:else}
-    <label class="flex grow-[2] flex-col gap-0.5"><span class="caption">Value, reference or derivation</span><input class="field value" required placeholder={SAMPLE[type]} bind:value={text} /></label>
+    <label class="flex grow-[2] flex-col gap-0.5"
+      ><span class="caption">Value, reference or derivation</span><input
+        class="field value"
+        required
+        placeholder={SAMPLE[type]}
+        bind:value={text}
+      /></label
+    >
   {/if}
   <button class="button button-strong" type="submit">Make it</button>
   {#if refused}<p class="w-full text-must" role="alert">{refused}</p>{/if}

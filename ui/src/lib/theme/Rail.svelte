@@ -13,10 +13,19 @@
   const rail = $derived(bench.saved?.rail);
   const weave = $derived({
     warp: bench.shown?.color.hues.map((hue) => hue.seed.hex).slice(0, 6) ?? [],
-    weft: bench.shown?.color.surfaces.flatMap((s) => s.roles.filter((r) => r.role === 'ground' || r.role === 'accent').map((r) => r.cells[0]?.hex ?? '')).slice(0, 6) ?? []
+    weft:
+      bench.shown?.color.surfaces
+        .flatMap((s) => s.roles.filter((r) => r.role === 'ground' || r.role === 'accent').map((r) => r.cells[0]?.hex ?? ''))
+        .slice(0, 6) ?? []
   });
   const status = $derived(
-    bench.state === 'saving' ? 'Saving …' : bench.state === 'probing' ? 'Trying, not saved' : bench.state === 'failed' ? 'Not saved, no answer' : 'Saved'
+    bench.state === 'saving'
+      ? 'Saving …'
+      : bench.state === 'probing'
+        ? 'Trying, not saved'
+        : bench.state === 'failed'
+          ? 'Not saved, no answer'
+          : 'Saved'
   );
   const rename = (text: string) => bench.take({ op: 'setName', name: text.trim() });
 </script>
@@ -31,15 +40,34 @@
   <Popover.Root>
     <Popover.Trigger class="button button-quiet h-7 px-2 text-muted">Rename</Popover.Trigger>
     <Popover.Portal>
-      <Popover.Content role="dialog" aria-label="Rename the theme" class="z-40 rounded-[3px] border border-line bg-raised p-4" sideOffset={6}>
+      <Popover.Content
+        role="dialog"
+        aria-label="Rename the theme"
+        class="z-40 rounded-[3px] border border-line bg-raised p-4"
+        sideOffset={6}
+      >
         <TextValue label="Name of the theme" value={bench.saved?.name ?? ''} width="w-64" oncommit={rename} />
       </Popover.Content>
     </Popover.Portal>
   </Popover.Root>
   <div class="flex items-center gap-1">
-    <button class="button px-2" disabled={!rail?.undo} aria-label={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'} title={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'} onclick={() => bench.undo()}><Undo size={15} /></button>
-    <button class="button px-2" disabled={!rail?.redo} aria-label={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'} title={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'} onclick={() => bench.redo()}><Redo size={15} /></button>
-    <button class="button px-2" aria-label="History" aria-pressed={bench.tab === 'history'} onclick={() => (bench.tab = 'history')}><History size={15} /></button>
+    <button
+      class="button px-2"
+      disabled={!rail?.undo}
+      aria-label={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'}
+      title={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'}
+      onclick={() => bench.undo()}><Undo size={15} /></button
+    >
+    <button
+      class="button px-2"
+      disabled={!rail?.redo}
+      aria-label={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'}
+      title={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'}
+      onclick={() => bench.redo()}><Redo size={15} /></button
+    >
+    <button class="button px-2" aria-label="History" aria-pressed={bench.tab === 'history'} onclick={() => (bench.tab = 'history')}
+      ><History size={15} /></button
+    >
   </div>
   <p class="min-w-0 truncate text-muted" aria-live="polite" data-testid="saved-state">
     <span class={bench.state === 'failed' ? 'font-semibold text-must' : bench.state === 'saved' ? 'text-good' : 'text-ink'}>{status}</span>

@@ -13,7 +13,13 @@
   let { bench }: { bench: Bench } = $props();
 
   type Layer = Schemas['LayerView'];
-  type Asking = { title: string; label: string; value: string; second?: { label: string; value: string }; edit: (text: string, second: string) => Edit };
+  type Asking = {
+    title: string;
+    label: string;
+    value: string;
+    second?: { label: string; value: string };
+    edit: (text: string, second: string) => Edit;
+  };
 
   const layers = $derived(bench.saved?.structure.layers ?? []);
   const applying = $derived(layers.filter((layer) => layer.applies));
@@ -27,10 +33,15 @@
   let dragged = $state<{ from: number; to: number; x: number } | null>(null);
   let bands: HTMLElement[] = [];
 
-  const place = (layer: Layer, context?: string) => (context === undefined ? layer.place : (layer.contexts.find((one) => one.name === context)?.place ?? ''));
+  const place = (layer: Layer, context?: string) =>
+    context === undefined ? layer.place : (layer.contexts.find((one) => one.name === context)?.place ?? '');
   const entry = (layer: Layer) => `${layer.kind}:${layer.name}`;
   const thread = (tokens: number) => `${tokens === 0 ? 0 : Math.max(3, Math.sqrt(tokens / most) * 100)}%`;
-  const wearing = (layer: Layer, context: string) => bench.bays.map((bay, i) => ({ bay, i })).filter(({ bay }) => bay.contexts[layer.name] === context).map(({ i }) => i + 1);
+  const wearing = (layer: Layer, context: string) =>
+    bench.bays
+      .map((bay, i) => ({ bay, i }))
+      .filter(({ bay }) => bay.contexts[layer.name] === context)
+      .map(({ i }) => i + 1);
 
   function reorder(from: number, to: number) {
     if (from === to || to < 0 || to >= applying.length) return;
@@ -63,9 +74,14 @@
     dragged = { from: index, to: index, x: 0 };
     const start = event.clientX;
     event.currentTarget.onpointermove = (move) => {
-      const centers = bands.slice(0, applying.length).map((band) => band.getBoundingClientRect()).map((box) => box.left + box.width / 2);
+      const centers = bands
+        .slice(0, applying.length)
+        .map((band) => band.getBoundingClientRect())
+        .map((box) => box.left + box.width / 2);
       let to = 0;
-      centers.forEach((center, i) => { if (i !== index && move.clientX > center) to++; });
+      centers.forEach((center, i) => {
+        if (i !== index && move.clientX > center) to++;
+      });
       dragged = { from: index, to, x: move.clientX - start };
     };
   }
@@ -90,7 +106,10 @@
     title: `${layer.name} follows the reader’s light or dark`,
     label: 'Light context',
     value: part(layer, 'light') || layer.standard,
-    second: { label: 'Dark context', value: part(layer, 'dark') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? '') },
+    second: {
+      label: 'Dark context',
+      value: part(layer, 'dark') || (layer.contexts.find((context) => context.name !== layer.standard)?.name ?? '')
+    },
     edit: (light, dark) => ({ op: 'mean', modifier: layer.name, kind: 'scheme', contexts: [light, dark] })
   });
   const contrast = (layer: Layer): Asking => ({
@@ -100,7 +119,12 @@
     edit: (more) => ({ op: 'mean', modifier: layer.name, kind: 'contrast', contexts: [more] })
   });
 
-  const named = (title: string, value: string, edit: (text: string) => Edit): Asking => ({ title, label: 'Name', value, edit: (t) => edit(t) });
+  const named = (title: string, value: string, edit: (text: string) => Edit): Asking => ({
+    title,
+    label: 'Name',
+    value,
+    edit: (t) => edit(t)
+  });
 </script>
 
 {#snippet choice(label: string, action: () => void)}
@@ -109,31 +133,62 @@
 
 {#snippet menu(layer: Layer, context?: string)}
   <DropdownMenu.Root>
-    <DropdownMenu.Trigger class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="What to do with {layer.kind} {layer.name}{context === undefined ? '' : `, context ${context}`}"><Ellipsis size={14} /></DropdownMenu.Trigger>
+    <DropdownMenu.Trigger
+      class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+      aria-label="What to do with {layer.kind} {layer.name}{context === undefined ? '' : `, context ${context}`}"
+      ><Ellipsis size={14} /></DropdownMenu.Trigger
+    >
     <DropdownMenu.Portal to="main">
       <DropdownMenu.Content class="z-40 min-w-44 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
         {#if context !== undefined}
-          {@render choice('Rename', () => ask(named('Rename the context', context, (t) => ({ op: 'renamePlace', place: place(layer, context), name: t }))))}
-          {@render choice('Copy', () => ask(named('Copy the context', `${context} copy`, (t) => ({ op: 'copyPlace', place: place(layer, context), name: t }))))}
+          {@render choice('Rename', () =>
+            ask(named('Rename the context', context, (t) => ({ op: 'renamePlace', place: place(layer, context), name: t })))
+          )}
+          {@render choice('Copy', () =>
+            ask(named('Copy the context', `${context} copy`, (t) => ({ op: 'copyPlace', place: place(layer, context), name: t })))
+          )}
           {#if layer.standard !== context}
             {@render choice('Make it the default', () => void bench.commit({ op: 'setDefault', modifier: layer.name, context }))}
             {@render choice('Delete', () => void bench.commit({ op: 'removePlace', place: place(layer, context) }))}
           {/if}
         {:else if layer.kind === 'set'}
-          {@render choice('Rename', () => ask(named('Rename the set', layer.name, (t) => ({ op: 'renamePlace', place: place(layer), name: t }))))}
-          {@render choice('Say what it is for', () => ask({ title: 'What the set is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t }) }))}
-          {@render choice('Copy', () => ask(named('Copy the set', `${layer.name} copy`, (t) => ({ op: 'copyPlace', place: place(layer), name: t }))))}
+          {@render choice('Rename', () =>
+            ask(named('Rename the set', layer.name, (t) => ({ op: 'renamePlace', place: place(layer), name: t })))
+          )}
+          {@render choice('Say what it is for', () =>
+            ask({
+              title: 'What the set is for',
+              label: 'In a sentence',
+              value: layer.description,
+              edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t })
+            })
+          )}
+          {@render choice('Copy', () =>
+            ask(named('Copy the set', `${layer.name} copy`, (t) => ({ op: 'copyPlace', place: place(layer), name: t })))
+          )}
           {@render choice(layer.applies ? 'Take it out of the order' : 'Put it into the order', () => apply(layer, !layer.applies))}
           {@render choice('Delete', () => void bench.commit({ op: 'removePlace', place: place(layer) }))}
         {:else}
           {@render choice('New context', () => ask(named('New context', '', (t) => ({ op: 'addContext', modifier: layer.name, name: t }))))}
-          {@render choice('Rename', () => ask(named('Rename the modifier', layer.name, (t) => ({ op: 'renameModifier', modifier: layer.name, name: t }))))}
+          {@render choice('Rename', () =>
+            ask(named('Rename the modifier', layer.name, (t) => ({ op: 'renameModifier', modifier: layer.name, name: t })))
+          )}
           {@render choice('It is light and dark …', () => ask(scheme(layer)))}
           {@render choice('It is for more contrast …', () => ask(contrast(layer)))}
           {#each ['density', 'look', 'none'].filter((kind) => kind !== layer.meaning) as kind (kind)}
-            {@render choice(kind === 'none' ? 'It stands for nothing in particular' : `It is ${MEANINGS[kind]}`, () => void bench.commit({ op: 'mean', modifier: layer.name, kind, contexts: [] }))}
+            {@render choice(
+              kind === 'none' ? 'It stands for nothing in particular' : `It is ${MEANINGS[kind]}`,
+              () => void bench.commit({ op: 'mean', modifier: layer.name, kind, contexts: [] })
+            )}
           {/each}
-          {@render choice('Say what it is for', () => ask({ title: 'What the modifier is for', label: 'In a sentence', value: layer.description, edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t }) }))}
+          {@render choice('Say what it is for', () =>
+            ask({
+              title: 'What the modifier is for',
+              label: 'In a sentence',
+              value: layer.description,
+              edit: (t) => ({ op: 'describe', kind: layer.kind, name: layer.name, text: t })
+            })
+          )}
           {@render choice(layer.applies ? 'Take it out of the order' : 'Put it into the order', () => apply(layer, !layer.applies))}
           {@render choice('Delete', () => void bench.commit({ op: 'removeModifier', name: layer.name }))}
         {/if}
@@ -149,14 +204,25 @@
 {#snippet band(layer: Layer, index: number)}
   <li
     bind:this={bands[index]}
-    class="flex w-56 shrink-0 flex-col border-l-2 bg-raised {layer.kind === 'set' ? 'border-ink' : 'border-accent'} {layer.applies ? '' : 'opacity-70'} {dragged?.from === index && layer.applies ? 'relative z-10 outline-2 outline-accent' : ''}"
+    class="flex w-56 shrink-0 flex-col border-l-2 bg-raised {layer.kind === 'set' ? 'border-ink' : 'border-accent'} {layer.applies
+      ? ''
+      : 'opacity-70'} {dragged?.from === index && layer.applies ? 'relative z-10 outline-2 outline-accent' : ''}"
     style:transform={dragged?.from === index && layer.applies ? `translateX(${dragged.x}px)` : undefined}
     aria-label="{layer.kind} {layer.name}"
   >
     <div class="flex items-center gap-1 px-1 pt-1">
       {#if layer.applies}
-        <button class="grid h-6 w-5 cursor-grab touch-none place-items-center text-muted hover:bg-hover" aria-label="Place of {layer.name} in the order, {index + 1} of {applying.length}; arrow keys move it"
-          onpointerdown={(e) => hold(e, index)} onpointerup={(e) => { e.currentTarget.onpointermove = null; drop(); }} onpointercancel={() => (dragged = null)} onkeydown={(e) => key(e, index)}><GripVertical size={14} /></button>
+        <button
+          class="grid h-6 w-5 cursor-grab touch-none place-items-center text-muted hover:bg-hover"
+          aria-label="Place of {layer.name} in the order, {index + 1} of {applying.length}; arrow keys move it"
+          onpointerdown={(e) => hold(e, index)}
+          onpointerup={(e) => {
+            e.currentTarget.onpointermove = null;
+            drop();
+          }}
+          onpointercancel={() => (dragged = null)}
+          onkeydown={(e) => key(e, index)}><GripVertical size={14} /></button
+        >
       {/if}
       <span class="min-w-0 grow truncate font-semibold">{layer.name}</span>
       <span class="caption">{layer.kind === 'set' ? `${layer.tokens}` : (MEANINGS[layer.meaning] ?? 'modifier')}</span>
@@ -166,7 +232,10 @@
       {#if layer.kind === 'set'}
         {@render threads(layer.tokens)}
         <p class="caption mt-1">{layer.description || 'No description yet.'}</p>
-        <p class="caption mt-1">Always applies{layer.applies ? '' : ' when it is in the order'}; {layer.tokens} {layer.tokens === 1 ? 'token' : 'tokens'}.</p>
+        <p class="caption mt-1">
+          Always applies{layer.applies ? '' : ' when it is in the order'}; {layer.tokens}
+          {layer.tokens === 1 ? 'token' : 'tokens'}.
+        </p>
       {:else}
         <p class="caption mb-1">{layer.description || 'No description yet.'}</p>
         <ul class="flex flex-col gap-1">
@@ -174,8 +243,17 @@
             {@const chosen = bench.working[layer.name] === context.name}
             <li class="border border-border {chosen ? 'bg-chosen' : ''}">
               <div class="flex items-center gap-1 pl-2">
-                <button class="min-w-0 grow truncate py-0.5 text-left hover:underline {chosen ? 'font-semibold' : ''}" aria-pressed={chosen} onclick={() => bench.choose(layer.name, context.name)}>{context.name}{#if layer.standard === context.name}<span class="caption">{' '}default</span>{/if}{#if context.part && context.part !== context.name}<span class="caption">{' '}{context.part}</span>{/if}</button>
-                {#each wearing(layer, context.name) as bay (bay)}<span class="value grid size-4 place-items-center rounded-full bg-accent text-[0.625rem]! text-on-accent" title="Bay {bay} wears it"><span class="sr-only">bay </span>{bay}</span>{/each}
+                <button
+                  class="min-w-0 grow truncate py-0.5 text-left hover:underline {chosen ? 'font-semibold' : ''}"
+                  aria-pressed={chosen}
+                  onclick={() => bench.choose(layer.name, context.name)}
+                  >{context.name}{#if layer.standard === context.name}<span class="caption">{' '}default</span
+                    >{/if}{#if context.part && context.part !== context.name}<span class="caption">{' '}{context.part}</span>{/if}</button
+                >
+                {#each wearing(layer, context.name) as bay (bay)}<span
+                    class="value grid size-4 place-items-center rounded-full bg-accent text-[0.625rem]! text-on-accent"
+                    title="Bay {bay} wears it"><span class="sr-only">bay </span>{bay}</span
+                  >{/each}
                 <span class="caption">{context.tokens}</span>
                 {@render menu(layer, context.name)}
               </div>
@@ -193,16 +271,32 @@
   <div class="mb-2 flex items-center gap-2">
     <p class="caption">Bands apply from left to right; what lies further right wins. Drag a band, or move it with the arrow keys.</p>
     <span class="grow"></span>
-    <button class="button" onclick={() => ask(named('New set', '', (t) => ({ op: 'newSet', name: t })))}><Plus size={14} aria-hidden="true" /> Set</button>
-    <button class="button" onclick={() => ask({ title: 'New modifier', label: 'Name', value: '', second: { label: 'Contexts, with commas', value: '' }, edit: (t, s) => ({ op: 'newModifier', name: t, contexts: s.split(',') }) })}><Plus size={14} aria-hidden="true" /> Modifier</button>
+    <button class="button" onclick={() => ask(named('New set', '', (t) => ({ op: 'newSet', name: t })))}
+      ><Plus size={14} aria-hidden="true" /> Set</button
+    >
+    <button
+      class="button"
+      onclick={() =>
+        ask({
+          title: 'New modifier',
+          label: 'Name',
+          value: '',
+          second: { label: 'Contexts, with commas', value: '' },
+          edit: (t, s) => ({ op: 'newModifier', name: t, contexts: s.split(',') })
+        })}><Plus size={14} aria-hidden="true" /> Modifier</button
+    >
   </div>
   {#if asking}
     <form class="mb-3 flex items-end gap-3 border border-line bg-raised p-3" aria-label={asking.title} onsubmit={answer}>
       <span class="self-center font-semibold">{asking.title}</span>
-      <label class="flex flex-col gap-0.5"><span class="caption">{asking.label}</span>
+      <label class="flex flex-col gap-0.5"
+        ><span class="caption">{asking.label}</span>
         <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
-        <input class="field w-56" bind:value={text} required={asking.label === 'Name'} autofocus /></label>
-      {#if asking.second}<label class="flex flex-col gap-0.5"><span class="caption">{asking.second.label}</span><input class="field w-64" bind:value={second} required /></label>{/if}
+        <input class="field w-56" bind:value={text} required={asking.label === 'Name'} autofocus /></label
+      >
+      {#if asking.second}<label class="flex flex-col gap-0.5"
+          ><span class="caption">{asking.second.label}</span><input class="field w-64" bind:value={second} required /></label
+        >{/if}
       <button class="button button-strong" type="submit">Do it</button>
       <button class="button" type="button" onclick={() => (asking = null)}>Cancel</button>
       {#if refused}<p class="text-must" role="alert">{refused}</p>{/if}
@@ -213,7 +307,9 @@
   </ol>
   {#if resting.length}
     <h3 class="caption mt-3 mb-1">Not in the order, so never seen</h3>
-    <ul class="flex items-start gap-3">{#each resting as layer, i (entry(layer))}{@render band(layer, applying.length + i)}{/each}</ul>
+    <ul class="flex items-start gap-3">
+      {#each resting as layer, i (entry(layer))}{@render band(layer, applying.length + i)}{/each}
+    </ul>
   {/if}
   {#if layers.length === 0}<p class="m-auto text-muted">This theme has no set yet. Add one to put tokens into.</p>{/if}
 </div>

@@ -8,21 +8,25 @@
 
   const NAMES = ['across', 'down', 'blur', 'spread'];
 
-  const layers = $derived(split(written, ',').map((text) => {
-    const words = split(text, ' ');
-    const inset = words[0] === 'inset';
-    return { text, inset, words: inset ? words.slice(1) : words, own: !text.startsWith('{') };
-  }));
+  const layers = $derived(
+    split(written, ',').map((text) => {
+      const words = split(text, ' ');
+      const inset = words[0] === 'inset';
+      return { text, inset, words: inset ? words.slice(1) : words, own: !text.startsWith('{') };
+    })
+  );
 
   const px = (word: string | undefined) => /^(-?[\d.]+)(px|rem)$/.exec(word ?? '');
 
   function changed(layer: number, index: number, value: number): string {
-    return layers.map((l, i) => {
-      if (i !== layer) return l.text;
-      const words = [...l.words];
-      words[index] = `${value}${px(words[index])?.[2] ?? 'px'}`;
-      return (l.inset ? 'inset ' : '') + words.join(' ');
-    }).join(', ');
+    return layers
+      .map((l, i) => {
+        if (i !== layer) return l.text;
+        const words = [...l.words];
+        words[index] = `${value}${px(words[index])?.[2] ?? 'px'}`;
+        return (l.inset ? 'inset ' : '') + words.join(' ');
+      })
+      .join(', ');
   }
 
   /** The color of a layer as it comes out. */
@@ -46,13 +50,33 @@
         <div class="grid grid-cols-2 gap-1">
           {#each NAMES as name, index (name)}
             {@const found = px(layer.words[index])}
-            {#if found}<NumberField label="{name} of shadow {i + 1}" short={name} value={Number(found[1])} unit={found[2]} step={found[2] === 'rem' ? 0.0625 : 1} size="w-16" onprobe={(v) => onprobe(changed(i, index, v))} oncommit={(v) => oncommit(changed(i, index, v))} />
+            {#if found}<NumberField
+                label="{name} of shadow {i + 1}"
+                short={name}
+                value={Number(found[1])}
+                unit={found[2]}
+                step={found[2] === 'rem' ? 0.0625 : 1}
+                size="w-16"
+                onprobe={(v) => onprobe(changed(i, index, v))}
+                oncommit={(v) => oncommit(changed(i, index, v))}
+              />
             {:else}<span class="caption">{name} {layer.words[index]}</span>{/if}
           {/each}
         </div>
-        <ColorField label="Color{layers.length > 1 ? ` of shadow ${i + 1}` : ''}" value={layer.words[4] ?? ''} hex={shown(i)} width="w-full" {offered} references
-          onprobe={(text) => onprobe(dyed(i, text))} {onrevert} oncommit={(text) => oncommit(dyed(i, text))} />
-        <label class="flex items-center gap-2"><input type="checkbox" checked={layer.inset} onchange={() => oncommit(turned(i))} /> falls inward</label>
+        <ColorField
+          label="Color{layers.length > 1 ? ` of shadow ${i + 1}` : ''}"
+          value={layer.words[4] ?? ''}
+          hex={shown(i)}
+          width="w-full"
+          {offered}
+          references
+          onprobe={(text) => onprobe(dyed(i, text))}
+          {onrevert}
+          oncommit={(text) => oncommit(dyed(i, text))}
+        />
+        <label class="flex items-center gap-2"
+          ><input type="checkbox" checked={layer.inset} onchange={() => oncommit(turned(i))} /> falls inward</label
+        >
       </fieldset>
     {:else}<p class="value border-t border-border pt-1">{layer.text}</p>{/if}
   {/each}

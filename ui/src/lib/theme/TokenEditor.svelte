@@ -16,7 +16,13 @@
   let { bench, row }: { bench: Bench; row: Schemas['TokenRow'] } = $props();
 
   const MEASURE = /^(-?[\d.]+)(px|rem|ms|s)?$/;
-  const PARTS: Record<string, string> = { fontFamily: 'Family', fontSize: 'Size', fontWeight: 'Weight', letterSpacing: 'Letter spacing', lineHeight: 'Line height' };
+  const PARTS: Record<string, string> = {
+    fontFamily: 'Family',
+    fontSize: 'Size',
+    fontWeight: 'Weight',
+    letterSpacing: 'Letter spacing',
+    lineHeight: 'Line height'
+  };
 
   const WORDS: Record<string, string[]> = { border: ['Width', 'Line', 'Color'], transition: ['Duration', 'Easing', 'Delay'] };
   const STROKES = ['solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'];
@@ -25,7 +31,12 @@
 
   const own = $derived(!row.marks.includes('alias') && !row.marks.includes('derived'));
   const measure = $derived(own ? MEASURE.exec(row.written) : null);
-  const curve = $derived(/^cubic-bezier\(([^)]*)\)$/.exec(own ? row.written : '')?.[1]?.split(',').map(Number));
+  const curve = $derived(
+    /^cubic-bezier\(([^)]*)\)$/
+      .exec(own ? row.written : '')?.[1]
+      ?.split(',')
+      .map(Number)
+  );
   const canDerive = $derived(['color', 'dimension', 'number'].includes(row.type));
 
   const first = $derived(row.written.split(',')[0]?.trim() ?? '');
@@ -48,47 +59,117 @@
     </div>
   </div>
   {#if row.type === 'color'}
-    <ColorField label="Value" value={row.written} hex={row.css} width="w-full" offered={offered(bench)} references
-      onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={take} />
+    <ColorField
+      label="Value"
+      value={row.written}
+      hex={row.css}
+      width="w-full"
+      offered={offered(bench)}
+      references
+      onprobe={(text) => bench.probe(edit(text))}
+      onrevert={() => bench.revert()}
+      oncommit={take}
+    />
   {:else}
     <TextValue label="Value" value={row.written} width="w-full" oncommit={take} />
   {/if}
 
   {#if measure}
-    <NumberField label="{row.path.split('.').at(-1)} as a number" short="drag" value={Number(measure[1])} unit={measure[2] ?? ''} places={3} step={measure[2] === 'ms' ? 10 : measure[2] === 'px' ? 1 : row.type === 'fontWeight' ? 10 : 0.05}
-      onprobe={(v) => bench.probe(edit(`${v}${measure[2] ?? ''}`))} oncommit={(v) => bench.commit(edit(`${v}${measure[2] ?? ''}`))} />
+    <NumberField
+      label="{row.path.split('.').at(-1)} as a number"
+      short="drag"
+      value={Number(measure[1])}
+      unit={measure[2] ?? ''}
+      places={3}
+      step={measure[2] === 'ms' ? 10 : measure[2] === 'px' ? 1 : row.type === 'fontWeight' ? 10 : 0.05}
+      onprobe={(v) => bench.probe(edit(`${v}${measure[2] ?? ''}`))}
+      oncommit={(v) => bench.commit(edit(`${v}${measure[2] ?? ''}`))}
+    />
   {:else if curve}
-    <CurveField points={curve} onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))} oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))} />
+    <CurveField
+      points={curve}
+      onprobe={(p) => bench.probe(edit(`cubic-bezier(${p.join(', ')})`))}
+      oncommit={(p) => bench.commit(edit(`cubic-bezier(${p.join(', ')})`))}
+    />
   {:else if own && row.type === 'shadow'}
-    <ShadowField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={commit} />
+    <ShadowField
+      written={row.written}
+      css={row.css}
+      offered={offered(bench)}
+      onprobe={(text) => bench.probe(edit(text))}
+      onrevert={() => bench.revert()}
+      oncommit={commit}
+    />
   {:else if own && row.type === 'gradient'}
-    <GradientField written={row.written} css={row.css} offered={offered(bench)} onprobe={(text) => bench.probe(edit(text))} onrevert={() => bench.revert()} oncommit={commit} />
+    <GradientField
+      written={row.written}
+      css={row.css}
+      offered={offered(bench)}
+      onprobe={(text) => bench.probe(edit(text))}
+      onrevert={() => bench.revert()}
+      oncommit={commit}
+    />
   {:else if own && row.type === 'typography'}
     {#each split(row.written, '/') as part, i (i)}
       {@const member = Object.keys(PARTS)[i] ?? ''}
-      <TextValue label={PARTS[member] ?? ''} value={part} width="w-full" oncommit={(text) => bench.take({ op: 'member', place: row.place, path: row.path, member, text })} />
+      <TextValue
+        label={PARTS[member] ?? ''}
+        value={part}
+        width="w-full"
+        oncommit={(text) => bench.take({ op: 'member', place: row.place, path: row.path, member, text })}
+      />
     {/each}
   {:else if own && WORDS[row.type]}
     {@const words = split(row.written, ' ')}
     {#each WORDS[row.type] ?? [] as name, i (name)}
       {@const changed = (text: string) => edit(words.map((word, j) => (j === i ? bracketed(text) : word)).join(' '))}
       {#if name === 'Color'}
-        <ColorField label={name} value={words[i] ?? ''} hex={split(row.css, ' ')[i] ?? 'transparent'} width="w-full" offered={offered(bench)} references
-          onprobe={(text) => bench.probe(changed(text))} onrevert={() => bench.revert()} oncommit={(text) => bench.take(changed(text))} />
+        <ColorField
+          label={name}
+          value={words[i] ?? ''}
+          hex={split(row.css, ' ')[i] ?? 'transparent'}
+          width="w-full"
+          offered={offered(bench)}
+          references
+          onprobe={(text) => bench.probe(changed(text))}
+          onrevert={() => bench.revert()}
+          oncommit={(text) => bench.take(changed(text))}
+        />
       {:else}
         <TextValue label={name} value={words[i] ?? ''} width="w-full" oncommit={(text) => bench.take(changed(text))} />
       {/if}
     {/each}
   {:else if own && row.type === 'strokeStyle'}
-    <label class="flex flex-col gap-0.5"><span class="caption">How the line is drawn</span>
-      <select class="field" value={STROKES.includes(row.written) ? row.written : 'dash'} onchange={(e) => bench.commit(edit(e.currentTarget.value === 'dash' ? 'dash 8px 4px butt' : e.currentTarget.value))}>
+    <label class="flex flex-col gap-0.5"
+      ><span class="caption">How the line is drawn</span>
+      <select
+        class="field"
+        value={STROKES.includes(row.written) ? row.written : 'dash'}
+        onchange={(e) => bench.commit(edit(e.currentTarget.value === 'dash' ? 'dash 8px 4px butt' : e.currentTarget.value))}
+      >
         {#each STROKES as stroke (stroke)}<option value={stroke}>{stroke}</option>{/each}
         <option value="dash">dashes of its own</option>
       </select>
     </label>
   {:else if own && row.type === 'fontFamily'}
-    <label class="flex flex-col gap-0.5"><span class="caption">A family that ships with the theme</span>
-      <select class="field" value={first} onchange={(e) => bench.commit(edit([e.currentTarget.value, ...row.written.split(',').slice(1).map((name) => name.trim())].join(', ')))}>
+    <label class="flex flex-col gap-0.5"
+      ><span class="caption">A family that ships with the theme</span>
+      <select
+        class="field"
+        value={first}
+        onchange={(e) =>
+          bench.commit(
+            edit(
+              [
+                e.currentTarget.value,
+                ...row.written
+                  .split(',')
+                  .slice(1)
+                  .map((name) => name.trim())
+              ].join(', ')
+            )
+          )}
+      >
         {#if !bench.fonts.some((font) => font.name === first)}<option value={first}>{first}</option>{/if}
         {#each bench.fonts as font (font.name)}<option value={font.name}>{font.name}</option>{/each}
       </select>
@@ -99,16 +180,40 @@
   {/if}
 
   {#if canDerive}
-    <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}>{row.marks.includes('derived') ? 'Change the derivation' : 'Derive it from another token'}</button>
-    {#if deriving}{#key row.path}<DerivationForm {bench} written={row.written} color={row.type === 'color'} onprobe={(text) => bench.probe(edit(text))}
-      oncommit={async (text) => { const wrong = await take(text); if (wrong === '') deriving = false; return wrong; }} />{/key}{/if}
+    <button class="button self-start" aria-expanded={deriving} onclick={() => (deriving = !deriving)}
+      >{row.marks.includes('derived') ? 'Change the derivation' : 'Derive it from another token'}</button
+    >
+    {#if deriving}{#key row.path}<DerivationForm
+          {bench}
+          written={row.written}
+          color={row.type === 'color'}
+          onprobe={(text) => bench.probe(edit(text))}
+          oncommit={async (text) => {
+            const wrong = await take(text);
+            if (wrong === '') deriving = false;
+            return wrong;
+          }}
+        />{/key}{/if}
   {/if}
 
-  <TextValue label="Path; every reference follows" value={row.path} width="w-full" oncommit={(to) => bench.take({ op: 'move', from: row.path, to })} />
+  <TextValue
+    label="Path; every reference follows"
+    value={row.path}
+    width="w-full"
+    oncommit={(to) => bench.take({ op: 'move', from: row.path, to })}
+  />
   {#if bench.trace?.path === row.path}
-    <TextValue label="Description" value={bench.trace.description} width="w-full" oncommit={(text) => bench.take({ op: 'about', place: row.place, path: row.path, text })} />
+    <TextValue
+      label="Description"
+      value={bench.trace.description}
+      width="w-full"
+      oncommit={(text) => bench.take({ op: 'about', place: row.place, path: row.path, text })}
+    />
     {#if bench.trace.unknown.length > 0}
-      <p class="caption">Its value also holds <span class="value">{bench.trace.unknown.join(', ')}</span>, of which the format says nothing. It is kept, goes out as it came, and no page uses it.</p>
+      <p class="caption">
+        Its value also holds <span class="value">{bench.trace.unknown.join(', ')}</span>, of which the format says nothing. It is kept, goes
+        out as it came, and no page uses it.
+      </p>
     {/if}
   {/if}
   {#each row.findings as f (f.message)}
@@ -119,9 +224,23 @@
     </div>
   {/each}
   <div class="flex flex-wrap gap-1">
-    {#if row.marks.includes('detached')}<button class="button" onclick={() => bench.commit({ op: 'attach', place: row.place, path: row.path })}>Give it back to the recipe</button>{/if}
-    {#if row.marks.includes('recipe')}<button class="button" onclick={() => bench.commit({ op: 'detach', place: row.place, path: row.path })}>Detach from the recipe</button>{/if}
-    <button class="button" onclick={() => bench.commit({ op: 'about', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}>{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button>
-    <button class="button" onclick={() => bench.commit({ op: 'delete', place: row.place, path: row.path })}>Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0 ? `; ${bench.trace.dependentCount} ${bench.trace.dependentCount === 1 ? 'depends' : 'depend'} on it` : ''}</button>
+    {#if row.marks.includes('detached')}<button
+        class="button"
+        onclick={() => bench.commit({ op: 'attach', place: row.place, path: row.path })}>Give it back to the recipe</button
+      >{/if}
+    {#if row.marks.includes('recipe')}<button
+        class="button"
+        onclick={() => bench.commit({ op: 'detach', place: row.place, path: row.path })}>Detach from the recipe</button
+      >{/if}
+    <button
+      class="button"
+      onclick={() => bench.commit({ op: 'about', place: row.place, path: row.path, deprecated: !row.marks.includes('deprecated') })}
+      >{row.marks.includes('deprecated') ? 'No longer deprecated' : 'Deprecate'}</button
+    >
+    <button class="button" onclick={() => bench.commit({ op: 'delete', place: row.place, path: row.path })}
+      >Delete{bench.trace && bench.trace.path === row.path && bench.trace.dependentCount > 0
+        ? `; ${bench.trace.dependentCount} ${bench.trace.dependentCount === 1 ? 'depends' : 'depend'} on it`
+        : ''}</button
+    >
   </div>
 </section>

@@ -14,7 +14,8 @@
 
   const LINE = 26;
   const SPARE = 8;
-  const COLUMNS = 'grid gap-x-3 grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem]';
+  const COLUMNS =
+    'grid gap-x-3 grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_4rem] @min-[37rem]:grid-cols-[minmax(9rem,1.2fr)_minmax(8rem,1.4fr)_minmax(6rem,1fr)_6.5rem_4rem]';
   /** Columns that a narrow tray leaves out; the editor beside it says what stands in them. */
   const WIDE = 'hidden @min-[37rem]:block';
 
@@ -101,7 +102,14 @@
   function key(event: KeyboardEvent) {
     if (event.target !== scroller) return;
     const line = lines[activeIndex];
-    const moves: Record<string, number> = { ArrowDown: 1, ArrowUp: -1, PageDown: Math.floor(room / LINE), PageUp: -Math.floor(room / LINE), Home: -lines.length, End: lines.length };
+    const moves: Record<string, number> = {
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: Math.floor(room / LINE),
+      PageUp: -Math.floor(room / LINE),
+      Home: -lines.length,
+      End: lines.length
+    };
     const by = moves[event.key];
     if (by !== undefined) {
       event.preventDefault();
@@ -130,17 +138,44 @@
 <div class="flex h-full min-h-0">
   <section class="@container flex min-w-0 grow flex-col" aria-label="Tokens">
     <div class="flex flex-wrap items-center gap-2 border-b border-border px-3 py-1.5">
-      <input class="field min-w-24 flex-1" type="search" placeholder="Path, value, place" aria-label="Search tokens" bind:value={tokens.search} onkeydown={(e) => { if (e.key === 'ArrowDown') { e.preventDefault(); scroller?.focus(); } }} />
-      <select class="field w-26 shrink-0" aria-label="Type of token" bind:value={tokens.type}><option value="">every type</option>{#each tokens.types as type (type)}<option value={type}>{type}</option>{/each}</select>
-      <select class="field w-32 shrink-0" aria-label="Which tokens" bind:value={tokens.flag}><option value="">all tokens</option>{#each FLAGS as flag (flag.id)}<option value={flag.id}>{flag.name}</option>{/each}</select>
+      <input
+        class="field min-w-24 flex-1"
+        type="search"
+        placeholder="Path, value, place"
+        aria-label="Search tokens"
+        bind:value={tokens.search}
+        onkeydown={(e) => {
+          if (e.key === 'ArrowDown') {
+            e.preventDefault();
+            scroller?.focus();
+          }
+        }}
+      />
+      <select class="field w-26 shrink-0" aria-label="Type of token" bind:value={tokens.type}
+        ><option value="">every type</option>{#each tokens.types as type (type)}<option value={type}>{type}</option>{/each}</select
+      >
+      <select class="field w-32 shrink-0" aria-label="Which tokens" bind:value={tokens.flag}
+        ><option value="">all tokens</option>{#each FLAGS as flag (flag.id)}<option value={flag.id}>{flag.name}</option>{/each}</select
+      >
       <span class="caption whitespace-nowrap" aria-live="polite">{tokens.found.length} of {tokens.rows.length}</span>
       <button class="button" aria-expanded={panel === 'new'} onclick={() => (panel = panel === 'new' ? '' : 'new')}>New token</button>
-      <button class="button" aria-expanded={panel === 'bulk'} onclick={() => (panel = panel === 'bulk' ? '' : 'bulk')}>Change several</button>
+      <button class="button" aria-expanded={panel === 'bulk'} onclick={() => (panel = panel === 'bulk' ? '' : 'bulk')}
+        >Change several</button
+      >
     </div>
-    {#if panel === 'new'}<NewToken {bench} group={tokens.active} onmade={(path) => { panel = ''; void tokens.load().then(() => tokens.reveal(path)); }} />{/if}
+    {#if panel === 'new'}<NewToken
+        {bench}
+        group={tokens.active}
+        onmade={(path) => {
+          panel = '';
+          void tokens.load().then(() => tokens.reveal(path));
+        }}
+      />{/if}
     {#if panel === 'bulk'}<BulkForm {bench} group={tokens.active} />{/if}
     <div class="caption {COLUMNS} border-b border-line px-3 py-0.5" aria-hidden="true">
-      <span>Name</span><span>Written</span><span class={WIDE}>Comes to</span><span class={WIDE}>In</span><span class="text-right">Used by</span>
+      <span>Name</span><span>Written</span><span class={WIDE}>Comes to</span><span class={WIDE}>In</span><span class="text-right"
+        >Used by</span
+      >
     </div>
     <div
       bind:this={scroller}
@@ -174,33 +209,65 @@
             >
               <span role="gridcell" class="flex min-w-0 items-center gap-1.5" style:padding-left="{(line.level - 1) * 14}px">
                 {#if line.group}
-                  {#if tokens.open.has(line.path)}<ChevronDown size={13} class="shrink-0" />{:else}<ChevronRight size={13} class="shrink-0" />{/if}
+                  {#if tokens.open.has(line.path)}<ChevronDown size={13} class="shrink-0" />{:else}<ChevronRight
+                      size={13}
+                      class="shrink-0"
+                    />{/if}
                   <span class="truncate font-semibold">{line.name}</span><span class="caption">{line.count}</span>
                 {:else}
-                  {#if line.token}<span class="grid w-7 shrink-0 place-items-center"><TokenPicture type={line.token.type} css={line.token.css} size={15} /></span>{/if}
+                  {#if line.token}<span class="grid w-7 shrink-0 place-items-center"
+                      ><TokenPicture type={line.token.type} css={line.token.css} size={15} /></span
+                    >{/if}
                   <span class="value truncate {line.token?.marks.includes('deprecated') ? 'line-through' : ''}">{line.name}</span>
-                  {#if line.token?.findings.length || findings.has(line.path)}<span class="font-bold text-must" title={line.token?.findings[0]?.message ?? 'see the findings'}>!<span class="sr-only"> has a finding</span></span>{/if}
+                  {#if line.token?.findings.length || findings.has(line.path)}<span
+                      class="font-bold text-must"
+                      title={line.token?.findings[0]?.message ?? 'see the findings'}>!<span class="sr-only"> has a finding</span></span
+                    >{/if}
                 {/if}
               </span>
               {#if line.token}
                 <span role="gridcell" class="min-w-0">
                   {#if editing === line.path}
                     <!-- svelte-ignore a11y_autofocus (it was just asked for) -->
-                    <input class="field value h-6! w-full" aria-label="Value of {line.path}" aria-invalid={refused !== ''} title={refused} bind:value={typed} autofocus onblur={() => take(line)}
-                      onkeydown={(e) => { if (e.key === 'Enter') void take(line); if (e.key === 'Escape') { editing = ''; scroller?.focus(); } e.stopPropagation(); }} />
+                    <input
+                      class="field value h-6! w-full"
+                      aria-label="Value of {line.path}"
+                      aria-invalid={refused !== ''}
+                      title={refused}
+                      bind:value={typed}
+                      autofocus
+                      onblur={() => take(line)}
+                      onkeydown={(e) => {
+                        if (e.key === 'Enter') void take(line);
+                        if (e.key === 'Escape') {
+                          editing = '';
+                          scroller?.focus();
+                        }
+                        e.stopPropagation();
+                      }}
+                    />
                   {:else}<span class="value block truncate" title={line.token.written}>{line.token.written}</span>{/if}
                 </span>
-                <span role="gridcell" class="value min-w-0 truncate text-muted {WIDE}" title={line.token.resolved}>{line.token.resolved === line.token.written ? '' : line.token.resolved}{#if !line.token.resolved}<span class="text-must">not resolved</span>{/if}</span>
-                <span role="gridcell" class="caption truncate {WIDE}" title={place(line.token.place)}>{place(line.token.place)}{#each line.token.marks as mark (mark)}{' '}· {MARKS[mark] ?? mark}{/each}</span>
+                <span role="gridcell" class="value min-w-0 truncate text-muted {WIDE}" title={line.token.resolved}
+                  >{line.token.resolved === line.token.written ? '' : line.token.resolved}{#if !line.token.resolved}<span class="text-must"
+                      >not resolved</span
+                    >{/if}</span
+                >
+                <span role="gridcell" class="caption truncate {WIDE}" title={place(line.token.place)}
+                  >{place(line.token.place)}{#each line.token.marks as mark (mark)}{' '}· {MARKS[mark] ?? mark}{/each}</span
+                >
                 <span role="gridcell" class="value text-right text-muted">{line.token.users || ''}</span>
-              {:else}<span role="gridcell" class="col-span-2 @min-[37rem]:col-span-4"><span class="sr-only">{line.count} tokens</span></span>{/if}
+              {:else}<span role="gridcell" class="col-span-2 @min-[37rem]:col-span-4"><span class="sr-only">{line.count} tokens</span></span
+                >{/if}
             </div>
           {/each}
         </div>
       </div>
     </div>
     {#if refused && editing}<p class="border-t border-border px-3 py-1 text-must" role="alert">{refused}</p>{/if}
-    {#if tokens.loaded && lines.length === 0}<p class="px-3 py-6 text-center text-muted">{tokens.searching ? 'No token fits. Search for less, or take a filter away.' : 'This theme has no token yet. Make the first one.'}</p>{/if}
+    {#if tokens.loaded && lines.length === 0}<p class="px-3 py-6 text-center text-muted">
+        {tokens.searching ? 'No token fits. Search for less, or take a filter away.' : 'This theme has no token yet. Make the first one.'}
+      </p>{/if}
   </section>
   {#if row}{#key tokens.opened}<TokenEditor {bench} {row} />{/key}{/if}
 </div>

@@ -8,8 +8,17 @@
   let { bench }: { bench: Bench } = $props();
 
   const WORDS: Record<string, string> = {
-    fontFamily: 'family', fontSize: 'size', fontWeight: 'weight', lineHeight: 'line height', letterSpacing: 'letter spacing',
-    offsetX: 'offset x', offsetY: 'offset y', timingFunction: 'easing', of: 'derived from', with: 'mixed with', hue: 'shades of'
+    fontFamily: 'family',
+    fontSize: 'size',
+    fontWeight: 'weight',
+    lineHeight: 'line height',
+    letterSpacing: 'letter spacing',
+    offsetX: 'offset x',
+    offsetY: 'offset y',
+    timingFunction: 'easing',
+    of: 'derived from',
+    with: 'mixed with',
+    hue: 'shades of'
   };
   const MANY = 12;
 
@@ -19,9 +28,16 @@
   /** The kind of the page that was picked on, as a place. */
   const here = $derived(bench.writable.find((one) => one.kind === 'scope' && one.of === '' && one.scope === bench.pick?.scope));
   const narrow = $derived(trace?.contexts.find((one) => one.place === here?.place)?.written ?? '');
-  const wide = $derived(trace?.hops[0]?.candidates.filter((one) => bench.writable.find((place) => place.place === one.place)?.kind !== 'scope').at(-1)?.written ?? trace?.hops[0]?.resolved ?? '');
+  const wide = $derived(
+    trace?.hops[0]?.candidates.filter((one) => bench.writable.find((place) => place.place === one.place)?.kind !== 'scope').at(-1)
+      ?.written ??
+      trace?.hops[0]?.resolved ??
+      ''
+  );
   const scope = $derived(here?.words);
-  const words = $derived(bench.pick ? [...bench.modifiers.map((m) => bench.pick?.contexts[m.name] ?? m.standard), ...(scope ? [scope] : [])].join(' · ') : '');
+  const words = $derived(
+    bench.pick ? [...bench.modifiers.map((m) => bench.pick?.contexts[m.name] ?? m.standard), ...(scope ? [scope] : [])].join(' · ') : ''
+  );
   const listed = $derived(all ? (trace?.dependents ?? []) : (trace?.dependents ?? []).slice(0, MANY));
 
   $effect(() => {
@@ -29,7 +45,11 @@
     all = false;
   });
 
-  const member = (name: string) => name.split('.').map((part) => WORDS[part] ?? (/^\d+$/.test(part) ? `${Number(part) + 1}.` : part)).join(' ');
+  const member = (name: string) =>
+    name
+      .split('.')
+      .map((part) => WORDS[part] ?? (/^\d+$/.test(part) ? `${Number(part) + 1}.` : part))
+      .join(' ');
   const place = (text: string) => bench.looks.words(text);
 
   function follow(path: string) {
@@ -57,7 +77,11 @@
         <p class="value break-all text-muted">{bench.pick.path}</p>
         {#if words}<p class="caption">{words}</p>{/if}
       </div>
-      <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close the trace" onclick={() => bench.unpick()}><X size={14} /></button>
+      <button
+        class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+        aria-label="Close the trace"
+        onclick={() => bench.unpick()}><X size={14} /></button
+      >
     </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
     <div class="min-h-0 grow overflow-y-auto px-3 pb-3" tabindex="0" role="group" aria-label="Chain and dependents of {bench.pick.path}">
@@ -65,9 +89,12 @@
         <div class="mt-2 flex flex-wrap gap-1" role="group" aria-label="Roles that govern the picked element">
           {#each bench.pick.roles as role (role.kind)}
             <button
-              class="value rounded-[3px] border px-1.5 {role.path === bench.pick.path ? 'border-accent bg-chosen' : 'border-line hover:bg-hover'}"
+              class="value rounded-[3px] border px-1.5 {role.path === bench.pick.path
+                ? 'border-accent bg-chosen'
+                : 'border-line hover:bg-hover'}"
               aria-pressed={role.path === bench.pick.path}
-              onclick={() => bench.pick && bench.open({ ...bench.pick, path: role.path })}>{role.path}</button>
+              onclick={() => bench.pick && bench.open({ ...bench.pick, path: role.path })}>{role.path}</button
+            >
           {/each}
         </div>
       {/if}
@@ -76,23 +103,42 @@
           <p class="caption font-semibold">Where edits go</p>
           {#each [{ place: '', words: 'the theme', says: wide }, { place: here.place, words: here.words, says: narrow }] as one (one.place)}
             <label class="flex cursor-pointer items-baseline gap-2 py-0.5">
-              <input type="radio" name="place" class="accent-accent" value={one.place} checked={(bench.target === here.place) === (one.place !== '')} onchange={() => bench.aimAt(one.place)} />
+              <input
+                type="radio"
+                name="place"
+                class="accent-accent"
+                value={one.place}
+                checked={(bench.target === here.place) === (one.place !== '')}
+                onchange={() => bench.aimAt(one.place)}
+              />
               <span class="shrink-0 {one.place === bench.target ? 'font-semibold' : ''}">{one.words}</span>
               <span class="value min-w-0 truncate text-muted" title={one.says}>{one.says || 'as the theme'}</span>
             </label>
           {/each}
-          {#if narrow}<button class="button button-quiet h-6 px-1.5 text-xs" onclick={() => bench.pick && void bench.commit({ op: 'delete', place: here.place, path: bench.pick.path })}>As the theme again</button>{/if}
+          {#if narrow}<button
+              class="button button-quiet h-6 px-1.5 text-xs"
+              onclick={() => bench.pick && void bench.commit({ op: 'delete', place: here.place, path: bench.pick.path })}
+              >As the theme again</button
+            >{/if}
         </div>
       {/if}
       {#if trace?.description}<p class="mt-2 text-muted">{trace.description}</p>{/if}
-      {#if trace?.deprecated}<p class="mt-2 text-should">Deprecated{trace.deprecated === 'deprecated' ? '' : `: ${trace.deprecated}`}</p>{/if}
+      {#if trace?.deprecated}<p class="mt-2 text-should">
+          Deprecated{trace.deprecated === 'deprecated' ? '' : `: ${trace.deprecated}`}
+        </p>{/if}
       <ol class="mt-3 flex flex-col" aria-label="Chain">
         {#each trace?.hops ?? [] as hop, i (hop.path)}
-          <li class="relative border-l border-line pb-3 pl-4 before:absolute before:top-1.5 before:-left-[4px] before:size-[7px] before:rounded-full before:bg-accent" style:margin-left="{(depth(hop, trace?.hops ?? []) > 0 ? depth(hop, trace?.hops ?? []) - 1 : 0) * 10}px">
+          <li
+            class="relative border-l border-line pb-3 pl-4 before:absolute before:top-1.5 before:-left-[4px] before:size-[7px] before:rounded-full before:bg-accent"
+            style:margin-left="{(depth(hop, trace?.hops ?? []) > 0 ? depth(hop, trace?.hops ?? []) - 1 : 0) * 10}px"
+          >
             {#if hop.member}<p class="caption">{member(hop.member)}</p>{/if}
             <p class="flex items-center gap-2">
               <TokenPicture type={hop.type} css={hop.css} />
-              {#if i === 0}<span class="value break-all">{hop.path}</span>{:else}<button class="value break-all text-left text-link hover:underline" onclick={() => follow(hop.path)}>{hop.path}</button>{/if}
+              {#if i === 0}<span class="value break-all">{hop.path}</span>{:else}<button
+                  class="value break-all text-left text-link hover:underline"
+                  onclick={() => follow(hop.path)}>{hop.path}</button
+                >{/if}
             </p>
             {#each hop.candidates as c (c.place)}
               <p class="value break-all {c.wins ? '' : 'text-muted line-through'}">{c.written}</p>
@@ -110,18 +156,30 @@
       {#if trace && trace.contexts.length > 1}
         <h3 class="caption mt-1 font-semibold">Written in {trace.contexts.length} places</h3>
         <ul>
-          {#each trace.contexts as c (c.place)}<li class="value flex gap-2"><span class="caption w-28 shrink-0 truncate">{place(c.place)}</span><span class="truncate">{c.written}</span></li>{/each}
+          {#each trace.contexts as c (c.place)}<li class="value flex gap-2">
+              <span class="caption w-28 shrink-0 truncate">{place(c.place)}</span><span class="truncate">{c.written}</span>
+            </li>{/each}
         </ul>
       {/if}
       {#if trace && trace.hops.length > 0}
-        <h3 class="mt-3 font-semibold">{trace.dependentCount === 0 ? 'Nothing depends on it' : `${trace.dependentCount} ${trace.dependentCount === 1 ? 'token depends' : 'tokens depend'} on it`}</h3>
-        <p class="caption">{bench.places === 0 ? 'No place in the bays shows it.' : `${bench.places} ${bench.places === 1 ? 'place' : 'places'} in the bays ${bench.places === 1 ? 'shows' : 'show'} it, outlined.`}</p>
+        <h3 class="mt-3 font-semibold">
+          {trace.dependentCount === 0
+            ? 'Nothing depends on it'
+            : `${trace.dependentCount} ${trace.dependentCount === 1 ? 'token depends' : 'tokens depend'} on it`}
+        </h3>
+        <p class="caption">
+          {bench.places === 0
+            ? 'No place in the bays shows it.'
+            : `${bench.places} ${bench.places === 1 ? 'place' : 'places'} in the bays ${bench.places === 1 ? 'shows' : 'show'} it, outlined.`}
+        </p>
         <ul class="mt-1" aria-label="Dependents">
           {#each listed as path (path)}
             <li><button class="value break-all text-left text-link hover:underline" onclick={() => follow(path)}>{path}</button></li>
           {/each}
         </ul>
-        {#if (trace?.dependents.length ?? 0) > listed.length}<button class="button mt-1" onclick={() => (all = true)}>Show {(trace?.dependents.length ?? 0) - listed.length} more</button>{/if}
+        {#if (trace?.dependents.length ?? 0) > listed.length}<button class="button mt-1" onclick={() => (all = true)}
+            >Show {(trace?.dependents.length ?? 0) - listed.length} more</button
+          >{/if}
       {/if}
     </div>
   </aside>

@@ -24,7 +24,6 @@
 
   let start: { y: number; height: number } | null = null;
 
-
   const TABS: { value: Tab; name: string }[] = [
     { value: 'color', name: 'Color' },
     { value: 'type', name: 'Type' },
@@ -50,7 +49,11 @@
   <div class="flex h-8 shrink-0 items-stretch border-b border-line pr-1 pl-3">
     <Tabs.List class="flex items-stretch gap-5" aria-label="Instruments">
       {#each TABS as tab (tab.value)}
-        <Tabs.Trigger value={tab.value} class="border-b-2 border-transparent px-0.5 text-muted hover:text-ink data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink">{tab.name}</Tabs.Trigger>
+        <Tabs.Trigger
+          value={tab.value}
+          class="border-b-2 border-transparent px-0.5 text-muted hover:text-ink data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink"
+          >{tab.name}</Tabs.Trigger
+        >
       {/each}
     </Tabs.List>
     <button
@@ -75,14 +78,22 @@
         <span class="caption shrink-0">Shown</span>
         <ComboButton modifiers={bench.modifiers} contexts={bench.working} of="the instruments" onchoose={(m, c) => bench.choose(m, c)} />
       {/if}
-      <label class="flex min-w-0 items-center gap-1"><span class="caption shrink-0">Write into</span>
-        <select class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}" bind:value={() => bench.target, (place) => bench.aimAt(place)}>
+      <label class="flex min-w-0 items-center gap-1"
+        ><span class="caption shrink-0">Write into</span>
+        <select
+          class="h-6 min-w-16 max-w-40 truncate rounded-[3px] {bench.target ? 'bg-chosen font-semibold' : 'bg-ground'}"
+          bind:value={() => bench.target, (place) => bench.aimAt(place)}
+        >
           <option value="">where it stands</option>
           <PlaceOptions {bench} />
         </select>
       </label>
     </div>
-    <button class="grid w-7 place-items-center hover:bg-hover" aria-label={folded ? 'Unfold the tray' : 'Fold the tray away'} onclick={() => (folded = !folded)}>
+    <button
+      class="grid w-7 place-items-center hover:bg-hover"
+      aria-label={folded ? 'Unfold the tray' : 'Fold the tray away'}
+      onclick={() => (folded = !folded)}
+    >
       {#if folded}<ChevronUp size={15} />{:else}<ChevronDown size={15} />{/if}
     </button>
   </div>
@@ -99,13 +110,27 @@
       <!-- Instruments are wide: where there is less room than they need, the tray is scrolled sideways. -->
       <div class="min-w-0 grow overflow-x-auto overflow-y-hidden">
         <Tabs.Content value="color" class="h-full"><ColorTray {bench} /></Tabs.Content>
-        <Tabs.Content value="type" class="h-full">{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="space" class="h-full">{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="widths" class="h-full">{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="parts" class="h-full">{#if bench.tab === 'parts'}<PartsTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="sets" class="h-full">{#if bench.tab === 'sets'}<SetsTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="tokens" class="h-full">{#if bench.tab === 'tokens'}<TokensTray {bench} />{/if}</Tabs.Content>
-        <Tabs.Content value="history" class="h-full">{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content>
+        <Tabs.Content value="type" class="h-full"
+          >{#if bench.tab === 'type'}<TypeTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="space" class="h-full"
+          >{#if bench.tab === 'space'}<SpaceTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="widths" class="h-full"
+          >{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="parts" class="h-full"
+          >{#if bench.tab === 'parts'}<PartsTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="sets" class="h-full"
+          >{#if bench.tab === 'sets'}<SetsTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="tokens" class="h-full"
+          >{#if bench.tab === 'tokens'}<TokensTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="history" class="h-full"
+          >{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content
+        >
       </div>
       {#if bench.tab !== 'history' && bench.tab !== 'sets'}<TracePanel {bench} />{/if}
     </div>

@@ -277,7 +277,10 @@ export class Bench {
   #store(edit: Edit) {
     const aimed = this.#aimed(edit);
     const params = { path: { id: this.id } };
-    return this.#commits.change(() => store(() => api.POST('/api/themes/{id}/edits', { params, body: { ...this.#seen(), edit: aimed } })), aimed);
+    return this.#commits.change(
+      () => store(() => api.POST('/api/themes/{id}/edits', { params, body: { ...this.#seen(), edit: aimed } })),
+      aimed
+    );
   }
 
   undo() {
@@ -327,7 +330,9 @@ export class Bench {
     for (const path of paths) {
       const [group, surface, role] = path.split('.');
       const wanted = group === 'surface' && role ? `surface.${role}` : path;
-      onSurface(this.governing.selectorsOf(wanted), group === 'surface' ? (surface ?? '') : '').forEach((selector) => selectors.add(selector));
+      onSurface(this.governing.selectorsOf(wanted), group === 'surface' ? (surface ?? '') : '').forEach((selector) =>
+        selectors.add(selector)
+      );
     }
     return this.lightSelectors([...selectors]);
   }

@@ -66,7 +66,13 @@ export class Commits {
     let now = this.#shelf.stored();
     if (problem.status === 409 || unsure) now = await this.#shelf.read().catch(() => (unsure ? null : this.#shelf.stored()));
     if (problem.status === 409 && edit && problem.extra.yours)
-      this.clash = { edit, message: problem.message, path: problem.extra.path ?? '', yours: problem.extra.yours, theirs: problem.extra.theirs ?? '' };
+      this.clash = {
+        edit,
+        message: problem.message,
+        path: problem.extra.path ?? '',
+        yours: problem.extra.yours,
+        theirs: problem.extra.theirs ?? ''
+      };
     const shown = now ?? this.#shelf.stored();
     if (shown) this.#shelf.show(shown);
     this.state = now ? 'saved' : 'failed';

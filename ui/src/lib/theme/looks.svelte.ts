@@ -90,8 +90,7 @@ export class Looks {
     this.working = { ...this.working, [modifier]: context };
     if (this.aim?.of === modifier && this.aim.context !== context) this.target = '';
     if (modifier === this.scheme?.modifier) return;
-    for (const bay of this.bays)
-      if (bay.contexts[modifier] === before) bay.contexts = { ...bay.contexts, [modifier]: context };
+    for (const bay of this.bays) if (bay.contexts[modifier] === before) bay.contexts = { ...bay.contexts, [modifier]: context };
   }
 
   /** Modifiers and contexts come, go and change their names; what no longer is there stands at its default. */

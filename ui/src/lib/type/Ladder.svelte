@@ -19,11 +19,21 @@
     {#each rungs as { step, roles, dress } (step.path)}
       <li class="flex items-center gap-3 border-t border-border py-1.5">
         <div class="w-22 shrink-0">
-          <p class="flex items-baseline gap-2"><span class="value">{step.name.replace('minus-', '−')}</span><span class="caption truncate" title={roles}>{roles}</span></p>
+          <p class="flex items-baseline gap-2">
+            <span class="value">{step.name.replace('minus-', '−')}</span><span class="caption truncate" title={roles}>{roles}</span>
+          </p>
           <p class="value whitespace-nowrap text-muted">{step.narrowPx.toFixed(1)} → {step.widePx.toFixed(1)}</p>
         </div>
         <!-- One line high: words that do not fit are not begun. -->
-        <p class="h-[1.3em] min-w-0 grow overflow-hidden leading-[1.3] text-heading" style:font-size="{step.widePx}px" style:font-family={dress?.familyName} style:font-weight={dress?.weightValue} style:letter-spacing="{dress?.spacingPx ?? 0}px">At six the tide turns, lights lit</p>
+        <p
+          class="h-[1.3em] min-w-0 grow overflow-hidden leading-[1.3] text-heading"
+          style:font-size="{step.widePx}px"
+          style:font-family={dress?.familyName}
+          style:font-weight={dress?.weightValue}
+          style:letter-spacing="{dress?.spacingPx ?? 0}px"
+        >
+          At six the tide turns, lights lit
+        </p>
       </li>
     {/each}
   </ol>

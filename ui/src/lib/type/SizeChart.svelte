@@ -23,7 +23,9 @@
     {#each scale.steps as step (step.path)}<path d={line(step)} class="stroke-accent" fill="none" stroke-width="1.25" />{/each}
     <g class="value fill-muted text-[9px]">
       {#each [scale.narrowViewport, scale.wideViewport] as viewport, i (i)}
-        <text x={x(viewport)} y={H + 11} text-anchor={x(viewport) < LABEL ? 'start' : x(viewport) > W - LABEL ? 'end' : 'middle'}>{viewport}</text>
+        <text x={x(viewport)} y={H + 11} text-anchor={x(viewport) < LABEL ? 'start' : x(viewport) > W - LABEL ? 'end' : 'middle'}
+          >{viewport}</text
+        >
       {/each}
       <text x="2" y="9">{top.toFixed(0)} px</text>
     </g>

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** An easing curve that is drawn by its two control points; they are dragged or moved with the arrow keys. */
-  let { points, onprobe, oncommit }: { points: number[]; onprobe: (points: number[]) => void; oncommit: (points: number[]) => void } = $props();
+  let { points, onprobe, oncommit }: { points: number[]; onprobe: (points: number[]) => void; oncommit: (points: number[]) => void } =
+    $props();
 
   const SIZE = 120;
   const ROOM = 40;
@@ -22,7 +23,11 @@
   function drag(event: PointerEvent, index: number) {
     if (!svg || event.buttons === 0) return;
     const box = svg.getBoundingClientRect();
-    held = moved(index, (event.clientX - box.left) / box.width, 1 - (event.clientY - box.top - (ROOM / (SIZE + 2 * ROOM)) * box.height) / (box.height * (SIZE / (SIZE + 2 * ROOM))));
+    held = moved(
+      index,
+      (event.clientX - box.left) / box.width,
+      1 - (event.clientY - box.top - (ROOM / (SIZE + 2 * ROOM)) * box.height) / (box.height * (SIZE / (SIZE + 2 * ROOM)))
+    );
     onprobe(held);
   }
 
@@ -32,7 +37,12 @@
   }
 
   function key(event: KeyboardEvent, index: number) {
-    const by: Record<string, [number, number]> = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, STEP], ArrowDown: [0, -STEP] };
+    const by: Record<string, [number, number]> = {
+      ArrowLeft: [-STEP, 0],
+      ArrowRight: [STEP, 0],
+      ArrowUp: [0, STEP],
+      ArrowDown: [0, -STEP]
+    };
     const step = by[event.key];
     if (!step) return;
     event.preventDefault();
@@ -40,10 +50,26 @@
   }
 </script>
 
-<svg bind:this={svg} viewBox="0 {-ROOM} {SIZE} {SIZE + 2 * ROOM}" class="h-44 w-32 shrink-0 touch-none border border-border bg-field" role="group" aria-label="Easing curve">
+<svg
+  bind:this={svg}
+  viewBox="0 {-ROOM} {SIZE} {SIZE + 2 * ROOM}"
+  class="h-44 w-32 shrink-0 touch-none border border-border bg-field"
+  role="group"
+  aria-label="Easing curve"
+>
   <path d="M0 {SIZE} H{SIZE} M0 0 H{SIZE}" stroke="var(--surface-border)" stroke-width="1" />
-  <path d="M0 {SIZE} L{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} M{SIZE} 0 L{(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) * SIZE}" stroke="var(--surface-accent)" stroke-width="1" />
-  <path d="M0 {SIZE} C{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} {(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) * SIZE} {SIZE} 0" fill="none" stroke="var(--surface-text)" stroke-width="2" />
+  <path
+    d="M0 {SIZE} L{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} M{SIZE} 0 L{(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) *
+      SIZE}"
+    stroke="var(--surface-accent)"
+    stroke-width="1"
+  />
+  <path
+    d="M0 {SIZE} C{(shown[0] ?? 0) * SIZE} {(1 - (shown[1] ?? 0)) * SIZE} {(shown[2] ?? 0) * SIZE} {(1 - (shown[3] ?? 0)) * SIZE} {SIZE} 0"
+    fill="none"
+    stroke="var(--surface-text)"
+    stroke-width="2"
+  />
   {#each [0, 1] as index (index)}
     <circle
       cx={(shown[index * 2] ?? 0) * SIZE}

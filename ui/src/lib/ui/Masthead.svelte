@@ -22,8 +22,13 @@
   <nav class="ml-4 flex h-full items-stretch gap-4" aria-label="Places">
     {#each PLACES as place (place.href)}
       {@const here = page.url.pathname === place.href}
-      <a class="flex items-center border-b-2 pt-0.5 {here ? 'border-accent font-semibold text-heading' : 'border-transparent text-muted hover:text-ink'}"
-        href={place.href} aria-current={here ? 'page' : undefined}>{place.name}</a>
+      <a
+        class="flex items-center border-b-2 pt-0.5 {here
+          ? 'border-accent font-semibold text-heading'
+          : 'border-transparent text-muted hover:text-ink'}"
+        href={place.href}
+        aria-current={here ? 'page' : undefined}>{place.name}</a
+      >
     {/each}
   </nav>
   <span class="ml-auto text-muted">{session.name}</span>

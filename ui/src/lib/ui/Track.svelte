@@ -45,7 +45,12 @@
   }
 </script>
 
-<div class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2" role="presentation" onpointerdowncapture={() => (touched = true)} onkeydowncapture={() => (touched = true)}>
+<div
+  class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2"
+  role="presentation"
+  onpointerdowncapture={() => (touched = true)}
+  onkeydowncapture={() => (touched = true)}
+>
   <span class="text-muted">{label}</span>
   <Slider.Root
     type="single"
@@ -56,16 +61,16 @@
     onValueCommit={letGo}
     class="group relative flex h-5 w-full touch-none items-center select-none"
   >
-    {#snippet children()}
-      <span class="h-3 w-full rounded-[2px] border border-line bg-sunk" style:background-image={track}></span>
-      <!-- Held in the middle by a margin: a transform would make the whole window's layers be put together anew at each move. -->
-      <Slider.Thumb
-        index={0}
-        aria-label={label}
-        aria-valuetext={text(shown)}
-        class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none group-hover:bg-hover"
-      />
-    {/snippet}
+    <span class="h-3 w-full rounded-[2px] border border-line bg-sunk" style:background-image={track}></span>
+    <!-- Held in the middle by a margin: a transform would make the whole window's layers be put together anew at each move. -->
+    <Slider.Thumb
+      index={0}
+      aria-label={label}
+      aria-valuetext={text(shown)}
+      class="-ml-[5px] block h-5 w-2.5 translate-none! rounded-[2px] border-2 border-ink bg-raised shadow-none group-hover:bg-hover"
+    />
   </Slider.Root>
-  <span class="value relative h-5 text-right leading-5"><span class="absolute inset-0 contain-layout contain-size">{text(shown)}</span></span>
+  <span class="value relative h-5 text-right leading-5"
+    ><span class="absolute inset-0 contain-layout contain-size">{text(shown)}</span></span
+  >
 </div>

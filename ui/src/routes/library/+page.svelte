@@ -126,12 +126,22 @@
       <div>
         <h1 class="font-display text-3xl leading-tight text-heading">{library.putAway ? 'Put away' : 'Library'}</h1>
         <p class="text-muted">
-          {library.putAway ? 'Themes that are out of the way, each as it was left.' : 'Every theme with its own cloth: hues lengthwise, surfaces across.'}
+          {library.putAway
+            ? 'Themes that are out of the way, each as it was left.'
+            : 'Every theme with its own cloth: hues lengthwise, surfaces across.'}
         </p>
       </div>
       <div class="ml-auto flex gap-2">
-        <input bind:this={chooser} class="sr-only" type="file" accept=".zip,.json,.css,.gpl,.txt" multiple tabindex="-1" aria-label="Kit file"
-          onchange={(e) => take(e.currentTarget.files)} />
+        <input
+          bind:this={chooser}
+          class="sr-only"
+          type="file"
+          accept=".zip,.json,.css,.gpl,.txt"
+          multiple
+          tabindex="-1"
+          aria-label="Kit file"
+          onchange={(e) => take(e.currentTarget.files)}
+        />
         <button class="button h-9" onclick={() => chooser?.click()}><FileUp size={16} aria-hidden="true" /> Import</button>
         <button class="button button-strong h-9" onclick={() => (creating = true)}><Plus size={16} aria-hidden="true" /> New theme</button>
       </div>
@@ -141,7 +151,14 @@
       <label class="relative flex items-center">
         <span class="sr-only">Search themes by name</span>
         <Search class="pointer-events-none absolute left-2 text-muted" size={14} aria-hidden="true" />
-        <input class="field w-64 pl-7" type="search" placeholder="Search by name" maxlength="100" value={library.search} oninput={(e) => search(e.currentTarget.value)} />
+        <input
+          class="field w-64 pl-7"
+          type="search"
+          placeholder="Search by name"
+          maxlength="100"
+          value={library.search}
+          oninput={(e) => search(e.currentTarget.value)}
+        />
       </label>
       <p class="text-muted" aria-live="polite">
         {#if library.cards}{library.count} {library.count === 1 ? 'theme' : 'themes'}{library.search.trim() ? ' found' : ''}{/if}
@@ -151,8 +168,12 @@
       {:else if library.putAwayCount > 0}
         <button class="button button-quiet text-muted" onclick={() => show(true)}>{library.putAwayCount} put away</button>
       {/if}
-      <a class="ml-auto inline-flex items-center gap-1.5 text-link underline underline-offset-2" href="/api/everything.zip" download
-        title="All themes and sites in open formats, in one archive"><Download size={14} aria-hidden="true" /> Export everything</a>
+      <a
+        class="ml-auto inline-flex items-center gap-1.5 text-link underline underline-offset-2"
+        href="/api/everything.zip"
+        download
+        title="All themes and sites in open formats, in one archive"><Download size={14} aria-hidden="true" /> Export everything</a
+      >
     </div>
 
     {#if refused}
@@ -165,7 +186,9 @@
     {#if library.cards && library.cards.length === 0 && library.search.trim()}
       <div class="border border-dashed border-line px-8 py-12 text-center">
         <h2 class="font-display text-xl text-heading">No theme is called so</h2>
-        <p class="mx-auto mt-2 mb-5 max-w-md text-muted">Search for another part of its name{library.putAwayCount > 0 && !library.putAway ? ', or look among those put away' : ''}.</p>
+        <p class="mx-auto mt-2 mb-5 max-w-md text-muted">
+          Search for another part of its name{library.putAwayCount > 0 && !library.putAway ? ', or look among those put away' : ''}.
+        </p>
         <button class="button h-9" onclick={() => search('')}>Show all</button>
       </div>
     {:else if library.cards && library.cards.length === 0 && !library.putAway}
@@ -179,7 +202,13 @@
     {:else if library.cards}
       <ul class="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-5">
         {#each library.cards as theme (theme.id)}
-          <ThemeCard {theme} putAway={library.putAway} oncopy={() => copy(theme)} onputaway={(away) => putAway(theme, away)} ondelete={() => (going = theme)} />
+          <ThemeCard
+            {theme}
+            putAway={library.putAway}
+            oncopy={() => copy(theme)}
+            onputaway={(away) => putAway(theme, away)}
+            ondelete={() => (going = theme)}
+          />
         {/each}
       </ul>
       {#if library.cards.length < library.count}
@@ -200,5 +229,11 @@
 {/if}
 
 <NewTheme bind:open={creating} />
-{#if coming}<ImportPreview preview={coming.preview} file={coming.files.map((f) => f.name).join(', ')} busy={taking} ontake={takeIn} onleave={() => (coming = null)} />{/if}
+{#if coming}<ImportPreview
+    preview={coming.preview}
+    file={coming.files.map((f) => f.name).join(', ')}
+    busy={taking}
+    ontake={takeIn}
+    onleave={() => (coming = null)}
+  />{/if}
 <DeleteForGood {library} bind:theme={going} />

@@ -85,7 +85,9 @@
           {#each people.people as person (person.id)}
             <li class="flex min-h-14 items-center gap-4 border-b border-border py-2">
               <div class="min-w-0 grow">
-                <p class="truncate font-semibold text-heading">{person.name}{#if person.you}<span class="font-normal text-muted">{" · you"}</span>{/if}</p>
+                <p class="truncate font-semibold text-heading">
+                  {person.name}{#if person.you}<span class="font-normal text-muted">{' · you'}</span>{/if}
+                </p>
                 <p class="truncate text-muted">{person.email}</p>
               </div>
               {#if leaving === person.id}
@@ -93,7 +95,11 @@
                 <button class="button border-must text-must" onclick={() => remove(person.id)}>Take off the list</button>
                 <button class="button" onclick={() => (leaving = null)}>Keep</button>
               {:else if !person.you}
-                <button class="button button-quiet -mr-2.5 text-muted" aria-label="Take {person.name} off the list" onclick={() => (leaving = person.id)}>Take off the list</button>
+                <button
+                  class="button button-quiet -mr-2.5 text-muted"
+                  aria-label="Take {person.name} off the list"
+                  onclick={() => (leaving = person.id)}>Take off the list</button
+                >
               {/if}
             </li>
           {/each}
@@ -103,24 +109,53 @@
                 <p class="truncate text-heading">{one.name} <span class="text-muted">· invited by {one.invitedBy}</span></p>
                 <p class="truncate text-muted">{one.email} · holds until {day(one.expiresAt)}</p>
               </div>
-              <button class="button button-quiet text-muted" aria-label="Withdraw the invitation of {one.name}" onclick={() => withdraw(one.id)}>Withdraw</button>
+              <button
+                class="button button-quiet text-muted"
+                aria-label="Withdraw the invitation of {one.name}"
+                onclick={() => withdraw(one.id)}>Withdraw</button
+              >
             </li>
           {/each}
         </ul>
       {/if}
 
       <h2 class="font-display mt-8 text-xl text-heading">Invite somebody</h2>
-      <p class="mb-3 text-muted">They choose their own password by a link that holds for a week and serves once. Send it to them yourself.</p>
+      <p class="mb-3 text-muted">
+        They choose their own password by a link that holds for a week and serves once. Send it to them yourself.
+      </p>
       <form class="flex flex-wrap items-end gap-3" onsubmit={invite}>
-        <label class="flex flex-col gap-1"><span class="font-medium">Name</span><input class="field h-9 w-52" required maxlength="120" autocomplete="off" bind:value={name} /></label>
-        <label class="flex flex-col gap-1"><span class="font-medium">E-mail address</span><input class="field h-9 w-64" type="email" required maxlength="190" autocomplete="off" bind:value={email} /></label>
+        <label class="flex flex-col gap-1"
+          ><span class="font-medium">Name</span><input
+            class="field h-9 w-52"
+            required
+            maxlength="120"
+            autocomplete="off"
+            bind:value={name}
+          /></label
+        >
+        <label class="flex flex-col gap-1"
+          ><span class="font-medium">E-mail address</span><input
+            class="field h-9 w-64"
+            type="email"
+            required
+            maxlength="190"
+            autocomplete="off"
+            bind:value={email}
+          /></label
+        >
         <button class="button button-strong h-9" type="submit">Make a link</button>
       </form>
       {#if link}
         <div class="mt-4 border-l-4 border-good bg-raised px-4 py-3" role="status">
           <p class="mb-2">The link for {invited}. It is shown this once; make another if it gets lost.</p>
           <div class="flex gap-2">
-            <input class="field value h-9 min-w-0 grow" readonly aria-label="Link of the invitation" value={link} onfocus={(e) => e.currentTarget.select()} />
+            <input
+              class="field value h-9 min-w-0 grow"
+              readonly
+              aria-label="Link of the invitation"
+              value={link}
+              onfocus={(e) => e.currentTarget.select()}
+            />
             <button class="button h-9" onclick={copyLink}><Copy size={14} aria-hidden="true" /> Copy</button>
           </div>
         </div>

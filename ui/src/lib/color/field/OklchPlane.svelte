@@ -91,9 +91,18 @@
 >
   <canvas bind:this={canvas} width={WIDTH} height={HEIGHT} class="absolute inset-0"></canvas>
   <svg class="pointer-events-none absolute inset-0" width={WIDTH} height={HEIGHT} aria-hidden="true">
-    <polyline points={srgb} fill="none" stroke="#000" stroke-width="3" opacity="0.35" /><polyline points={srgb} fill="none" stroke="#fff" stroke-width="1.25" />
+    <polyline points={srgb} fill="none" stroke="#000" stroke-width="3" opacity="0.35" /><polyline
+      points={srgb}
+      fill="none"
+      stroke="#fff"
+      stroke-width="1.25"
+    />
     <polyline points={p3} fill="none" stroke="var(--surface-muted)" stroke-width="1" stroke-dasharray="3 3" />
   </svg>
   <span class="caption pointer-events-none absolute right-1 bottom-0.5">line: sRGB · dashes: Display P3</span>
-  <span class="pointer-events-none absolute size-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]" style:left="{Math.min(1, at.chroma / MOST) * 100}%" style:top="{(1 - at.lightness) * 100}%"></span>
+  <span
+    class="pointer-events-none absolute size-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]"
+    style:left="{Math.min(1, at.chroma / MOST) * 100}%"
+    style:top="{(1 - at.lightness) * 100}%"
+  ></span>
 </div>

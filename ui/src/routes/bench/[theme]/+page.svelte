@@ -61,7 +61,9 @@
     <Rail {bench} />
     <main class="flex min-h-0 grow flex-col">
       <div class="min-h-0 grow"><Bays {bench} /></div>
-      <div class="shrink-0 border-t border-line" style:height="{trayHeight}px"><Tray {bench} bind:folded height={trayHeight} onheight={(px) => (tray = px)} /></div>
+      <div class="shrink-0 border-t border-line" style:height="{trayHeight}px">
+        <Tray {bench} bind:folded height={trayHeight} onheight={(px) => (tray = px)} />
+      </div>
     </main>
   </div>
   <ClashDialog {bench} />

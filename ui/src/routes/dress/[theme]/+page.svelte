@@ -61,10 +61,14 @@
       <span class="h-5 w-px bg-line"></span>
       <h1 class="font-display truncate text-lg leading-none text-heading">Dress {dressing.view.name}</h1>
       <p class="min-w-0 truncate text-muted">
-        {dressing.count} {dressing.count === 1 ? 'role' : 'roles'} given tokens{#if dressing.lacking > 0}, {dressing.lacking} core {dressing.lacking === 1 ? 'role' : 'roles'} on fallbacks{/if}{#if dressing.view.more > 0}; {dressing.view.more} more tokens are not listed{/if}
+        {dressing.count}
+        {dressing.count === 1 ? 'role' : 'roles'} given tokens{#if dressing.lacking > 0}, {dressing.lacking} core {dressing.lacking === 1
+            ? 'role'
+            : 'roles'} on fallbacks{/if}{#if dressing.view.more > 0}; {dressing.view.more} more tokens are not listed{/if}
       </p>
       <span class="grow"></span>
-      {#if failing > 0}<span class="text-must">{failing} {failing === 1 ? 'pair' : 'pairs'} cannot be read</span>{:else if dressing.count > 0}<span class="text-good">All pairs readable</span>{/if}
+      {#if failing > 0}<span class="text-must">{failing} {failing === 1 ? 'pair' : 'pairs'} cannot be read</span
+        >{:else if dressing.count > 0}<span class="text-good">All pairs readable</span>{/if}
       <button class="button button-strong" disabled={busy || dressing.count === 0} onclick={take}>Take these roles</button>
     </header>
     <main class="flex min-h-0 grow">
@@ -72,7 +76,8 @@
       <Threads {dressing} {moved} />
       <section class="flex w-[25rem] shrink-0 flex-col" aria-label="Roles">
         <p class="border-b border-border px-4 py-2 text-muted">
-          {#if dressing.row}<span class="font-semibold text-ink">{dressing.row.path.replace(/^surface\.page\./, '')}</span>: {dressing.row.purpose}.{:else}Choose a role, then a token.{/if}
+          {#if dressing.row}<span class="font-semibold text-ink">{dressing.row.path.replace(/^surface\.page\./, '')}</span>: {dressing.row
+              .purpose}.{:else}Choose a role, then a token.{/if}
         </p>
         <div class="min-h-0 grow"><Roles {dressing} onmoved={() => moved++} /></div>
       </section>

@@ -37,20 +37,42 @@
 <svelte:head><title>Invitation · Umber Loom</title></svelte:head>
 
 <main class="grid min-h-screen grid-cols-[minmax(0,5fr)_minmax(22rem,4fr)]">
-  <div class="relative overflow-hidden border-r border-line"><div class="absolute inset-0 flex"><WeaveMark {weave} size={1400} repeat={9} /></div></div>
+  <div class="relative overflow-hidden border-r border-line">
+    <div class="absolute inset-0 flex"><WeaveMark {weave} size={1400} repeat={9} /></div>
+  </div>
   <div class="flex flex-col justify-center px-12">
     <div class="w-80">
       <h1 class="font-display text-4xl leading-tight text-heading">Umber Loom</h1>
       {#if over}
         <p class="mt-3 text-sm" role="alert">{over}</p>
       {:else if invited}
-        <p class="mt-2 mb-6 text-sm text-muted">{invited.invitedBy} invites you. You will sign in as <span class="text-ink">{invited.email}</span>.</p>
+        <p class="mt-2 mb-6 text-sm text-muted">
+          {invited.invitedBy} invites you. You will sign in as <span class="text-ink">{invited.email}</span>.
+        </p>
         <form class="flex flex-col gap-4" onsubmit={accept}>
-          <label class="flex flex-col gap-1"><span class="font-medium">Your name</span><input class="field h-9" required maxlength="120" autocomplete="name" bind:value={name} /></label>
+          <label class="flex flex-col gap-1"
+            ><span class="font-medium">Your name</span><input
+              class="field h-9"
+              required
+              maxlength="120"
+              autocomplete="name"
+              bind:value={name}
+            /></label
+          >
           <label class="flex flex-col gap-1">
             <span class="font-medium">A password</span>
-            <input class="field h-9" type="password" required maxlength="200" autocomplete="new-password" aria-describedby="length" bind:value={password} />
-            <span id="length" class="caption">At least {invited.shortestPassword} characters; several words in a row are easy to keep in mind.</span>
+            <input
+              class="field h-9"
+              type="password"
+              required
+              maxlength="200"
+              autocomplete="new-password"
+              aria-describedby="length"
+              bind:value={password}
+            />
+            <span id="length" class="caption"
+              >At least {invited.shortestPassword} characters; several words in a row are easy to keep in mind.</span
+            >
           </label>
           {#if message}<p class="text-must" role="alert">{message}</p>{/if}
           <button class="button button-strong h-9 justify-center" type="submit">Join</button>

@@ -56,7 +56,8 @@
     await open(kit?.files.some((f) => f.name === shown) ? shown : 'theme.css');
   }
 
-  const size = (bytes: number) => (bytes < 1000 ? `${bytes} B` : bytes < 1_000_000 ? `${(bytes / 1000).toFixed(1)} kB` : `${(bytes / 1_000_000).toFixed(2)} MB`);
+  const size = (bytes: number) =>
+    bytes < 1000 ? `${bytes} B` : bytes < 1_000_000 ? `${(bytes / 1000).toFixed(1)} kB` : `${(bytes / 1_000_000).toFixed(2)} MB`;
   const last = (name: string) => name.slice(name.lastIndexOf('/') + 1);
 </script>
 
@@ -64,7 +65,9 @@
 
 <div class="flex h-screen flex-col">
   <header class="flex h-11 shrink-0 items-center gap-3 border-b border-line px-3">
-    <a class="flex items-center gap-2 text-muted hover:text-ink" href="/library"><img src="/mark.svg" alt="" width="18" height="18" /> Library</a>
+    <a class="flex items-center gap-2 text-muted hover:text-ink" href="/library"
+      ><img src="/mark.svg" alt="" width="18" height="18" /> Library</a
+    >
     <span class="h-5 w-px bg-line"></span>
     <h1 class="font-display text-lg leading-none text-heading">{kit ? `Kit of ${kit.theme}` : 'Kit'}</h1>
     {#if kit}<a class="text-link underline underline-offset-2" href="/bench/{id}">Back to the bench</a>{/if}
@@ -77,7 +80,9 @@
           <option value="">no site (whole stylesheet)</option>
         </select>
       </label>
-      <a class="button button-strong" href="/api/themes/{id}/kit.zip?site={site}" download><Download size={15} aria-hidden="true" /> Download {size(kit.archive)}</a>
+      <a class="button button-strong" href="/api/themes/{id}/kit.zip?site={site}" download
+        ><Download size={15} aria-hidden="true" /> Download {size(kit.archive)}</a
+      >
     {/if}
   </header>
 
@@ -92,9 +97,13 @@
       <section class="w-[27rem] shrink-0 overflow-y-auto border-r border-line p-4" aria-label="Files">
         <p class="mb-4">
           <span class="font-display block text-3xl leading-tight text-heading">{size(stylesheet?.compressed ?? 0)}</span>
-          <span class="text-muted">of stylesheet over the wire ({size(stylesheet?.bytes ?? 0)} as written), {kit.files.length} files, {size(kit.bytes)} in all.</span>
+          <span class="text-muted"
+            >of stylesheet over the wire ({size(stylesheet?.bytes ?? 0)} as written), {kit.files.length} files, {size(kit.bytes)} in all.</span
+          >
         </p>
-        <div class="caption grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] border-b border-line pb-1"><span>File</span><span class="text-right">as is</span><span class="text-right">compressed</span></div>
+        <div class="caption grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] border-b border-line pb-1">
+          <span>File</span><span class="text-right">as is</span><span class="text-right">compressed</span>
+        </div>
         {#each folders as folder (folder.name)}
           {#if folder.name}<h2 class="caption mt-3 mb-0.5 font-semibold">{folder.name}/</h2>{/if}
           <ul>
@@ -102,11 +111,23 @@
               <li class="relative border-b border-border">
                 <span class="absolute bottom-0 left-0 h-0.5 bg-accent/50" style:width="{(file.bytes / largest) * 100}%"></span>
                 {#if file.readable}
-                  <button class="grid w-full grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] items-center py-1 text-left {file.name === shown ? 'bg-chosen font-semibold' : 'hover:bg-hover'}" aria-pressed={file.name === shown} onclick={() => open(file.name)}>
-                    <span class="truncate pl-1">{last(file.name)}</span><span class="value text-right">{size(file.bytes)}</span><span class="value pr-1 text-right">{size(file.compressed)}</span>
+                  <button
+                    class="grid w-full grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] items-center py-1 text-left {file.name === shown
+                      ? 'bg-chosen font-semibold'
+                      : 'hover:bg-hover'}"
+                    aria-pressed={file.name === shown}
+                    onclick={() => open(file.name)}
+                  >
+                    <span class="truncate pl-1">{last(file.name)}</span><span class="value text-right">{size(file.bytes)}</span><span
+                      class="value pr-1 text-right">{size(file.compressed)}</span
+                    >
                   </button>
                 {:else}
-                  <span class="grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] items-center py-1 text-muted"><span class="truncate pl-1">{last(file.name)}</span><span class="value text-right">{size(file.bytes)}</span><span class="value pr-1 text-right">{size(file.compressed)}</span></span>
+                  <span class="grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] items-center py-1 text-muted"
+                    ><span class="truncate pl-1">{last(file.name)}</span><span class="value text-right">{size(file.bytes)}</span><span
+                      class="value pr-1 text-right">{size(file.compressed)}</span
+                    ></span
+                  >
                 {/if}
               </li>
             {/each}
@@ -116,7 +137,11 @@
       <section class="flex min-w-0 grow flex-col" aria-label="File viewer">
         <h2 class="value border-b border-border px-4 py-2">{shown}</h2>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-        <pre class="value min-h-0 grow overflow-auto bg-raised p-4 leading-5" role="region" tabindex="0" aria-label="Text of {shown}">{text}</pre>
+        <pre
+          class="value min-h-0 grow overflow-auto bg-raised p-4 leading-5"
+          role="region"
+          tabindex="0"
+          aria-label="Text of {shown}">{text}</pre>
       </section>
     </main>
   {/if}

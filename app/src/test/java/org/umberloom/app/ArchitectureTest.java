@@ -22,29 +22,43 @@ class ArchitectureTest {
             DescribedPredicate.describe("mappers", type -> type.getSimpleName().endsWith("Mapper"));
 
     @ArchTest
-    static final ArchRule controllersUseNoMapper = noClasses().that().areAnnotatedWith(RestController.class)
-            .should().dependOnClassesThat(MAPPERS);
+    static final ArchRule controllersUseNoMapper =
+            noClasses().that().areAnnotatedWith(RestController.class).should().dependOnClassesThat(MAPPERS);
 
     @ArchTest
-    static final ArchRule servicesKnowNothingOfHttp = noClasses().that().areAnnotatedWith(Service.class)
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
+    static final ArchRule servicesKnowNothingOfHttp = noClasses()
+            .that()
+            .areAnnotatedWith(Service.class)
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
 
     @ArchTest
     static final ArchRule onlyMappersSpeakSql = noClasses()
-            .that().haveNameNotMatching(".*\\.(\\w*Mapper|UmberLoom|Commits|Problems|BucketTable|V\\d+__\\w+)(\\$.*)?")
-            .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.apache.ibatis..");
+            .that()
+            .haveNameNotMatching(".*\\.(\\w*Mapper|UmberLoom|Commits|Problems|BucketTable|V\\d+__\\w+)(\\$.*)?")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.sql..", "org.apache.ibatis..");
 
     @ArchTest
-    static final ArchRule featuresFormNoCycle = SlicesRuleDefinition.slices().matching("org.umberloom.app.(*)..").should().beFreeOfCycles();
+    static final ArchRule featuresFormNoCycle = SlicesRuleDefinition.slices()
+            .matching("org.umberloom.app.(*)..")
+            .should()
+            .beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule noFeatureReachesIntoAnothersMapper = classes().should(new ArchCondition<>("use only own mappers") {
-        @Override
-        public void check(JavaClass type, ConditionEvents events) {
-            type.getDirectDependenciesFromSelf().stream().map(dependency -> dependency.getTargetClass())
-                    .filter(target -> MAPPERS.test(target) && target.getPackageName().startsWith("org.umberloom"))
-                    .filter(target -> !target.getPackageName().equals(type.getPackageName()))
-                    .forEach(target -> events.add(SimpleConditionEvent.violated(type, type + " uses " + target)));
-        }
-    });
+    static final ArchRule noFeatureReachesIntoAnothersMapper = classes()
+            .should(new ArchCondition<>("use only own mappers") {
+                @Override
+                public void check(JavaClass type, ConditionEvents events) {
+                    type.getDirectDependenciesFromSelf().stream()
+                            .map(dependency -> dependency.getTargetClass())
+                            .filter(target -> MAPPERS.test(target)
+                                    && target.getPackageName().startsWith("org.umberloom"))
+                            .filter(target -> !target.getPackageName().equals(type.getPackageName()))
+                            .forEach(target ->
+                                    events.add(SimpleConditionEvent.violated(type, type + " uses " + target)));
+                }
+            });
 }

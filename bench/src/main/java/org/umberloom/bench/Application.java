@@ -40,8 +40,8 @@ final class Application implements AutoCloseable {
         Path archive = jar.resolveSibling("app.jsa");
         if (Files.exists(archive)) command.add("-XX:SharedArchiveFile=" + archive);
         command.addAll(List.of("-jar", jar.toString()));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD);
         builder.environment().put("LOOM_PORT", Integer.toString(port));
         builder.environment().put("LOOM_DEMO", demo.toString());
         builder.environment().put("LOOM_LEAD_EMAIL", EMAIL);
@@ -50,7 +50,8 @@ final class Application implements AutoCloseable {
         Process process = builder.start();
         String address = "http://127.0.0.1:" + port;
         HttpClient client = HttpClient.newHttpClient();
-        HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/look.css")).build();
+        HttpRequest request =
+                HttpRequest.newBuilder(URI.create(address + "/look.css")).build();
         while (System.nanoTime() - began < LONGEST_START.toNanos()) {
             try {
                 if (client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200)
@@ -82,7 +83,9 @@ final class Application implements AutoCloseable {
     }
 
     private String jcmd(String command) throws IOException, InterruptedException {
-        Process jcmd = new ProcessBuilder("jcmd", Long.toString(process.pid()), command).redirectErrorStream(true).start();
+        Process jcmd = new ProcessBuilder("jcmd", Long.toString(process.pid()), command)
+                .redirectErrorStream(true)
+                .start();
         String output = new String(jcmd.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
         jcmd.waitFor();
         return output;

@@ -18,38 +18,58 @@ import org.umberloom.core.theme.ThemeDocument;
 final class Browsing {
     private static final int BAYS = 4;
 
-    private Browsing() {
-    }
+    private Browsing() {}
 
     static Browser launch(Playwright playwright) {
-        return playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-                .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox", "--disable-background-networking", "--disable-component-update")));
     }
 
     static Page signedIn(Browser browser, String address) {
-        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
+        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
+                .newPage();
         page.navigate(address + "/sign-in");
         page.getByLabel("E-mail address").fill(Application.EMAIL);
         page.getByLabel("Password").fill(Application.PASSWORD);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"))
+                .waitFor();
         return page;
     }
 
     /** The number of the new theme. */
     static String importTheme(Page page, String address, ThemeDocument theme) {
         String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
-        String answer = page.request().post(address + "/api/kits", RequestOptions.create()
-                .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file", new FilePayload("bench.json",
-                        "application/json", ThemeJson.writeInline(theme).getBytes(StandardCharsets.UTF_8))))).text();
+        String answer = page.request()
+                .post(
+                        address + "/api/kits",
+                        RequestOptions.create()
+                                .setHeader("X-XSRF-TOKEN", token)
+                                .setMultipart(FormData.create()
+                                        .set(
+                                                "file",
+                                                new FilePayload(
+                                                        "bench.json",
+                                                        "application/json",
+                                                        ThemeJson.writeInline(theme)
+                                                                .getBytes(StandardCharsets.UTF_8)))))
+                .text();
         return answer.replaceAll("\\D", "");
     }
 
     /** The bench with four bays, their pages loaded. */
     static void openBench(Page page, String address, String theme) {
         page.navigate(address + "/bench/" + theme);
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay")).click();
-        for (int bay = 0; bay < BAYS; bay++) page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
+                .waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay"))
+                .click();
+        for (int bay = 0; bay < BAYS; bay++)
+            page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
     }
 }

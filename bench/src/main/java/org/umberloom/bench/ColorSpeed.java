@@ -21,23 +21,36 @@ final class ColorSpeed {
     /** What keeps results from being optimized away. */
     private static volatile Object sink;
 
-    private ColorSpeed() {
-    }
+    private ColorSpeed() {}
 
     /** The rows of a table, each with a heading: the core and both libraries, in computations per second. */
     static String table(Path home) throws IOException, InterruptedException {
         Color[] colors = colors();
         Map<String, Double> core = new LinkedHashMap<>();
         core.put("oklch", perSecond(colors, (one, other) -> one.to(ColorSpace.OKLCH)));
-        core.put("gamut", perSecond(colors, (one, other) -> Color.oklch(one.c1(), one.c2() * 0.4, one.c3() * 360).toSrgb8()));
+        core.put("gamut", perSecond(colors, (one, other) -> Color.oklch(one.c1(), one.c2() * 0.4, one.c3() * 360)
+                .toSrgb8()));
         core.put("difference", perSecond(colors, (one, other) -> Ciede2000.between(one, other)));
         JsonObject node = node(home);
         StringBuilder table = new StringBuilder();
-        Map<String, String> words = Map.of("oklch", "sRGB to OKLCH", "gamut", "OKLCH into sRGB by CSS gamut mapping", "difference", "CIEDE2000 of two sRGB colors");
-        core.forEach((what, perSecond) -> table.append(String.format(Locale.ROOT, "| %s | %,.0f | %,.0f | %,.0f |%n", words.get(what), perSecond,
-                node.getAsJsonObject("culori").get(what).getAsDouble(), node.getAsJsonObject("colorjs").get(what).getAsDouble())));
-        return "| computations per second | core | culori " + node.getAsJsonObject("culori").get("version").getAsString() + " | colorjs.io "
-                + node.getAsJsonObject("colorjs").get("version").getAsString() + " |\n| --- | --- | --- | --- |\n" + table;
+        Map<String, String> words = Map.of(
+                "oklch",
+                "sRGB to OKLCH",
+                "gamut",
+                "OKLCH into sRGB by CSS gamut mapping",
+                "difference",
+                "CIEDE2000 of two sRGB colors");
+        core.forEach((what, perSecond) -> table.append(String.format(
+                Locale.ROOT,
+                "| %s | %,.0f | %,.0f | %,.0f |%n",
+                words.get(what),
+                perSecond,
+                node.getAsJsonObject("culori").get(what).getAsDouble(),
+                node.getAsJsonObject("colorjs").get(what).getAsDouble())));
+        return "| computations per second | core | culori "
+                + node.getAsJsonObject("culori").get("version").getAsString() + " | colorjs.io "
+                + node.getAsJsonObject("colorjs").get("version").getAsString() + " |\n| --- | --- | --- | --- |\n"
+                + table;
     }
 
     /** Linear congruential, 48 bits, the 24 high bits a color; the script has the same. */
@@ -69,8 +82,14 @@ final class ColorSpeed {
     }
 
     private static JsonObject node(Path home) throws IOException, InterruptedException {
-        Process node = new ProcessBuilder("node", "../bench/src/main/scripts/color-speed.mjs", Integer.toString(COLORS), Integer.toString(SECONDS))
-                .directory(home.resolve("ui").toFile()).redirectError(ProcessBuilder.Redirect.INHERIT).start();
+        Process node = new ProcessBuilder(
+                        "node",
+                        "../bench/src/main/scripts/color-speed.mjs",
+                        Integer.toString(COLORS),
+                        Integer.toString(SECONDS))
+                .directory(home.resolve("ui").toFile())
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
         String answer = new String(node.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         if (node.waitFor() != 0) throw new IOException("the libraries could not be measured");
         return JsonParser.parseString(answer).getAsJsonObject();

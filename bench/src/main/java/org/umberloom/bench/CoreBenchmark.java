@@ -35,6 +35,7 @@ import org.umberloom.core.token.TokenPath;
 public class CoreBenchmark {
     @Param({"100", "1000", "10000"})
     public int tokens;
+
     private ThemeDocument theme;
     private String document;
     private int turn;
@@ -65,7 +66,11 @@ public class CoreBenchmark {
     @Benchmark
     public ThemeDocument seed() {
         turn = (turn + 1) % 360;
-        return new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
-                new ColorValue(CssColor.parse("oklch(0.5 0.12 " + turn + ")"))).applyTo(theme).theme();
+        return new Edit.SetValue(
+                        Place.set(Starter.BASE),
+                        TokenPath.of("color.brand.seed"),
+                        new ColorValue(CssColor.parse("oklch(0.5 0.12 " + turn + ")")))
+                .applyTo(theme)
+                .theme();
     }
 }

@@ -50,7 +50,10 @@ public class DragBenchmark {
         ThemeDocument starter = Starter.ALL.get(0).theme("Drag");
         theme = ContrastProposal.of(starter).applyTo(starter).theme();
         Combination light = theme.defaults();
-        graphs = List.of(ThemeGraph.of(theme, light), ThemeGraph.of(theme, light.with("scheme", "dark")), ThemeGraph.of(theme, light.with("contrast", "more")));
+        graphs = List.of(
+                ThemeGraph.of(theme, light),
+                ThemeGraph.of(theme, light.with("scheme", "dark")),
+                ThemeGraph.of(theme, light.with("contrast", "more")));
     }
 
     @Benchmark
@@ -58,7 +61,9 @@ public class DragBenchmark {
         turn = (turn + 1) % 360;
         List<Edit> edits = new ArrayList<>();
         for (int i = 0; i < HUES.size(); i++)
-            edits.add(new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color." + HUES.get(i) + ".seed"),
+            edits.add(new Edit.SetValue(
+                    Place.set(Starter.BASE),
+                    TokenPath.of("color." + HUES.get(i) + ".seed"),
                     new ColorValue(CssColor.parse("oklch(0.5 0.12 " + (turn + i * 72) % 360 + ")"))));
         ThemeDocument dragged = new Edit.Batch("drag", edits).applyTo(theme).theme();
         List<Object> shown = new ArrayList<>();

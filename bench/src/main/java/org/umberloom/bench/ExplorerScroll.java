@@ -11,28 +11,37 @@ final class ExplorerScroll {
     private static final int FRAMES = 300;
     /** px a frame: about what a fast wheel does. */
     private static final int STEP = 120;
+
     private static final double DISPLAY_INTERVAL = 1000.0 / 60;
 
     /** Milliseconds between one frame and the next. */
     record Result(List<Double> frames) {
         double lateShare() {
-            return frames.stream().filter(frame -> frame > 1.5 * DISPLAY_INTERVAL).count() / (double) frames.size();
+            return frames.stream()
+                            .filter(frame -> frame > 1.5 * DISPLAY_INTERVAL)
+                            .count()
+                    / (double) frames.size();
         }
     }
 
-    private ExplorerScroll() {
-    }
+    private ExplorerScroll() {}
 
     @SuppressWarnings("unchecked")
     static Result measure(String address) {
-        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+        try (Playwright playwright = Playwright.create();
+                Browser browser = Browsing.launch(playwright)) {
             Page page = Browsing.signedIn(browser, address);
             page.navigate(address + "/bench/" + Browsing.importTheme(page, address, Themes.ofSize(10_000)));
-            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Tokens").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName("Tokens").setExact(true))
+                    .click();
             page.getByRole(AriaRole.ROW).first().waitFor();
             page.getByLabel("Search tokens").fill(".");
-            page.waitForFunction("() => Number(document.querySelector('[role=treegrid]').getAttribute('aria-rowcount')) > 9000");
-            List<Double> frames = (List<Double>) page.evaluate("""
+            page.waitForFunction(
+                    "() => Number(document.querySelector('[role=treegrid]').getAttribute('aria-rowcount')) > 9000");
+            List<Double> frames = (List<Double>) page.evaluate(
+                    """
                     async ([count, step]) => {
                       const list = document.querySelector('[role=treegrid]');
                       const next = () => new Promise((done) => requestAnimationFrame(done));
@@ -46,7 +55,8 @@ final class ExplorerScroll {
                         before = now;
                       }
                       return frames;
-                    }""", List.of(FRAMES, STEP));
+                    }""",
+                    List.of(FRAMES, STEP));
             return new Result(frames);
         }
     }

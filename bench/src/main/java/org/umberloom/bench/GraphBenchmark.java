@@ -57,11 +57,17 @@ public class GraphBenchmark {
         for (int i = 0; i < USERS; i++)
             users = users.with(TokenPath.of("group-" + i / 25 + ".u" + i % 25), Token.untyped(Alias.to(ROOT.dotted())));
         ThemeDocument woven = Themes.ofSize(TOKENS - USERS - 2);
-        woven = new Edit.Put(BASE, TokenPath.of("user"), users, -1).applyTo(woven).theme();
+        woven = new Edit.Put(BASE, TokenPath.of("user"), users, -1)
+                .applyTo(woven)
+                .theme();
         woven = color(woven, ROOT, 1);
         woven = color(woven, LEAF, 2);
-        woven = new Structure.AddModifier("look", new Modifier("", contexts("a", "b", "c"), "a"), -1, 2).applyTo(woven).theme();
-        theme = new Structure.AddModifier("density", new Modifier("", contexts("roomy", "compact"), "roomy"), -1, 3).applyTo(woven).theme();
+        woven = new Structure.AddModifier("look", new Modifier("", contexts("a", "b", "c"), "a"), -1, 2)
+                .applyTo(woven)
+                .theme();
+        theme = new Structure.AddModifier("density", new Modifier("", contexts("roomy", "compact"), "roomy"), -1, 3)
+                .applyTo(woven)
+                .theme();
         combinations = theme.combinations(12);
         graph = ThemeGraph.of(theme, theme.defaults());
         rootEdited = color(theme, ROOT, 3);
@@ -71,12 +77,18 @@ public class GraphBenchmark {
     private static Map<String, Group> contexts(String... names) {
         Map<String, Group> contexts = new LinkedHashMap<>();
         for (String name : names)
-            contexts.put(name, Group.EMPTY.with(TokenPath.of("surface.page.extra"), Token.of(new ColorValue(Color.rgb(1, 2, name.length())))));
+            contexts.put(
+                    name,
+                    Group.EMPTY.with(
+                            TokenPath.of("surface.page.extra"),
+                            Token.of(new ColorValue(Color.rgb(1, 2, name.length())))));
         return contexts;
     }
 
     private static ThemeDocument color(ThemeDocument theme, TokenPath path, int red) {
-        return new Edit.SetValue(BASE, path, new ColorValue(Color.rgb(red, 0, 0))).applyTo(theme).theme();
+        return new Edit.SetValue(BASE, path, new ColorValue(Color.rgb(red, 0, 0)))
+                .applyTo(theme)
+                .theme();
     }
 
     @Benchmark

@@ -22,20 +22,25 @@ final class PictureTime {
     private static final int WARM_UP = 2;
     private static final int TIMES = 9;
 
-    private PictureTime() {
-    }
+    private PictureTime() {}
 
     /** Seconds, one for each time. */
     static List<Double> measure(String address) throws IOException {
         byte[] picture = picture();
         List<Double> seconds = new ArrayList<>();
-        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+        try (Playwright playwright = Playwright.create();
+                Browser browser = Browsing.launch(playwright)) {
             Page page = Browsing.signedIn(browser, address);
             String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
             for (int i = 0; i < WARM_UP + TIMES; i++) {
                 long start = System.nanoTime();
-                APIResponse answer = page.request().post(address + "/api/palette/picture", RequestOptions.create().setHeader("X-XSRF-TOKEN", token)
-                        .setMultipart(FormData.create().set("file", new FilePayload("large.jpg", "image/jpeg", picture))));
+                APIResponse answer = page.request()
+                        .post(
+                                address + "/api/palette/picture",
+                                RequestOptions.create()
+                                        .setHeader("X-XSRF-TOKEN", token)
+                                        .setMultipart(FormData.create()
+                                                .set("file", new FilePayload("large.jpg", "image/jpeg", picture))));
                 if (!answer.ok()) throw new IOException("the picture was refused: " + answer.text());
                 if (i >= WARM_UP) seconds.add((System.nanoTime() - start) / 1e9);
             }
@@ -49,7 +54,12 @@ final class PictureTime {
         for (int y = 0; y < HEIGHT; y++)
             for (int x = 0; x < WIDTH; x++) {
                 int noise = random.nextInt(24);
-                image.setRGB(x, y, (40 + x * 160 / WIDTH + noise) << 16 | (60 + y * 120 / HEIGHT + noise) << 8 | (200 - y * 150 / HEIGHT + noise));
+                image.setRGB(
+                        x,
+                        y,
+                        (40 + x * 160 / WIDTH + noise) << 16
+                                | (60 + y * 120 / HEIGHT + noise) << 8
+                                | (200 - y * 150 / HEIGHT + noise));
             }
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         ImageIO.write(image, "jpg", bytes);

@@ -23,7 +23,12 @@ final class PointerToPaint {
      * @param property of the pages that every move changes
      */
     enum Drag {
-        HUE("Color", page -> page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)), "--color-brand-40"),
+        HUE(
+                "Color",
+                page -> page.getByRole(
+                        AriaRole.SLIDER,
+                        new Page.GetByRoleOptions().setName("Hue").setExact(true)),
+                "--color-brand-40"),
         TYPE("Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
         SPACE("Space", page -> numbersHandle(page, "Base"), "--space-5"),
         WIDTHS("Widths", page -> numbersHandle(page, "content in px"), "--width-content");
@@ -39,22 +44,27 @@ final class PointerToPaint {
         }
     }
 
-    private PointerToPaint() {
-    }
+    private PointerToPaint() {}
 
     private static Locator numbersHandle(Page page, String label) {
-        return page.locator("label").filter(new Locator.FilterOptions().setHas(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))))
+        return page.locator("label")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))))
                 .getByTitle("Drag sideways");
     }
 
     /** Milliseconds of each move, a list for each round. */
     static List<List<Double>> measure(String address, Drag drag, int rounds) {
-        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+        try (Playwright playwright = Playwright.create();
+                Browser browser = Browsing.launch(playwright)) {
             Page page = Browsing.signedIn(browser, address);
             List<List<Double>> times = new ArrayList<>();
             for (int round = 0; round < rounds; round++) {
                 Browsing.openBench(page, address, Browsing.importTheme(page, address, Themes.ofSize(1_000)));
-                page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(drag.tab).setExact(true)).click();
+                page.getByRole(
+                                AriaRole.TAB,
+                                new Page.GetByRoleOptions().setName(drag.tab).setExact(true))
+                        .click();
                 times.add(moves(page, drag));
             }
             return times;
@@ -63,7 +73,8 @@ final class PointerToPaint {
 
     @SuppressWarnings("unchecked")
     private static List<Double> moves(Page page, Drag drag) {
-        page.evaluate("""
+        page.evaluate(
+                """
                 (property) => {
                   const frames = [...document.querySelectorAll('iframe')];
                   const read = () => frames.map((f) => getComputedStyle(f.contentDocument.documentElement).getPropertyValue(property));
@@ -91,7 +102,8 @@ final class PointerToPaint {
                     });
                     return mark(...words);
                   };
-                }""", drag.property);
+                }""",
+                drag.property);
         BoundingBox box = drag.handle.apply(page).boundingBox();
         double y = box.y + box.height / 2;
         double center = box.x + box.width / 2;
@@ -101,7 +113,8 @@ final class PointerToPaint {
             // One move is told of twice, when it happens and with the frame; only the first is timed.
             page.evaluate("() => { window.armed = true; }");
             page.mouse().move(center + (i % 2 == 0 ? -34 + i % 29 : 6 + i % 23), y);
-            page.waitForFunction("n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));
+            page.waitForFunction(
+                    "n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));
         }
         page.mouse().up();
         List<Double> samples = (List<Double>) page.evaluate("() => window.samples");

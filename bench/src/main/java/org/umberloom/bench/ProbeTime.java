@@ -17,14 +17,13 @@ final class ProbeTime {
      * @param server    what the server says it took
      * @param roundTrip from the message to its answer in the browser
      */
-    record Result(List<Double> server, List<Double> roundTrip) {
-    }
+    record Result(List<Double> server, List<Double> roundTrip) {}
 
-    private ProbeTime() {
-    }
+    private ProbeTime() {}
 
     static Result measure(String address) {
-        try (Playwright playwright = Playwright.create(); Browser browser = Browsing.launch(playwright)) {
+        try (Playwright playwright = Playwright.create();
+                Browser browser = Browsing.launch(playwright)) {
             Page page = Browsing.signedIn(browser, address);
             String id = Browsing.importTheme(page, address, Themes.ofSize(1_000));
             Browsing.openBench(page, address, id);
@@ -35,7 +34,8 @@ final class ProbeTime {
     /** What the server says it took, without the way there and back. */
     @SuppressWarnings("unchecked")
     private static List<Double> serverShares(Page page, String id) {
-        List<Double> shares = (List<Double>) page.evaluate("""
+        List<Double> shares = (List<Double>) page.evaluate(
+                """
                 async ([id, count]) => {
                   const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
                   const shares = [];
@@ -48,14 +48,16 @@ final class ProbeTime {
                     shares.push(Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001);
                   }
                   return shares;
-                }""", List.of(id, PROBES + WARM_UP));
+                }""",
+                List.of(id, PROBES + WARM_UP));
         return shares.subList(WARM_UP, shares.size());
     }
 
     /** From the message to its answer, on an open line as the bench has one. */
     @SuppressWarnings("unchecked")
     private static List<Double> roundTrips(Page page, String id) {
-        return (List<Double>) page.evaluate("""
+        return (List<Double>) page.evaluate(
+                """
                 async ([id, count]) => {
                   const line = new WebSocket(`ws://${location.host}/api/themes/${id}/live`);
                   await new Promise((open) => line.onopen = open);
@@ -71,6 +73,7 @@ final class ProbeTime {
                   }
                   line.close();
                   return times;
-                }""", List.of(id, PROBES));
+                }""",
+                List.of(id, PROBES));
     }
 }

@@ -15,8 +15,7 @@ final class Themes {
     private static final int HUE_TOKENS = 15;
     private static final Place BASE = Place.set(Starter.BASE);
 
-    private Themes() {
-    }
+    private Themes() {}
 
     static ThemeDocument ofSize(int tokens) {
         ThemeDocument theme = Starter.ALL.get(0).theme("Bench " + tokens);
@@ -33,14 +32,17 @@ final class Themes {
             String target = hues == 0 ? "color.brand.60" : "color.extra-" + i % hues + ".60";
             parts = parts.with(TokenPath.of("group-" + i / 25 + ".part-" + i % 25), Token.untyped(Alias.to(target)));
         }
-        return new Edit.Put(BASE, TokenPath.of("part"), parts, -1).applyTo(theme.with(BASE, base)).theme();
+        return new Edit.Put(BASE, TokenPath.of("part"), parts, -1)
+                .applyTo(theme.with(BASE, base))
+                .theme();
     }
 
     static int count(ThemeDocument theme) {
         int[] count = {0};
         theme.sets().values().forEach(set -> set.tokens().forEachToken((path, token, type) -> count[0]++));
-        theme.modifiers().values().forEach(modifier -> modifier.contexts().values().forEach(context ->
-                context.forEachToken((path, token, type) -> count[0]++)));
+        theme.modifiers().values().forEach(modifier -> modifier.contexts()
+                .values()
+                .forEach(context -> context.forEachToken((path, token, type) -> count[0]++)));
         return count[0];
     }
 }

@@ -16,8 +16,11 @@ class ArchitectureTest {
     /** Each library stands at one edge: the rest of the core sees types of its own. */
     @ArchTest
     static final ArchRule coreNeedsOnlyTheJdkAndLibrariesAtItsEdges = classes()
-            .that().resideOutsideOfPackages(ROOT + "json..", ROOT + "sheet..", ROOT + "page..")
-            .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..");
+            .that()
+            .resideOutsideOfPackages(ROOT + "json..", ROOT + "sheet..", ROOT + "page..")
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage("java..", "org.umberloom.core..");
 
     @ArchTest
     static final ArchRule jsonAddsOnlyJson = only("json", "tools.jackson..");
@@ -29,30 +32,52 @@ class ArchitectureTest {
     static final ArchRule pageAddsOnlyTheHtmlParser = only("page", "org.jsoup..");
 
     private static ArchRule only(String edge, String library) {
-        return classes().that().resideInAPackage(ROOT + edge + "..")
-                .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.umberloom.core..", library);
+        return classes()
+                .that()
+                .resideInAPackage(ROOT + edge + "..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("java..", "org.umberloom.core..", library);
     }
 
     @ArchTest
     static final ArchRule nothingDependsOnFormat = noClasses()
-            .that().resideOutsideOfPackage(ROOT + "format..")
-            .should().dependOnClassesThat().resideInAPackage(ROOT + "format..");
+            .that()
+            .resideOutsideOfPackage(ROOT + "format..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage(ROOT + "format..");
 
     @ArchTest
     static final ArchRule colorKnowsOnlyItself = noClasses()
-            .that().resideInAPackage(ROOT + "color..")
-            .should().dependOnClassesThat().resideInAnyPackage(ROOT + "token..", ROOT + "theme..", ROOT + "type..",
-                    ROOT + "space..", ROOT + "check..", ROOT + "css..");
+            .that()
+            .resideInAPackage(ROOT + "color..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    ROOT + "token..",
+                    ROOT + "theme..",
+                    ROOT + "type..",
+                    ROOT + "space..",
+                    ROOT + "check..",
+                    ROOT + "css..");
 
     @ArchTest
     static final ArchRule tokenKnowsNothingOfThemes = noClasses()
-            .that().resideInAPackage(ROOT + "token..")
-            .should().dependOnClassesThat().resideInAnyPackage(ROOT + "theme..", ROOT + "check..", ROOT + "css..");
+            .that()
+            .resideInAPackage(ROOT + "token..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(ROOT + "theme..", ROOT + "check..", ROOT + "css..");
 
     @ArchTest
-    static final ArchRule packagesFormNoCycle = slices().matching(ROOT + "(*)..").should().beFreeOfCycles();
+    static final ArchRule packagesFormNoCycle =
+            slices().matching(ROOT + "(*)..").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule theCoreReadsNoClock = noClasses().should().callMethod(System.class, "currentTimeMillis")
-            .orShould().callMethod(System.class, "nanoTime");
+    static final ArchRule theCoreReadsNoClock = noClasses()
+            .should()
+            .callMethod(System.class, "currentTimeMillis")
+            .orShould()
+            .callMethod(System.class, "nanoTime");
 }

@@ -16,7 +16,9 @@ class AccessibilityTest {
     private final Loom loom = Loom.withDemo();
 
     @ParameterizedTest
-    @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
+    @EnumSource(
+            value = ColorScheme.class,
+            names = {"LIGHT", "DARK"})
     void noScreenViolatesARule(ColorScheme scheme) throws IOException {
         Page page = Browsers.signedIn(loom, scheme);
         check(page, "library");
@@ -26,11 +28,20 @@ class AccessibilityTest {
         page.keyboard().press("Escape");
         Browsers.openBench(page, "Tern Passage");
         for (String tab : List.of("Color", "Type", "Space", "Widths", "Parts", "Sets", "Tokens", "History")) {
-            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab).setExact(true)).click();
+            page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName(tab).setExact(true))
+                    .click();
             check(page, "bench, " + tab);
         }
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color").setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.TAB,
+                        new Page.GetByRoleOptions().setName("Color").setExact(true))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Find").setExact(true))
+                .click();
         button(page, "Harmonies of").click();
         page.getByText("one in each bay").first().waitFor();
         check(page, "find colors");
@@ -39,30 +50,44 @@ class AccessibilityTest {
         page.getByText("Copy it as").waitFor();
         check(page, "the color field");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Shades of lantern")).press("Enter");
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Shade color.lantern.2")).waitFor();
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Shades of lantern"))
+                .press("Enter");
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Shade color.lantern.2"))
+                .waitFor();
         check(page, "a shade");
         button(page, "Back to the seed").click();
         for (String view : List.of("Readable shades", "Ground", "On the pages")) {
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(view).setExact(true)).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(view).setExact(true))
+                    .click();
             if (view.equals("On the pages")) page.getByText("all at least AA").waitFor();
             if (view.equals("Ground")) button(page, "Pattern").click();
             check(page, "surface, " + view);
         }
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Roles").setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("muted in light")).click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Roles").setExact(true))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("muted in light"))
+                .click();
         button(page, "Derive it").click();
-        page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Derivation")).waitFor();
+        page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Derivation"))
+                .waitFor();
         check(page, "a derivation");
         page.keyboard().press("Escape");
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByTitle("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Tokens").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.TAB,
+                        new Page.GetByRoleOptions().setName("Tokens").setExact(true))
+                .click();
         for (String token : List.of("color.sea.seed", "motion.swell", "shadow.mid", "gradient.fog", "type.h1")) {
             page.getByLabel("Search tokens").fill(token);
             page.getByRole(AriaRole.ROW).first().click();
-            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Token " + token)).waitFor();
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Token " + token))
+                    .waitFor();
             check(page, "editor of " + token);
         }
         button(page, "New token").click();
@@ -73,24 +98,34 @@ class AccessibilityTest {
         check(page, "switches");
         page.keyboard().press("Escape");
         button(page, "History").click();
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")).waitFor();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History"))
+                .waitFor();
         check(page, "bench with its history");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Sets").setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Modifier").setExact(true)).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Sets").setExact(true))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Modifier").setExact(true))
+                .click();
         check(page, "new modifier");
         button(page, "What to do with set base").click();
         page.getByRole(AriaRole.MENU).waitFor();
         check(page, "what to do with a set");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true))
+                .click();
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
         page.navigate(loom.address() + "/library");
-        page.getByLabel("Kit file").setInputFiles(Files.writeString(Files.createTempFile("kelp", ".json"), "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
+        page.getByLabel("Kit file")
+                .setInputFiles(Files.writeString(
+                        Files.createTempFile("kelp", ".json"),
+                        "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
         button(page, "Take it in").waitFor();
         check(page, "what would come in");
         button(page, "Take it in").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp")).waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp"))
+                .waitFor();
         check(page, "dress");
         page.navigate(loom.address() + "/bench/4711");
         page.getByText("This bench is empty").waitFor();
@@ -109,7 +144,9 @@ class AccessibilityTest {
     private static void check(Page page, String screen) throws IOException {
         page.evaluate(Files.readString(Loom.HOME.resolve("ui/node_modules/axe-core/axe.min.js")));
         @SuppressWarnings("unchecked")
-        List<String> violations = (List<String>) page.evaluate("""
+        List<String> violations = (List<String>)
+                page.evaluate(
+                        """
                 async () => {
                   const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
                   const result = await axe.run(document, { iframes: false, runOnly: tags });

@@ -2,8 +2,7 @@ package org.umberloom.e2e;
 
 /** Bodies of requests for edits, in JSON. */
 final class Asked {
-    private Asked() {
-    }
+    private Asked() {}
 
     /** @param edit the fields of one edit, its {@code op} among them, without braces */
     static String edit(Object base, String edit) {

@@ -19,9 +19,11 @@ import java.util.Map;
 /** One headless Chromium for all tests, and the steps that many of them begin with. */
 final class Browsers {
     private static final Playwright PLAYWRIGHT = Playwright.create();
-    private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+    private static final Browser BROWSER = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
 
     /** Long enough for a machine that is busy with other things: how long anything takes is not tested. */
     private static final int PATIENCE_MS = 30_000;
@@ -33,8 +35,7 @@ final class Browsers {
     /** The cookies of who signed in last, by address. */
     private static final Map<String, String> SESSIONS = new HashMap<>();
 
-    private Browsers() {
-    }
+    private Browsers() {}
 
     static BrowserContext context(ColorScheme scheme) {
         return context(scheme, null);
@@ -42,12 +43,16 @@ final class Browsers {
 
     /** One that takes a certificate nobody vouches for. */
     static BrowserContext insecure() {
-        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setIgnoreHTTPSErrors(true));
+        return BROWSER.newContext(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setIgnoreHTTPSErrors(true));
     }
 
     private static BrowserContext context(ColorScheme scheme, String cookies) {
-        return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setColorScheme(scheme)
-                .setAcceptDownloads(true).setStorageState(cookies));
+        return BROWSER.newContext(new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setColorScheme(scheme)
+                .setAcceptDownloads(true)
+                .setStorageState(cookies));
     }
 
     /** A page of a new context, signed in and standing at the library; in the session of an earlier one where it still holds. */
@@ -67,16 +72,24 @@ final class Browsers {
     static void fillSignIn(Page page) {
         page.getByLabel("E-mail address").fill(Loom.EMAIL);
         page.getByLabel("Password").fill(Loom.PASSWORD);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
     }
 
     /** Makes a theme of a starter with a seed, in the library, and waits until its pages are shown. */
     static void newTheme(Page page, String name, String starter) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New theme").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("New theme").setExact(true))
+                .click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
         page.getByText(starter).click();
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Create theme").setExact(true)).click();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color"))
+                .fill("#3b5f8a");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Create theme").setExact(true))
+                .click();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
     }
 
@@ -91,27 +104,41 @@ final class Browsers {
         Locator bays = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true));
         for (int bay = 0; bay < bays.count(); bay++) {
             bays.nth(bay).selectOption(bay == 1 ? "crossings/timetable" : "crossings/index");
-            page.locator("iframe").nth(bay).contentFrame().locator("h1", new FrameLocator.LocatorOptions().setHasText(bay == 1 ? "Summer" : "Five islands")).waitFor();
+            page.locator("iframe")
+                    .nth(bay)
+                    .contentFrame()
+                    .locator("h1", new FrameLocator.LocatorOptions().setHasText(bay == 1 ? "Summer" : "Five islands"))
+                    .waitFor();
         }
     }
 
     /** Imports a file in the library: looks at what would come in, and takes it in. */
     static void importFile(Page page, Path file) {
         page.getByLabel("Kit file").setInputFiles(file);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in"))
+                .click();
     }
 
     /** Opens a theme from the library, which does not show all of many, and waits until its pages are shown. */
     static void openBench(Page page, String theme) {
         page.getByLabel("Search themes by name").fill(theme);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true)).first().click();
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true))
+                .first()
+                .click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
+                .waitFor();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
     }
 
     /** Presses the seed's hue slider and moves it; the button stays down. */
     static void pressAndDragHue(Page page, int px, int steps) {
-        pressAndDrag(page, page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)), px, steps);
+        pressAndDrag(
+                page,
+                page.getByRole(
+                        AriaRole.SLIDER,
+                        new Page.GetByRoleOptions().setName("Hue").setExact(true)),
+                px,
+                steps);
     }
 
     /** Presses what can be dragged in its middle and moves it sideways; the button stays down. */
@@ -126,7 +153,10 @@ final class Browsers {
 
     /** The color that the first bay's opening section stands on. */
     static String groundOfHero(Page page) {
-        return (String) page.locator("iframe").first().contentFrame().locator("h1")
+        return (String) page.locator("iframe")
+                .first()
+                .contentFrame()
+                .locator("h1")
                 .evaluate("e => getComputedStyle(e.closest('section')).backgroundColor");
     }
 }

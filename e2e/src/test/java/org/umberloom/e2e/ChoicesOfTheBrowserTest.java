@@ -25,8 +25,10 @@ import org.umberloom.core.token.Group;
 
 /** What is chosen in a combination holds in the browser, in a kit as on a live page, whichever places decide it. */
 class ChoicesOfTheBrowserTest {
-    private static final Map<String, String> SEEN = Map.of("filled", "filled", "outlined", "outlined", "quiet", "quiet");
-    private static final String BUTTON = """
+    private static final Map<String, String> SEEN =
+            Map.of("filled", "filled", "outlined", "outlined", "quiet", "quiet");
+    private static final String BUTTON =
+            """
             () => {
               const style = getComputedStyle(document.querySelector('main button'));
               if (style.backgroundColor !== 'rgba(0, 0, 0, 0)') return 'filled';
@@ -37,9 +39,24 @@ class ChoicesOfTheBrowserTest {
         Map<String, Group> looks = new LinkedHashMap<>();
         for (String look : List.of("harbor", "market", "museum")) looks.put(look, Group.EMPTY);
         ThemeDocument theme = Starter.ALL.get(0).theme("Choosing");
-        theme = new Structure.AddModifier("look", new Modifier("", looks, "harbor"), -1, theme.order().size()).applyTo(theme).theme();
-        for (Map.Entry<Place, String> one : Map.of(Place.set("roles"), "filled", Place.context("scheme", "dark"), "outlined", Place.context("look", "market"), "quiet").entrySet())
-            theme = Choices.choose(theme, one.getKey(), "buttons", Optional.of(one.getValue())).applyTo(theme).theme();
+        theme = new Structure.AddModifier(
+                        "look",
+                        new Modifier("", looks, "harbor"),
+                        -1,
+                        theme.order().size())
+                .applyTo(theme)
+                .theme();
+        for (Map.Entry<Place, String> one : Map.of(
+                        Place.set("roles"),
+                        "filled",
+                        Place.context("scheme", "dark"),
+                        "outlined",
+                        Place.context("look", "market"),
+                        "quiet")
+                .entrySet())
+            theme = Choices.choose(theme, one.getKey(), "buttons", Optional.of(one.getValue()))
+                    .applyTo(theme)
+                    .theme();
         return theme;
     }
 
@@ -57,13 +74,22 @@ class ChoicesOfTheBrowserTest {
                 for (String forced : List.of("", "light", "dark"))
                     for (String look : List.of("", "harbor", "market", "museum")) {
                         String scheme = forced.isEmpty() ? system == ColorScheme.DARK ? "dark" : "light" : forced;
-                        Combination combination = theme.defaults().with("scheme", scheme).with("look", look.isEmpty() ? "harbor" : look);
-                        String expected = SEEN.get(Choices.of(theme, combination).get("buttons"));
-                        String root = (forced.isEmpty() ? "" : " data-scheme=" + forced) + (look.isEmpty() ? "" : " data-look=" + look);
+                        Combination combination =
+                                theme.defaults().with("scheme", scheme).with("look", look.isEmpty() ? "harbor" : look);
+                        String expected =
+                                SEEN.get(Choices.of(theme, combination).get("buttons"));
+                        String root = (forced.isEmpty() ? "" : " data-scheme=" + forced)
+                                + (look.isEmpty() ? "" : " data-look=" + look);
                         for (String css : List.of(kit, live)) {
-                            String says = css.equals(live) ? " data-choice-buttons=" + Choices.of(theme, combination).get("buttons") : "";
-                            page.setContent(html.replace("<html lang", "<html" + root + says + " lang").replace("</head>", "<style>" + css + "</style></head>"));
-                            assertThat(page.evaluate(BUTTON)).as("%s, system %s, %s", root, system, css.equals(live) ? "live" : "kit").isEqualTo(expected);
+                            String says = css.equals(live)
+                                    ? " data-choice-buttons="
+                                            + Choices.of(theme, combination).get("buttons")
+                                    : "";
+                            page.setContent(html.replace("<html lang", "<html" + root + says + " lang")
+                                    .replace("</head>", "<style>" + css + "</style></head>"));
+                            assertThat(page.evaluate(BUTTON))
+                                    .as("%s, system %s, %s", root, system, css.equals(live) ? "live" : "kit")
+                                    .isEqualTo(expected);
                             seen++;
                         }
                     }

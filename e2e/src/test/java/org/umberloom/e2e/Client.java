@@ -23,7 +23,8 @@ final class Client {
 
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
 
     Client(String address) {
         this.address = address;
@@ -36,39 +37,56 @@ final class Client {
     /** As somebody else. */
     HttpResponse<String> signIn(String email, String password) throws IOException, InterruptedException {
         send("GET", "/api/session", "");
-        HttpResponse<String> answer = send("POST", "/api/session", "{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}");
+        HttpResponse<String> answer =
+                send("POST", "/api/session", "{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}");
         send("GET", "/api/session", "");
         return answer;
     }
 
     /** A new theme's number. */
     String newTheme(String name) throws IOException, InterruptedException {
-        return send("POST", "/api/themes", "{\"name\":\"" + name + "\",\"starter\":\"plain\"}").body().replaceAll("\\D", "");
+        return send("POST", "/api/themes", "{\"name\":\"" + name + "\",\"starter\":\"plain\"}")
+                .body()
+                .replaceAll("\\D", "");
     }
 
     /** Sends a file as a form does. */
     HttpResponse<String> upload(String path, String fileName, byte[] content) throws IOException, InterruptedException {
         String line = "x" + "0123456789abcdef";
         java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
-        body.write(("--" + line + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + fileName.replace("\"", "%22")
-                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        body.write(("--" + line + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
+                        + fileName.replace("\"", "%22") + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+                .getBytes(java.nio.charset.StandardCharsets.UTF_8));
         body.write(content);
         body.write(("\r\n--" + line + "--\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).timeout(Duration.ofSeconds(60))
-                .header("Content-Type", "multipart/form-data; boundary=" + line).POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()));
-        kept().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst()
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .timeout(Duration.ofSeconds(60))
+                .header("Content-Type", "multipart/form-data; boundary=" + line)
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()));
+        kept().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .findFirst()
                 .ifPresent(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
     /** As a browser opens it. */
     HttpResponse<String> page(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address + path)).timeout(LONGEST).header("Accept", "text/html").build(),
+        return http.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .timeout(LONGEST)
+                        .header("Accept", "text/html")
+                        .build(),
                 HttpResponse.BodyHandlers.ofString());
     }
 
     byte[] download(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address + path)).timeout(Duration.ofSeconds(60)).build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+        return http.send(
+                        HttpRequest.newBuilder(URI.create(address + path))
+                                .timeout(Duration.ofSeconds(60))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
+                .body();
     }
 
     Client signedIn() throws IOException, InterruptedException {
@@ -79,18 +97,23 @@ final class Client {
 
     HttpResponse<String> signIn() throws IOException, InterruptedException {
         send("GET", "/api/session", "");
-        return send("POST", "/api/session", "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}");
+        return send(
+                "POST", "/api/session", "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}");
     }
 
     HttpResponse<String> send(String method, String path, String body) throws IOException, InterruptedException {
         return send(method, path, body, java.util.Map.of());
     }
 
-    HttpResponse<String> send(String method, String path, String body, java.util.Map<String, String> headers) throws IOException, InterruptedException {
+    HttpResponse<String> send(String method, String path, String body, java.util.Map<String, String> headers)
+            throws IOException, InterruptedException {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
-                .timeout(LONGEST).header("Content-Type", "application/json")
+                .timeout(LONGEST)
+                .header("Content-Type", "application/json")
                 .method(method, HttpRequest.BodyPublishers.ofString(body));
-        kept().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst()
+        kept().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .findFirst()
                 .ifPresent(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
         headers.forEach(request::header);
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
@@ -103,9 +126,16 @@ final class Client {
     /** Opens a socket as a page of that origin would. */
     Socket open(String path, String origin) {
         Socket socket = new Socket();
-        String sent = kept().stream().map(cookie -> cookie.getName() + "=" + cookie.getValue()).collect(Collectors.joining("; "));
-        socket.line = HttpClient.newHttpClient().newWebSocketBuilder().header("Cookie", sent).header("Origin", origin).connectTimeout(LONGEST)
-                .buildAsync(URI.create(address.replaceFirst("^http", "ws") + path), socket).join();
+        String sent = kept().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+        socket.line = HttpClient.newHttpClient()
+                .newWebSocketBuilder()
+                .header("Cookie", sent)
+                .header("Origin", origin)
+                .connectTimeout(LONGEST)
+                .buildAsync(URI.create(address.replaceFirst("^http", "ws") + path), socket)
+                .join();
         return socket;
     }
 

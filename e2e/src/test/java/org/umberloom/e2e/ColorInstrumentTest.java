@@ -45,19 +45,23 @@ class ColorInstrumentTest {
     }
 
     private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator slider(String name) {
-        return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator textbox(String name) {
-        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator region(String name) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private FrameLocator bay(int number) {
@@ -65,7 +69,8 @@ class ColorInstrumentTest {
     }
 
     private String hero(String property) {
-        return (String) bay(0).locator("h1").evaluate("(e, p) => getComputedStyle(e.closest('section') ?? document.body)[p]", property);
+        return (String) bay(0).locator("h1")
+                .evaluate("(e, p) => getComputedStyle(e.closest('section') ?? document.body)[p]", property);
     }
 
     private Locator railState() {
@@ -73,7 +78,8 @@ class ColorInstrumentTest {
     }
 
     private void surface(String name, String view) {
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
         button(view).click();
     }
 
@@ -90,7 +96,8 @@ class ColorInstrumentTest {
             assertThat(railState()).containsText("Trying, not saved");
             page.mouse().up();
             assertThat(railState()).containsText("shape color.brand");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
+                    .click();
             page.waitForCondition(() -> hero("backgroundColor").equals(before));
         }
 
@@ -122,14 +129,19 @@ class ColorInstrumentTest {
             slider("Shades of brand").press("Insert");
             assertThat(railState()).containsText("shape color.brand");
             slider("Shades of brand").press("ArrowRight");
-            assertThat(slider("Shades of brand")).hasAttribute("aria-valuetext", Pattern.compile("^15, #[0-9a-f]{6}, depth 1[45](\\.\\d)?$"));
+            assertThat(slider("Shades of brand"))
+                    .hasAttribute("aria-valuetext", Pattern.compile("^15, #[0-9a-f]{6}, depth 1[45](\\.\\d)?$"));
             slider("Shades of brand").press("Delete");
             assertThat(slider("Shades of brand")).hasAttribute("aria-valuetext", Pattern.compile("^20, .*"));
         }
 
         @Test
         void aNeutralLeansTowardAnotherHue() {
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("ink").setExact(false)).first().click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("ink").setExact(false))
+                    .first()
+                    .click();
             page.getByLabel("Shades lean").selectOption("color.brand");
             assertThat(railState()).containsText("shape color.ink");
             assertThat(slider("Tint")).isVisible();
@@ -146,7 +158,9 @@ class ColorInstrumentTest {
             button("Pick Seed of brand").click();
             Locator dialog = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Seed of brand"));
             assertThat(dialog.getByText("rgb(59 95 138)")).isVisible();
-            assertThat(dialog.getByText("oklch(0.4", new Locator.GetByTextOptions().setExact(false)).first()).isVisible();
+            assertThat(dialog.getByText("oklch(0.4", new Locator.GetByTextOptions().setExact(false))
+                            .first())
+                    .isVisible();
             BoundingBox plane = dialog.locator("canvas").boundingBox();
             page.mouse().move(plane.x + 60, plane.y + 60);
             page.mouse().down();
@@ -155,7 +169,9 @@ class ColorInstrumentTest {
             page.mouse().up();
             assertThat(railState()).containsText("color.brand.seed to oklch(");
             assertThat(dialog.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Chosen lately"))
-                    .getByRole(AriaRole.BUTTON)).not().hasCount(0);
+                            .getByRole(AriaRole.BUTTON))
+                    .not()
+                    .hasCount(0);
         }
 
         @Test
@@ -182,14 +198,18 @@ class ColorInstrumentTest {
 
     @Test
     void aRoleIsDerivedWithItsResultInSight() {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("muted in light")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("muted in light"))
+                .click();
         button("Derive it").click();
         Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Derivation"));
         form.getByLabel("Operation").selectOption("darken");
         form.getByLabel("by as a number").fill("20");
         page.keyboard().press("Enter");
         assertThat(form).containsText(Pattern.compile("darken\\(\\{color\\.ink\\.70}, 20\\) = #[0-9a-f]{6}"));
-        form.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive").setExact(true)).click();
+        form.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Derive").setExact(true))
+                .click();
         assertThat(railState()).containsText("surface.page.muted to darken({color.ink.70}, 20)");
     }
 
@@ -198,7 +218,8 @@ class ColorInstrumentTest {
         String before = hero("backgroundColor");
         button("Find").click();
         button("Palettes to begin with").click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("madder #a8394a")).hover();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("madder #a8394a"))
+                .hover();
         page.waitForCondition(() -> !hero("backgroundColor").equals(before));
         assertThat(railState()).containsText("Trying, not saved");
     }
@@ -207,13 +228,20 @@ class ColorInstrumentTest {
     class SurfacesAndGrounds {
         @Test
         void aSurfaceIsAddedWithTheRolesOfAnotherAndTakenAway() {
-            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("deep").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName("deep").setExact(true))
+                    .click();
             button("New surface").click();
             textbox("Name").fill("night");
             button("Add the surface").click();
             assertThat(railState()).containsText("new surface night");
-            assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("night").setExact(true))).hasAttribute("aria-selected", "true");
-            assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("link-visited"))).isVisible();
+            assertThat(page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName("night").setExact(true)))
+                    .hasAttribute("aria-selected", "true");
+            assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("link-visited")))
+                    .isVisible();
             button("Propose").click();
             page.getByText("Remove the surface night").click();
             assertThat(railState()).containsText("remove surface.night");
@@ -236,7 +264,8 @@ class ColorInstrumentTest {
         @Test
         void aPictureGetsAScrimAndWithoutItAFindingThatLaysItAgain(@TempDir Path folder) throws Exception {
             BufferedImage sky = new BufferedImage(320, 160, BufferedImage.TYPE_INT_RGB);
-            for (int y = 0; y < 160; y++) for (int x = 0; x < 320; x++) sky.setRGB(x, y, 0xd0c0b0 + (x % 16) * 0x010101);
+            for (int y = 0; y < 160; y++)
+                for (int x = 0; x < 320; x++) sky.setRGB(x, y, 0xd0c0b0 + (x % 16) * 0x010101);
             Path file = folder.resolve("Evening Sky.png");
             ImageIO.write(sky, "png", file.toFile());
             surface("deep", "Ground");
@@ -245,12 +274,15 @@ class ColorInstrumentTest {
             assertThat(railState()).containsText("surface.deep on evening-sky.png");
             page.waitForCondition(() -> hero("backgroundImage").contains("ground/evening-sky.png"));
             assertThat(hero("backgroundImage")).startsWith("linear-gradient(rgba(");
-            assertThat(page.getByText(Pattern.compile("^light: scrim of \\d+(\\.\\d)? %"))).isVisible();
+            assertThat(page.getByText(Pattern.compile("^light: scrim of \\d+(\\.\\d)? %")))
+                    .isVisible();
             travelsInTheKit("evening-sky.png");
             page.getByLabel("Scrim in the ground’s color").uncheck();
-            assertThat(page.getByText(Pattern.compile("^light: readable on 0 % only"))).isVisible();
+            assertThat(page.getByText(Pattern.compile("^light: readable on 0 % only")))
+                    .isVisible();
             page.waitForCondition(() -> hero("backgroundImage").startsWith("url("));
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("finding"))).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("finding")))
+                    .click();
             button("Lay the scrim").first().click();
             page.waitForCondition(() -> hero("backgroundImage").startsWith("linear-gradient(rgba("));
         }
@@ -258,23 +290,39 @@ class ColorInstrumentTest {
         /** The picture lies in the kit, and a theme made from the kit stands on it again. */
         private void travelsInTheKit(String picture) throws Exception {
             String theme = page.url().replaceAll("\\D+$", "").replaceAll("^.*/", "");
-            byte[] kit = page.request().get(loom.address() + "/api/themes/" + theme + "/kit.zip?site=crossings").body();
+            byte[] kit = page.request()
+                    .get(loom.address() + "/api/themes/" + theme + "/kit.zip?site=crossings")
+                    .body();
             Map<String, byte[]> files = KitArchive.read(kit);
             assertThat(files).containsKey("ground/" + picture);
-            assertThat(new String(files.get("theme.css"), StandardCharsets.UTF_8)).contains("url(\"ground/" + picture + "\")");
+            assertThat(new String(files.get("theme.css"), StandardCharsets.UTF_8))
+                    .contains("url(\"ground/" + picture + "\")");
             String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
-            JsonObject imported = JsonParser.parseString(page.request().post(loom.address() + "/api/kits", RequestOptions.create()
-                    .setHeader("X-XSRF-TOKEN", token).setMultipart(FormData.create().set("file", new FilePayload("a.kit.zip", "application/zip", kit)))).text())
+            JsonObject imported = JsonParser.parseString(page.request()
+                            .post(
+                                    loom.address() + "/api/kits",
+                                    RequestOptions.create()
+                                            .setHeader("X-XSRF-TOKEN", token)
+                                            .setMultipart(FormData.create()
+                                                    .set("file", new FilePayload("a.kit.zip", "application/zip", kit))))
+                            .text())
                     .getAsJsonObject();
             assertThat(imported.getAsJsonArray("notes")).isEmpty();
             String again = "/api/themes/" + imported.get("id").getAsString();
-            assertThat(page.request().get(loom.address() + again + "/pictures/" + picture).body()).isEqualTo(files.get("ground/" + picture));
-            assertThat(page.request().get(loom.address() + again).text()).contains("\"source\":\"" + picture + "\"").contains("\"missing\":false");
+            assertThat(page.request()
+                            .get(loom.address() + again + "/pictures/" + picture)
+                            .body())
+                    .isEqualTo(files.get("ground/" + picture));
+            assertThat(page.request().get(loom.address() + again).text())
+                    .contains("\"source\":\"" + picture + "\"")
+                    .contains("\"missing\":false");
         }
 
         @Test
         void aHostilePictureIsRefusedAndNothingChanges(@TempDir Path folder) throws Exception {
-            Path file = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns=\"http://www.w3.org/2000/svg\"><image href=\"http://else.where/a.png\"/></svg>");
+            Path file = Files.writeString(
+                    folder.resolve("bad.svg"),
+                    "<svg xmlns=\"http://www.w3.org/2000/svg\"><image href=\"http://else.where/a.png\"/></svg>");
             surface("deep", "Ground");
             button("Picture").click();
             page.getByLabel("Add or drop a picture").setInputFiles(file);
@@ -286,10 +334,19 @@ class ColorInstrumentTest {
         @Test
         void shadesAreShownByWhatTheyCanCarry() {
             surface("page", "Readable shades");
-            assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("ink 50: 3\\.\\d to 1, large text and shapes")))
-                    .first()).isVisible();
-            assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("ink 100: 1\\d(\\.\\d)? to 1, any text, at the strictest level")))
-                    .first()).isVisible();
+            assertThat(page.getByRole(
+                                    AriaRole.IMG,
+                                    new Page.GetByRoleOptions()
+                                            .setName(Pattern.compile("ink 50: 3\\.\\d to 1, large text and shapes")))
+                            .first())
+                    .isVisible();
+            assertThat(page.getByRole(
+                                    AriaRole.IMG,
+                                    new Page.GetByRoleOptions()
+                                            .setName(Pattern.compile(
+                                                    "ink 100: 1\\d(\\.\\d)? to 1, any text, at the strictest level")))
+                            .first())
+                    .isVisible();
         }
     }
 }

@@ -35,7 +35,8 @@ class ColorWorkTest {
     }
 
     private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private FrameLocator bay(int number) {
@@ -43,7 +44,8 @@ class ColorWorkTest {
     }
 
     private String heroGround(int bay) {
-        return (String) bay(bay).locator("h1").evaluate("e => getComputedStyle(e.closest('section') ?? document.body).backgroundColor");
+        return (String) bay(bay).locator("h1")
+                .evaluate("e => getComputedStyle(e.closest('section') ?? document.body).backgroundColor");
     }
 
     private Locator railState() {
@@ -76,7 +78,8 @@ class ColorWorkTest {
 
     @Test
     void aHostilePictureIsRefusedInASentence(@TempDir Path folder) throws Exception {
-        Path file = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns=\"http://www.w3.org/2000/svg\"><script>alert(1)</script></svg>");
+        Path file = Files.writeString(
+                folder.resolve("bad.svg"), "<svg xmlns=\"http://www.w3.org/2000/svg\"><script>alert(1)</script></svg>");
         button("Find").click();
         page.getByLabel("From a picture or file").setInputFiles(file);
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("holds a script");
@@ -89,11 +92,15 @@ class ColorWorkTest {
         button("Find").click();
         button("Harmonies of brand").click();
         page.getByText("one in each bay").last().click();
-        page.waitForCondition(() -> !heroGround(0).equals(before) && !heroGround(2).equals(before) && !heroGround(0).equals(heroGround(2)));
+        page.waitForCondition(() -> !heroGround(0).equals(before)
+                && !heroGround(2).equals(before)
+                && !heroGround(0).equals(heroGround(2)));
         page.getByLabel("Colors in any CSS form").fill("--moss: #4f7d2f; --gap: 3px");
         button("Read").click();
-        assertThat(page.getByText("Passed over, since it is no color: --gap: 3px")).isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("moss #4f7d2f")).click();
+        assertThat(page.getByText("Passed over, since it is no color: --gap: 3px"))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("moss #4f7d2f"))
+                .click();
         button("Add the hue").click();
         assertThat(railState()).containsText("put color.moss");
         page.waitForCondition(() -> heroGround(0).equals(before));
@@ -108,23 +115,33 @@ class ColorWorkTest {
         button("Propose").click();
         page.getByText("More contrast, for those who ask for it").click();
         assertThat(railState()).containsText("propose more contrast");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of bay 1")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of bay 1"))
+                .click();
         String before = (String) bay(0).locator("footer a").first().evaluate("e => getComputedStyle(e).color");
-        page.getByRole(AriaRole.DIALOG).getByText("more", new Locator.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByText("more", new Locator.GetByTextOptions().setExact(true))
+                .click();
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of bay 1: light · more")).waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of bay 1: light · more"))
+                .waitFor();
         assertThat(before).startsWith("rgb");
     }
 
     @Test
     void aRoleIsKeptReadableAndABayIsSeenWithoutGreenCones() {
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("page").setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("link in light")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("page").setExact(true))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("link in light"))
+                .click();
         button("Keep it readable on ground").click();
         assertThat(railState()).containsText("surface.page.link to reach(");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("How bay 1 is seen")).click();
-        page.getByRole(AriaRole.MENUITEMRADIO, new Page.GetByRoleOptions().setName("without green cones")).click();
-        page.waitForCondition(() -> ((String) page.locator("iframe").first().evaluate("e => getComputedStyle(e).filter")).contains("#seen-1"));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("How bay 1 is seen"))
+                .click();
+        page.getByRole(AriaRole.MENUITEMRADIO, new Page.GetByRoleOptions().setName("without green cones"))
+                .click();
+        page.waitForCondition(
+                () -> ((String) page.locator("iframe").first().evaluate("e => getComputedStyle(e).filter"))
+                        .contains("#seen-1"));
     }
 }

@@ -63,11 +63,13 @@ class ComputedStyleTest {
         int checks = 0;
         for (ThemeDocument theme : List.of(demo, Starter.ALL.get(3).theme("Satin")))
             for (ColorScheme system : List.of(ColorScheme.LIGHT, ColorScheme.DARK))
-                for (String forced : List.of("", "light", "dark")) checks += compare(theme, system, forced, theme.defaults());
+                for (String forced : List.of("", "light", "dark"))
+                    checks += compare(theme, system, forced, theme.defaults());
         for (String look : List.of("passage", "freight", "heritage"))
             for (String density : List.of("roomy", "compact")) {
                 Combination combination = demo.defaults().with("look", look).with("density", density);
-                checks += compare(demo, ColorScheme.DARK, "", combination) + compare(demo, ColorScheme.LIGHT, "", combination)
+                checks += compare(demo, ColorScheme.DARK, "", combination)
+                        + compare(demo, ColorScheme.LIGHT, "", combination)
                         + compare(demo, ColorScheme.LIGHT, "dark", combination);
             }
         assertThat(checks).isGreaterThan(15_000);
@@ -84,13 +86,21 @@ class ComputedStyleTest {
             for (int viewport : VIEWPORTS) {
                 page.setViewportSize(viewport, 900);
                 @SuppressWarnings("unchecked")
-                Map<String, Object> actual = (Map<String, Object>) page.evaluate("""
+                Map<String, Object> actual = (Map<String, Object>)
+                        page.evaluate(
+                                """
                         () => Object.fromEntries([...document.querySelectorAll('[data-probe]')].map((e) =>
                           [e.dataset.probe, getComputedStyle(e)[e.dataset.property]]))""");
                 assertThat(actual.keySet()).isEqualTo(expected.keySet());
                 for (Map.Entry<String, TokenValue> entry : expected.entrySet()) {
                     String where = entry.getKey() + " of " + theme.name() + " at " + viewport + " in " + scheme;
-                    compare(where, entry.getKey(), entry.getValue(), (String) actual.get(entry.getKey()), resolution, viewport);
+                    compare(
+                            where,
+                            entry.getKey(),
+                            entry.getValue(),
+                            (String) actual.get(entry.getKey()),
+                            resolution,
+                            viewport);
                     checks++;
                 }
                 checks += compareWidths(page, resolution, viewport);
@@ -103,20 +113,29 @@ class ComputedStyleTest {
     private static String attributes(Combination combination, String forced) {
         StringBuilder attributes = new StringBuilder();
         combination.contexts().forEach((modifier, context) -> {
-            if (!modifier.equals("scheme")) attributes.append(" data-").append(modifier).append("=\"").append(context).append('"');
+            if (!modifier.equals("scheme"))
+                attributes
+                        .append(" data-")
+                        .append(modifier)
+                        .append("=\"")
+                        .append(context)
+                        .append('"');
         });
         return forced.isEmpty() ? attributes.toString() : attributes + " data-scheme=\"" + forced + "\"";
     }
 
     /** A page with one element for each property that the base layer reads, on every surface, and real elements. */
-    private static String html(ThemeDocument theme, Resolution resolution, String attributes, Map<String, TokenValue> expected) {
+    private static String html(
+            ThemeDocument theme, Resolution resolution, String attributes, Map<String, TokenValue> expected) {
         StringBuilder probes = new StringBuilder();
         Worn worn = Worn.of(resolution);
         for (String role : Contract.standard().readings()) {
             String property = CustomProperties.nameOf(role);
             if (role.startsWith("surface.")) {
                 for (String surface : worn.surfaces()) {
-                    TokenValue value = worn.find(Surfaces.path(surface, role.substring(8))).orElseThrow().value();
+                    TokenValue value = worn.find(Surfaces.path(surface, role.substring(8)))
+                            .orElseThrow()
+                            .value();
                     String in = surface.equals("page") ? "" : " data-surface=\"" + surface + "\"";
                     probes.append("<div").append(in).append(">");
                     probe(probes, surface + " " + role, "color", property);
@@ -133,19 +152,31 @@ class ComputedStyleTest {
                 continue;
             }
             expected.put(role, worn.find(role).orElseThrow().value());
-            probe(probes, role, role.startsWith("shadow.") ? "box-shadow" : role.startsWith("motion.") ? "transition" : "width", property);
+            probe(
+                    probes,
+                    role,
+                    role.startsWith("shadow.") ? "box-shadow" : role.startsWith("motion.") ? "transition" : "width",
+                    property);
         }
         for (String tag : List.of("h1", "h2", "h3", "h4", "h5", "h6", "small", "blockquote", "code", "p")) {
-            String role = switch (tag) {
-                case "blockquote" -> "quote";
-                case "p" -> "body";
-                default -> tag;
-            };
+            String role =
+                    switch (tag) {
+                        case "blockquote" -> "quote";
+                        case "p" -> "body";
+                        default -> tag;
+                    };
             TypographyValue style = style(worn, "type." + role);
             for (String member : List.of("size", "weight", "family")) {
                 String key = "<" + tag + "> " + member;
-                probes.append("<").append(tag).append(" data-probe=\"").append(key.replace("<", "&lt;")).append("\" data-property=\"")
-                        .append(camel(cssProperty(member))).append("\">x</").append(tag).append(">");
+                probes.append("<")
+                        .append(tag)
+                        .append(" data-probe=\"")
+                        .append(key.replace("<", "&lt;"))
+                        .append("\" data-property=\"")
+                        .append(camel(cssProperty(member)))
+                        .append("\">x</")
+                        .append(tag)
+                        .append(">");
                 expected.put(key, member(style, member));
             }
         }
@@ -161,8 +192,17 @@ class ComputedStyleTest {
     }
 
     private static void probe(StringBuilder html, String key, String cssProperty, String property) {
-        html.append("<i data-probe=\"").append(key).append("\" data-property=\"").append(camel(cssProperty))
-                .append("\" style=\"display:block;font-size:10px;").append(cssProperty).append(":").append(cssProperty.equals("transition") ? "color " : "").append("var(").append(property).append(")\">x</i>");
+        html.append("<i data-probe=\"")
+                .append(key)
+                .append("\" data-property=\"")
+                .append(camel(cssProperty))
+                .append("\" style=\"display:block;font-size:10px;")
+                .append(cssProperty)
+                .append(":")
+                .append(cssProperty.equals("transition") ? "color " : "")
+                .append("var(")
+                .append(property)
+                .append(")\">x</i>");
     }
 
     private static TokenValue member(TypographyValue style, String member) {
@@ -187,25 +227,34 @@ class ComputedStyleTest {
 
     private static String camel(String css) {
         int dash = css.indexOf('-');
-        return dash < 0 ? css : css.substring(0, dash) + Character.toUpperCase(css.charAt(dash + 1)) + css.substring(dash + 2);
+        return dash < 0
+                ? css
+                : css.substring(0, dash) + Character.toUpperCase(css.charAt(dash + 1)) + css.substring(dash + 2);
     }
 
-    private static void compare(String where, String key, TokenValue expected, String actual, Resolution resolution,
-                                int viewport) {
+    private static void compare(
+            String where, String key, TokenValue expected, String actual, Resolution resolution, int viewport) {
         if (expected instanceof ShadowValue || expected instanceof ShadowListValue) {
             assertThat(actual).as(where).isEqualTo(shadow(expected));
         } else if (expected instanceof TransitionValue change) {
             double seconds = seconds((DurationValue) change.duration());
             CubicBezierValue curve = (CubicBezierValue) change.timingFunction();
             // Chromium leaves a duration of nothing out.
-            assertThat(actual).as(where).startsWith(seconds > 0 ? "color " + number(seconds) + "s" : "color").doesNotContain("all");
+            assertThat(actual)
+                    .as(where)
+                    .startsWith(seconds > 0 ? "color " + number(seconds) + "s" : "color")
+                    .doesNotContain("all");
             if (seconds > 0)
-                assertThat(actual).as(where).contains("cubic-bezier(" + number(curve.x1()) + ", " + number(curve.y1()) + ", "
-                        + number(curve.x2()) + ", " + number(curve.y2()) + ")");
+                assertThat(actual)
+                        .as(where)
+                        .contains("cubic-bezier(" + number(curve.x1()) + ", " + number(curve.y1()) + ", "
+                                + number(curve.x2()) + ", " + number(curve.y2()) + ")");
         } else if (expected instanceof ColorValue color) {
             Color rgb = color.color().toSrgb8();
-            assertThat(actual).as(where).isEqualTo("rgb(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255)
-                    + ", " + Math.round(rgb.c3() * 255) + ")");
+            assertThat(actual)
+                    .as(where)
+                    .isEqualTo("rgb(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", "
+                            + Math.round(rgb.c3() * 255) + ")");
         } else if (expected instanceof FontFamilyValue families) {
             assertThat(actual.replace("\"", "")).as(where).isEqualTo(String.join(", ", families.families()));
         } else if (expected instanceof FontWeightValue weight) {
@@ -214,7 +263,8 @@ class ComputedStyleTest {
             // A line height without a unit is multiplied with the probe's own 10 px.
             assertThat(pixels(actual)).as(where).isCloseTo(number.number() * 10, within(PX_TOLERANCE));
         } else {
-            double px = expected instanceof FluidValue fluid ? fluid.pxAt(viewport) : ((DimensionValue) expected).toPx();
+            double px =
+                    expected instanceof FluidValue fluid ? fluid.pxAt(viewport) : ((DimensionValue) expected).toPx();
             assertThat(pixels(actual)).as(where).isCloseTo(px, within(PX_TOLERANCE));
         }
     }
@@ -224,20 +274,27 @@ class ComputedStyleTest {
     }
 
     private static int compareWidths(Page page, Resolution resolution, int viewport) {
-        PageWidths.Bands bands = new PageWidths(px(resolution, "text"), px(resolution, "content"), px(resolution, "wide"),
-                resolution.find("width.gutter").orElseThrow().value()).at(clientWidth(page));
+        PageWidths.Bands bands = new PageWidths(
+                        px(resolution, "text"),
+                        px(resolution, "content"),
+                        px(resolution, "wide"),
+                        resolution.find("width.gutter").orElseThrow().value())
+                .at(clientWidth(page));
         assertThat(width(page, "#content")).as("content at %d", viewport).isCloseTo(bands.content(), within(0.2));
         assertThat(width(page, "#wide")).as("wide at %d", viewport).isCloseTo(bands.wide(), within(0.2));
         assertThat(width(page, "#text")).as("text at %d", viewport).isCloseTo(bands.text(), within(0.2));
         assertThat(width(page, "#full")).as("full at %d", viewport).isCloseTo(bands.viewport(), within(0.2));
-        assertThat(width(page, "#full > p")).as("text inside full at %d", viewport).isCloseTo(bands.text(), within(0.2));
+        assertThat(width(page, "#full > p"))
+                .as("text inside full at %d", viewport)
+                .isCloseTo(bands.text(), within(0.2));
         return 5;
     }
 
     /** As Chromium writes it: color first, then four lengths; alpha from its 8-bit level with as few digits as tell it apart. */
     private static String shadow(TokenValue value) {
         if (value instanceof ShadowListValue list)
-            return String.join(", ", list.shadows().stream().map(ComputedStyleTest::shadow).toList());
+            return String.join(
+                    ", ", list.shadows().stream().map(ComputedStyleTest::shadow).toList());
         ShadowValue shadow = (ShadowValue) value;
         Color color = ((ColorValue) shadow.color()).color();
         Color rgb = color.toSrgb8();
@@ -245,9 +302,10 @@ class ComputedStyleTest {
         double alpha = Math.rint(level / 2.55) / 100;
         if (Math.round(alpha * 255) != level) alpha = Math.rint(level / 0.255) / 1000;
         String lengths = java.util.stream.Stream.of(shadow.offsetX(), shadow.offsetY(), shadow.blur(), shadow.spread())
-                .map(length -> number(((DimensionValue) length).toPx()) + "px").collect(java.util.stream.Collectors.joining(" "));
-        return "rgba(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", " + Math.round(rgb.c3() * 255) + ", "
-                + number(alpha) + ") " + lengths + (shadow.inset() ? " inset" : "");
+                .map(length -> number(((DimensionValue) length).toPx()) + "px")
+                .collect(java.util.stream.Collectors.joining(" "));
+        return "rgba(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", "
+                + Math.round(rgb.c3() * 255) + ", " + number(alpha) + ") " + lengths + (shadow.inset() ? " inset" : "");
     }
 
     private static double seconds(DurationValue duration) {
@@ -259,7 +317,10 @@ class ComputedStyleTest {
     }
 
     private static double px(Resolution resolution, String name) {
-        return resolution.value("width." + name, DimensionValue.class).orElseThrow().toPx();
+        return resolution
+                .value("width." + name, DimensionValue.class)
+                .orElseThrow()
+                .toPx();
     }
 
     private static double clientWidth(Page page) {
@@ -267,6 +328,7 @@ class ComputedStyleTest {
     }
 
     private static double width(Page page, String selector) {
-        return ((Number) page.evaluate("s => document.querySelector(s).getBoundingClientRect().width", selector)).doubleValue();
+        return ((Number) page.evaluate("s => document.querySelector(s).getBoundingClientRect().width", selector))
+                .doubleValue();
     }
 }

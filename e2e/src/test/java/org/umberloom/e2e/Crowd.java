@@ -32,7 +32,8 @@ final class Crowd implements AutoCloseable {
     private static final Pattern REVISION = Pattern.compile("\"revision\":(\\d+)");
     private static final Pattern COOKIE = Pattern.compile("(LOOM|XSRF-TOKEN)=([^;]*)");
 
-    private final HttpClient http = HttpClient.newBuilder().connectTimeout(LONGEST).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(LONGEST).build();
     private final String address;
     private final List<Person> people = new ArrayList<>();
     private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(2);
@@ -55,11 +56,16 @@ final class Crowd implements AutoCloseable {
     void work(Duration length) throws InterruptedException {
         long end = System.nanoTime() + length.toNanos();
         for (Person person : people)
-            clock.scheduleAtFixedRate(() -> {
-                if (System.nanoTime() < end) person.act();
-            }, (long) (1_000.0 * person.number / people.size()), 1_000, TimeUnit.MILLISECONDS);
+            clock.scheduleAtFixedRate(
+                    () -> {
+                        if (System.nanoTime() < end) person.act();
+                    },
+                    (long) (1_000.0 * person.number / people.size()),
+                    1_000,
+                    TimeUnit.MILLISECONDS);
         TimeUnit.NANOSECONDS.sleep(end - System.nanoTime());
-        for (int i = 0; i < 300 && people.stream().anyMatch(person -> person.busy); i++) TimeUnit.MILLISECONDS.sleep(100);
+        for (int i = 0; i < 300 && people.stream().anyMatch(person -> person.busy); i++)
+            TimeUnit.MILLISECONDS.sleep(100);
     }
 
     void forget() {
@@ -71,13 +77,27 @@ final class Crowd implements AutoCloseable {
     /** Milliseconds at a share of all, such as 0.95. */
     static double at(double share, ConcurrentLinkedQueue<Double> times) {
         List<Double> sorted = times.stream().sorted().toList();
-        return sorted.isEmpty() ? 0 : sorted.get((int) Math.min(sorted.size() - 1, Math.ceil(share * sorted.size()) - 1));
+        return sorted.isEmpty()
+                ? 0
+                : sorted.get((int) Math.min(sorted.size() - 1, Math.ceil(share * sorted.size()) - 1));
     }
 
     String figures() {
-        return String.format(Locale.ROOT, "%d people: %d probes, median %.0f ms, 95th percentile %.0f ms, slowest %.0f ms; %d edits, median %.0f ms, "
-                        + "95th percentile %.0f ms, slowest %.0f ms; %d actions begun late; %d failures", people.size(), probes.size(), at(0.5, probes),
-                at(0.95, probes), at(1, probes), edits.size(), at(0.5, edits), at(0.95, edits), at(1, edits), late.get(), failures.size());
+        return String.format(
+                Locale.ROOT,
+                "%d people: %d probes, median %.0f ms, 95th percentile %.0f ms, slowest %.0f ms; %d edits, median %.0f ms, "
+                        + "95th percentile %.0f ms, slowest %.0f ms; %d actions begun late; %d failures",
+                people.size(),
+                probes.size(),
+                at(0.5, probes),
+                at(0.95, probes),
+                at(1, probes),
+                edits.size(),
+                at(0.5, edits),
+                at(0.95, edits),
+                at(1, edits),
+                late.get(),
+                failures.size());
     }
 
     @Override
@@ -86,8 +106,10 @@ final class Crowd implements AutoCloseable {
         people.forEach(person -> person.line.abort());
     }
 
-    private HttpResponse<String> send(Map<String, String> cookies, String method, String path, String body) throws IOException, InterruptedException {
-        HttpResponse<String> answer = http.send(request(cookies, method, path, body), HttpResponse.BodyHandlers.ofString());
+    private HttpResponse<String> send(Map<String, String> cookies, String method, String path, String body)
+            throws IOException, InterruptedException {
+        HttpResponse<String> answer =
+                http.send(request(cookies, method, path, body), HttpResponse.BodyHandlers.ofString());
         answer.headers().allValues("Set-Cookie").forEach(set -> {
             Matcher cookie = COOKIE.matcher(set);
             if (cookie.find()) cookies.put(cookie.group(1), cookie.group(2));
@@ -96,7 +118,9 @@ final class Crowd implements AutoCloseable {
     }
 
     private HttpRequest request(Map<String, String> cookies, String method, String path, String body) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).timeout(LONGEST).header("Content-Type", "application/json")
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .timeout(LONGEST)
+                .header("Content-Type", "application/json")
                 .method(method, HttpRequest.BodyPublishers.ofString(body));
         if (!cookies.isEmpty()) request.header("Cookie", written(cookies));
         if (cookies.containsKey("XSRF-TOKEN")) request.header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"));
@@ -123,15 +147,24 @@ final class Crowd implements AutoCloseable {
         Person(int number) throws IOException, InterruptedException {
             this.number = number;
             send(cookies, "GET", "/api/session", "");
-            HttpResponse<String> in = send(cookies, "POST", "/api/session", "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}");
+            HttpResponse<String> in = send(
+                    cookies,
+                    "POST",
+                    "/api/session",
+                    "{\"email\":\"" + Loom.EMAIL + "\",\"password\":\"" + Loom.PASSWORD + "\"}");
             if (in.statusCode() != 200) throw new IOException("not signed in: " + in.body());
             send(cookies, "GET", "/api/session", "");
-            HttpResponse<String> made = send(cookies, "POST", "/api/themes", "{\"name\":\"Crowd " + number + "\",\"starter\":\"plain\"}");
+            HttpResponse<String> made =
+                    send(cookies, "POST", "/api/themes", "{\"name\":\"Crowd " + number + "\",\"starter\":\"plain\"}");
             Matcher id = NUMBER.matcher(made.body());
             if (!id.find()) throw new IOException("no theme: " + made.body());
             theme = id.group(1);
-            line = http.newWebSocketBuilder().header("Cookie", written(cookies)).header("Origin", address)
-                    .buildAsync(URI.create(address.replaceFirst("^http", "ws") + "/api/themes/" + theme + "/live"), this).join();
+            line = http.newWebSocketBuilder()
+                    .header("Cookie", written(cookies))
+                    .header("Origin", address)
+                    .buildAsync(
+                            URI.create(address.replaceFirst("^http", "ws") + "/api/themes/" + theme + "/live"), this)
+                    .join();
         }
 
         void act() {
@@ -142,22 +175,33 @@ final class Crowd implements AutoCloseable {
             busy = true;
             done++;
             long began = System.nanoTime();
-            String color = String.format(Locale.ROOT, "oklch(%.3f 0.09 %d)", 0.35 + done % 20 * 0.01, (done * 7 + number * 3) % 360);
-            String edit = "\"base\":" + revision + ",\"combo\":\"scheme=light\",\"bays\":[\"scheme=light\",\"scheme=dark\"],\"edit\":{"
+            String color = String.format(
+                    Locale.ROOT, "oklch(%.3f 0.09 %d)", 0.35 + done % 20 * 0.01, (done * 7 + number * 3) % 360);
+            String edit = "\"base\":" + revision
+                    + ",\"combo\":\"scheme=light\",\"bays\":[\"scheme=light\",\"scheme=dark\"],\"edit\":{"
                     + Asked.value("color.brand.seed", color) + "}";
             if ((done + number) % 3 != 0) {
                 probe = new CompletableFuture<>();
                 line.sendText("{\"lean\":true," + edit + "}", true);
-                probe.orTimeout(LONGEST.toSeconds(), TimeUnit.SECONDS).whenComplete((answer, e) -> finished(probes, began, e == null && !answer.contains("\"status\":") ? "" : "probe: " + answer + e));
+                probe.orTimeout(LONGEST.toSeconds(), TimeUnit.SECONDS)
+                        .whenComplete((answer, e) -> finished(
+                                probes,
+                                began,
+                                e == null && !answer.contains("\"status\":") ? "" : "probe: " + answer + e));
             } else {
-                http.sendAsync(request(cookies, "POST", "/api/themes/" + theme + "/edits", "{" + edit + "}"),
-                        HttpResponse.BodyHandlers.ofString()).whenComplete((answer, e) -> {
+                http.sendAsync(
+                                request(cookies, "POST", "/api/themes/" + theme + "/edits", "{" + edit + "}"),
+                                HttpResponse.BodyHandlers.ofString())
+                        .whenComplete((answer, e) -> {
                             boolean good = e == null && answer.statusCode() == 200;
                             if (good) {
                                 Matcher now = REVISION.matcher(answer.body());
                                 if (now.find()) revision = Integer.parseInt(now.group(1));
                             }
-                            finished(edits, began, good ? "" : "edit: " + (e == null ? answer.statusCode() + " " + answer.body() : e));
+                            finished(
+                                    edits,
+                                    began,
+                                    good ? "" : "edit: " + (e == null ? answer.statusCode() + " " + answer.body() : e));
                         });
             }
         }

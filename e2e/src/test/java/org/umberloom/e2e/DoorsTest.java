@@ -29,10 +29,15 @@ class DoorsTest {
         for (int i = 0; i < 12; i++) last = client.signIn("ivo@ternpassage.example", "wrong " + i);
         assertThat(last.statusCode()).isEqualTo(429);
         assertThat(last.body()).contains("Too many tries");
-        assertThat(Integer.parseInt(last.headers().firstValue("Retry-After").orElseThrow())).isBetween(1, 120);
-        assertThat(stranger().signIn("ivo@ternpassage.example", Loom.PASSWORD).statusCode()).as("the right one, too, from where it was guessed").isEqualTo(429);
+        assertThat(Integer.parseInt(last.headers().firstValue("Retry-After").orElseThrow()))
+                .isBetween(1, 120);
+        assertThat(stranger().signIn("ivo@ternpassage.example", Loom.PASSWORD).statusCode())
+                .as("the right one, too, from where it was guessed")
+                .isEqualTo(429);
         assertThat(stranger().signIn().statusCode()).as("another account").isEqualTo(200);
-        assertThat(loom.read("select count(*) from bucket")).as("kept for all processes").doesNotContain("0");
+        assertThat(loom.read("select count(*) from bucket"))
+                .as("kept for all processes")
+                .doesNotContain("0");
         loom.change("delete from bucket");
     }
 
@@ -46,9 +51,12 @@ class DoorsTest {
         Client pia = stranger();
         assertThat(pia.signIn("pia@ternpassage.example", GOOD).statusCode()).isEqualTo(200);
         Client elsewhere = stranger();
-        assertThat(elsewhere.signIn("pia@ternpassage.example", GOOD).statusCode()).isEqualTo(200);
+        assertThat(elsewhere.signIn("pia@ternpassage.example", GOOD).statusCode())
+                .isEqualTo(200);
 
-        assertThat(change(pia, "not it at all, sorry", "a kettle in the wheelhouse").body()).contains("The current password is not right");
+        assertThat(change(pia, "not it at all, sorry", "a kettle in the wheelhouse")
+                        .body())
+                .contains("The current password is not right");
         assertThat(change(pia, GOOD, "short").body()).contains("at least 15");
         assertThat(change(pia, GOOD, "passwordpassword").body()).contains("soon be guessed");
         assertThat(change(pia, GOOD, "aaaaaaaaaaaaaaaaaaaa").body()).contains("soon be guessed");
@@ -59,7 +67,8 @@ class DoorsTest {
         assertThat(change(pia, GOOD, "a kettle in the wheelhouse").statusCode()).isEqualTo(200);
         assertThat(pia.send("GET", "/api/session", "").statusCode()).isEqualTo(200);
         assertThat(elsewhere.send("GET", "/api/session", "").statusCode()).isEqualTo(401);
-        assertThat(stranger().signIn("pia@ternpassage.example", GOOD).statusCode()).isEqualTo(401);
+        assertThat(stranger().signIn("pia@ternpassage.example", GOOD).statusCode())
+                .isEqualTo(401);
 
         Client third = stranger();
         third.signIn("pia@ternpassage.example", "a kettle in the wheelhouse");
@@ -68,9 +77,13 @@ class DoorsTest {
 
         Client.Socket open = pia.open("/api/themes/1/live", loom.address());
         String number = find(here.send("GET", "/api/people", "").body(), "\"id\":(\\d+),\"name\":\"Pia Vell\"");
-        assertThat(here.send("DELETE", "/api/people/" + number, "").statusCode()).isEqualTo(200);
+        assertThat(here.send("DELETE", "/api/people/" + number, "").statusCode())
+                .isEqualTo(200);
         assertThat(open.closed.get(20, TimeUnit.SECONDS)).isEqualTo(4401);
-        assertThat(stranger().signIn("pia@ternpassage.example", "a kettle in the wheelhouse").statusCode()).isEqualTo(401);
+        assertThat(stranger()
+                        .signIn("pia@ternpassage.example", "a kettle in the wheelhouse")
+                        .statusCode())
+                .isEqualTo(401);
         loom.change("delete from bucket");
     }
 
@@ -79,9 +92,11 @@ class DoorsTest {
         Client lead = stranger().signedIn();
         String path = invite(lead, "Odd.Case@Ternpassage.example", "Odd Case");
         String word = path.substring(path.lastIndexOf('/') + 1);
-        assertThat(loom.read("select word from invitation where email = 'odd.case@ternpassage.example'")).singleElement()
+        assertThat(loom.read("select word from invitation where email = 'odd.case@ternpassage.example'"))
+                .singleElement()
                 .satisfies(kept -> assertThat(kept).hasSize(64).isNotEqualTo(word));
-        assertThat(stranger().send("GET", "/api" + path, "").body()).contains("odd.case@ternpassage.example", "\"shortestPassword\":15");
+        assertThat(stranger().send("GET", "/api" + path, "").body())
+                .contains("odd.case@ternpassage.example", "\"shortestPassword\":15");
         assertThat(accept(path, "Odd", "too short").body()).contains("at least 15");
         assertThat(accept(path, "Odd Case", GOOD).statusCode()).isEqualTo(200);
         assertThat(accept(path, "Odd Case", GOOD).body()).contains("no longer holds");
@@ -104,12 +119,17 @@ class DoorsTest {
     @Test
     void theDatabasesAdministratorIsKnownByTheSocketAlone() {
         for (String user : List.of("root", "mysql", ""))
-            assertThatThrownBy(() -> DriverManager.getConnection(System.getenv("LOOM_DB_URL").replaceAll("/[^/]*$", "/mysql"), user, ""))
-                    .as(user).isInstanceOf(SQLException.class).hasMessageContaining("denied");
+            assertThatThrownBy(() -> DriverManager.getConnection(
+                            System.getenv("LOOM_DB_URL").replaceAll("/[^/]*$", "/mysql"), user, ""))
+                    .as(user)
+                    .isInstanceOf(SQLException.class)
+                    .hasMessageContaining("denied");
     }
 
     private String invite(Client lead, String email, String name) throws Exception {
-        String answer = lead.send("POST", "/api/people/invitations", "{\"email\":\"" + email + "\",\"name\":\"" + name + "\"}").body();
+        String answer = lead.send(
+                        "POST", "/api/people/invitations", "{\"email\":\"" + email + "\",\"name\":\"" + name + "\"}")
+                .body();
         Matcher path = Pattern.compile("\"path\":\"([^\"]*)\"").matcher(answer);
         return path.find() ? path.group(1) : answer;
     }
@@ -121,7 +141,8 @@ class DoorsTest {
     }
 
     private static HttpResponse<String> change(Client client, String current, String fresh) throws Exception {
-        return client.send("PUT", "/api/session/password", "{\"current\":\"" + current + "\",\"fresh\":\"" + fresh + "\"}");
+        return client.send(
+                "PUT", "/api/session/password", "{\"current\":\"" + current + "\",\"fresh\":\"" + fresh + "\"}");
     }
 
     private static String find(String text, String pattern) {

@@ -37,7 +37,8 @@ class DragTest {
 
     /** Notes in each frame that shows a trial how many boxes of the first page rest, and how many of them are in sight. */
     private void watchWhatRests() {
-        page.evaluate("""
+        page.evaluate(
+                """
                 () => {
                   window.frames_ = [];
                   const mark = performance.mark.bind(performance);
@@ -60,18 +61,25 @@ class DragTest {
     }
 
     private int resting() {
-        return (Integer) firstBay().locator("body").evaluate("b => [...b.querySelectorAll('*')].filter(e => e.style.contentVisibility === 'hidden').length");
+        return (Integer) firstBay()
+                .locator("body")
+                .evaluate(
+                        "b => [...b.querySelectorAll('*')].filter(e => e.style.contentVisibility === 'hidden').length");
     }
 
     /** The ground of the page's last section, far below what the bay shows. */
     private String groundOfTheLast() {
-        return (String) firstBay().locator("[data-surface=accent], [data-surface=tint], [data-surface=deep]").last()
+        return (String) firstBay()
+                .locator("[data-surface=accent], [data-surface=tint], [data-surface=deep]")
+                .last()
                 .evaluate("e => getComputedStyle(e).backgroundColor");
     }
 
     /** What a number is dragged by. */
     private Locator handleOf(String number) {
-        return page.locator("label").filter(new Locator.FilterOptions().setHas(page.getByLabel(number, new Page.GetByLabelOptions().setExact(true))))
+        return page.locator("label")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByLabel(number, new Page.GetByLabelOptions().setExact(true))))
                 .getByTitle("Drag sideways");
     }
 
@@ -103,13 +111,15 @@ class DragTest {
         watchWhatRests();
         Browsers.pressAndDragHue(page, -50, 4);
         page.waitForCondition(() -> !groundOfTheLast().equals(before));
-        assertThat(frames()).isNotEmpty().allSatisfy(frame -> assertThat(frame.get("resting")).isZero());
+        assertThat(frames()).isNotEmpty().allSatisfy(frame -> assertThat(frame.get("resting"))
+                .isZero());
         page.mouse().up();
     }
 
     @Test
     void scrollingWakesThePageAtOnce() {
-        page.evaluate("""
+        page.evaluate(
+                """
                 () => {
                   const doc = document.querySelector('iframe').contentDocument;
                   const resting = () => [...doc.body.querySelectorAll('*')].filter((e) => e.style.contentVisibility === 'hidden').length;
@@ -134,16 +144,22 @@ class DragTest {
     @Test
     void whatComesIntoSightIsThere() {
         // Room for so much of the page that boxes come into sight when it shrinks.
-        for (int step = 0; step < 6; step++) page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Height of the tray")).press("ArrowDown");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")).click();
+        for (int step = 0; step < 6; step++)
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Height of the tray"))
+                    .press("ArrowDown");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type"))
+                .click();
         watchWhatRests();
         Browsers.pressAndDrag(page, handleOf("Wide base"), -120, 12);
-        assertThat(page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true))).hasValue("10.5");
+        assertThat(page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("10.5");
         page.waitForCondition(() -> {
-            List<Integer> resting = frames().stream().map(frame -> frame.get("resting")).toList();
+            List<Integer> resting =
+                    frames().stream().map(frame -> frame.get("resting")).toList();
             return !resting.isEmpty() && resting.get(resting.size() - 1) < resting.get(0);
         });
-        assertThat(frames()).allSatisfy(frame -> assertThat(frame.get("inSight")).isZero());
+        assertThat(frames())
+                .allSatisfy(frame -> assertThat(frame.get("inSight")).isZero());
         page.mouse().up();
         assertThat(page.getByTestId("saved-state")).containsText("Saved");
     }
@@ -152,7 +168,8 @@ class DragTest {
     @Test
     void draggedBackToItsPlaceAValueLeavesThePageAsItWas() {
         String stored = page.getByTestId("saved-state").textContent();
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space"))
+                .click();
         String before = gapBelowMain();
         Browsers.pressAndDrag(page, handleOf("Base"), 40, 5);
         page.waitForCondition(() -> !gapBelowMain().equals(before));
@@ -167,12 +184,14 @@ class DragTest {
     /** What a field shows in so many frames from now on. */
     @SuppressWarnings("unchecked")
     private static List<String> inFrames(Locator field, int frames) {
-        return (List<String>) field.evaluate("""
+        return (List<String>) field.evaluate(
+                """
                 (field, frames) => new Promise((done) => {
                   const shown = [];
                   const frame = () => (shown.push(field.value) < frames ? requestAnimationFrame(frame) : done(shown));
                   requestAnimationFrame(frame);
-                })""", frames);
+                })""",
+                frames);
     }
 
     private String gapBelowMain() {
@@ -184,7 +203,8 @@ class DragTest {
     void aNumberStaysWhereItWasLetGo() {
         CompletableFuture<Runnable> stored = new CompletableFuture<>();
         page.route("**/edits", route -> stored.complete(route::resume));
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space"))
+                .click();
         Locator base = page.getByLabel("Base", new Page.GetByLabelOptions().setExact(true));
         double before = Double.parseDouble(base.inputValue());
         Browsers.pressAndDrag(page, handleOf("Base"), 40, 5);

@@ -19,8 +19,10 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A theme from elsewhere comes in, is dressed, and from then on is a theme like any other. */
 class DressTest {
-    private static final String SHEET = """
-            :root { --bg: #ffffff; --fg: #1b1b1f; --accent: #0a5c8c; --muted: #5c5c66; --signal: #8c0a4b; --space-1: 4px; --space-2: 8px; --space-3: 16px; --space-4: 32px; }
+    private static final String SHEET =
+            """
+            :root { --bg: #ffffff; --fg: #1b1b1f; --accent: #0a5c8c; --muted: #5c5c66; --signal: #8c0a4b; --space-1: 4px;
+             --space-2: 8px; --space-3: 16px; --space-4: 32px; }
             [data-mode="night"] { --bg: #14141a; --fg: #f2f2f5; --accent: #7cc4f0; --muted: #a5a5b0; --signal: #f08cbb; }
             .card { --pad: 3px; }""";
 
@@ -49,7 +51,9 @@ class DressTest {
     /** Empty while a page is loading. */
     private String style(String selector, String property) {
         try {
-            return (String) shown().locator(selector).first().evaluate("(element, property) => getComputedStyle(element)[property]", property);
+            return (String) shown().locator(selector)
+                    .first()
+                    .evaluate("(element, property) => getComputedStyle(element)[property]", property);
         } catch (PlaywrightException loading) {
             return "";
         }
@@ -61,10 +65,13 @@ class DressTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("“mode” is taken as the scheme");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("they stand on parts of a page");
         button("Leave it").click();
-        Locator cards = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("elsewhere").setExact(true));
+        Locator cards = page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName("elsewhere").setExact(true));
         int before = cards.count();
         page.reload();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage"))
+                .first()
+                .waitFor();
         assertThat(cards).hasCount(before);
     }
 
@@ -96,10 +103,12 @@ class DressTest {
     void aThemeThatNobodyDressedSaysSo() {
         button("Take it in").click();
         page.waitForURL("**/dress/*");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
+                .click();
         button("1 finding").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("that pages read from a theme are unset");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dress it")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dress it"))
+                .click();
         page.waitForURL("**/dress/*");
     }
 }

@@ -27,12 +27,16 @@ import org.umberloom.core.token.TokenPath;
 class FallbacksOfTheBrowserTest {
     private static final List<String> PAGES = List.of(Specimen.page("page", Map.of()), Specimen.page("deep", Map.of()));
     /** Every declaration with a variable, with the values that hold on each surface, asked of the browser's own grammar. */
-    private static final String UNDEFINED = """
+    private static final String UNDEFINED =
+            """
             (css) => {
               document.querySelector('style').textContent = css;
               const wrong = [];
-              const read = (text, of) => text.replace(/var\\((--[\\w-]+)(?:,\\s*([^()]*))?\\)/g, (all, name, other) => of.getPropertyValue(name).trim() || other || '');
-              const stands = [document.documentElement, ...document.querySelectorAll('[data-surface]')].map((element) => getComputedStyle(element));
+              const read = (text, of) =>
+                text.replace(/var\\((--[\\w-]+)(?:,\\s*([^()]*))?\\)/g, (all, name, other) =>
+                  of.getPropertyValue(name).trim() || other || '');
+              const stands = [document.documentElement, ...document.querySelectorAll('[data-surface]')]
+                .map((element) => getComputedStyle(element));
               const visit = (rules) => {
                 for (const rule of rules) {
                   if (rule.cssRules?.length) visit(rule.cssRules);
@@ -75,8 +79,10 @@ class FallbacksOfTheBrowserTest {
             page.setContent(PAGES.get(1).replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style></style>"));
             for (String file : ElsewhereTest.FILES)
                 for (Usage usage : List.of(Usage.LIVE, Usage.of(use.needs(), use.surfaces())))
-                    assertThat((List<?>) page.evaluate(UNDEFINED, Stylesheet.compile(ElsewhereTest.dressed(file), usage, List.of())))
-                            .as("%s, %s", file, usage.everything() ? "live" : "as a kit").isEmpty();
+                    assertThat((List<?>) page.evaluate(
+                                    UNDEFINED, Stylesheet.compile(ElsewhereTest.dressed(file), usage, List.of())))
+                            .as("%s, %s", file, usage.everything() ? "live" : "as a kit")
+                            .isEmpty();
         }
     }
 
@@ -84,19 +90,31 @@ class FallbacksOfTheBrowserTest {
     void noDeclarationComesToNothingWhicheverRoleIsMissing() {
         ThemeDocument whole = Starter.ALL.get(1).theme("Whole");
         Map<String, ThemeDocument> themes = new LinkedHashMap<>();
-        themes.put("all roles", without(whole, path -> Contract.standard().filledBy(path).isPresent()));
+        themes.put(
+                "all roles",
+                without(whole, path -> Contract.standard().filledBy(path).isPresent()));
         themes.put("none", whole);
         // What only the dark sets falls back in the light.
-        themes.put("what the sets say", without(whole, whole.places().stream().filter(Place.InSet.class::isInstance).toList(), path -> Contract.standard().filledBy(path).isPresent()));
+        themes.put(
+                "what the sets say",
+                without(
+                        whole,
+                        whole.places().stream()
+                                .filter(Place.InSet.class::isInstance)
+                                .toList(),
+                        path -> Contract.standard().filledBy(path).isPresent()));
         for (Role role : Contract.standard().roles().values())
-            themes.put(role.path(), without(whole, path -> Contract.standard().filledBy(path).equals(java.util.Optional.of(role))));
+            themes.put(
+                    role.path(),
+                    without(whole, path -> Contract.standard().filledBy(path).equals(java.util.Optional.of(role))));
         PageUse use = PageUse.of(PAGES);
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
             page.setContent(PAGES.get(1).replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style></style>"));
             themes.forEach((missing, theme) -> {
                 for (Usage usage : List.of(Usage.ALL, Usage.of(use.needs(), use.surfaces())))
                     assertThat((List<?>) page.evaluate(UNDEFINED, Stylesheet.compile(theme, usage, List.of())))
-                            .as("without %s, %s", missing, usage.everything() ? "live" : "as a kit").isEmpty();
+                            .as("without %s, %s", missing, usage.everything() ? "live" : "as a kit")
+                            .isEmpty();
             });
         }
         assertThat(themes).hasSizeGreaterThan(50);

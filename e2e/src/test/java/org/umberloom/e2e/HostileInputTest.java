@@ -32,15 +32,25 @@ class HostileInputTest {
     @Test
     void documentsThatGrowAreRefusedByTheirLimitsAndOthersStayServed() throws Exception {
         Client client = new Client(loom.address()).signedIn();
-        String wide = IntStream.range(0, 40_000).mapToObj(i -> "\"t" + i + "\":{\"$value\":1}").collect(Collectors.joining(","));
-        byte[] deepAndWide = ("{\"a\":".repeat(400) + "{" + wide + "}" + "}".repeat(400)).getBytes(StandardCharsets.UTF_8);
-        byte[] many = ("{\"$type\":\"number\"," + IntStream.range(0, 70_000).mapToObj(i -> "\"t" + i + "\":{\"$value\":1}").collect(Collectors.joining(",")) + "}").getBytes(StandardCharsets.UTF_8);
+        String wide = IntStream.range(0, 40_000)
+                .mapToObj(i -> "\"t" + i + "\":{\"$value\":1}")
+                .collect(Collectors.joining(","));
+        byte[] deepAndWide =
+                ("{\"a\":".repeat(400) + "{" + wide + "}" + "}".repeat(400)).getBytes(StandardCharsets.UTF_8);
+        byte[] many = ("{\"$type\":\"number\","
+                        + IntStream.range(0, 70_000)
+                                .mapToObj(i -> "\"t" + i + "\":{\"$value\":1}")
+                                .collect(Collectors.joining(","))
+                        + "}")
+                .getBytes(StandardCharsets.UTF_8);
         byte[] words = "word ".repeat(100_000).getBytes(StandardCharsets.UTF_8);
         ExecutorService people = Executors.newFixedThreadPool(8);
         List<Future<HttpResponse<String>>> answers = new ArrayList<>();
         for (int i = 0; i < 4; i++)
-            for (byte[] content : List.of(deepAndWide, many, words)) answers.add(people.submit(() -> client.upload("/api/kits", "x.json", content)));
-        for (int i = 0; i < 10; i++) assertThat(client.send("GET", "/api/themes/1", "").statusCode()).isEqualTo(200);
+            for (byte[] content : List.of(deepAndWide, many, words))
+                answers.add(people.submit(() -> client.upload("/api/kits", "x.json", content)));
+        for (int i = 0; i < 10; i++)
+            assertThat(client.send("GET", "/api/themes/1", "").statusCode()).isEqualTo(200);
         for (Future<HttpResponse<String>> answer : answers) {
             assertThat(answer.get().statusCode()).as(answer.get().body()).isEqualTo(400);
             assertThat(answer.get().body()).contains("othing was changed");

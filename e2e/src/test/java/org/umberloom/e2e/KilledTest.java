@@ -49,10 +49,12 @@ class KilledTest {
             assertThat(revision.find()).isTrue();
             // The edit that was on its way may have been stored just before its answer was lost.
             assertThat(Integer.parseInt(revision.group(1))).isBetween(acknowledged[0], acknowledged[0] + 1);
-            String token = client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "").body();
+            String token = client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "")
+                    .body();
             assertThat(token).contains("\"written\":\"" + revision.group(1) + "px\"");
             int newest = Integer.parseInt(revision.group(1));
-            for (int i = newest; i > 0; i--) assertThat(undo(client, id, 2 * newest - i).statusCode()).isEqualTo(200);
+            for (int i = newest; i > 0; i--)
+                assertThat(undo(client, id, 2 * newest - i).statusCode()).isEqualTo(200);
             assertThat(undo(client, id, 2 * newest).body()).contains("nothing left to undo");
         }
     }
@@ -60,7 +62,8 @@ class KilledTest {
     /** One application goes through it all: a database that dies, that has no room left, and that comes back. */
     @Test
     void aDatabaseThatIsAwayOrFullIsSaidAndTheApplicationGoesOnByItself() throws Exception {
-        try (Servers servers = new Servers("--innodb-file-per-table=0", "--innodb-data-file-path=ibdata1:12M:autoextend:max:40M")) {
+        try (Servers servers =
+                new Servers("--innodb-file-per-table=0", "--innodb-data-file-path=ibdata1:12M:autoextend:max:40M")) {
             servers.startDatabase();
             servers.startApplication();
             Client client = new Client(servers.address()).signedIn();
@@ -93,24 +96,31 @@ class KilledTest {
                     break;
                 }
             }
-            HttpResponse<String> full = client.send("POST", "/api/themes", "{\"name\":\"No room\",\"starter\":\"plain\"}");
+            HttpResponse<String> full =
+                    client.send("POST", "/api/themes", "{\"name\":\"No room\",\"starter\":\"plain\"}");
             for (int i = 0; i < 40 && full.statusCode() == 200; i++)
                 full = client.send("POST", "/api/themes", "{\"name\":\"No room\",\"starter\":\"plain\"}");
             assertThat(full.statusCode()).as(full.body()).isEqualTo(507);
             assertThat(full.body()).contains("Nothing more can be stored", "What you had is safe");
-            assertThat(client.send("GET", "/api/themes/" + id, "").body()).as(servers.said()).contains("\"revision\":2");
+            assertThat(client.send("GET", "/api/themes/" + id, "").body())
+                    .as(servers.said())
+                    .contains("\"revision\":2");
             // Somebody makes room.
             servers.database().destroyForcibly().waitFor();
             servers.options("--innodb-file-per-table=0", "--innodb-data-file-path=ibdata1:12M:autoextend:max:400M");
             servers.startDatabase();
-            for (int i = 0; i < 300 && client.send("GET", "/api/session", "").statusCode() != 200; i++) TimeUnit.MILLISECONDS.sleep(200);
-            assertThat(client.send("POST", "/api/themes", "{\"name\":\"Room\",\"starter\":\"plain\"}").statusCode()).isEqualTo(200);
+            for (int i = 0; i < 300 && client.send("GET", "/api/session", "").statusCode() != 200; i++)
+                TimeUnit.MILLISECONDS.sleep(200);
+            assertThat(client.send("POST", "/api/themes", "{\"name\":\"Room\",\"starter\":\"plain\"}")
+                            .statusCode())
+                    .isEqualTo(200);
             assertThat(servers.application().isAlive()).isTrue();
         }
     }
 
     private static HttpResponse<String> radius(Client client, String id, int base, int px) throws Exception {
-        return client.send("POST", "/api/themes/" + id + "/edits", Asked.edit(base, Asked.value("shape.radius", px + "px")));
+        return client.send(
+                "POST", "/api/themes/" + id + "/edits", Asked.edit(base, Asked.value("shape.radius", px + "px")));
     }
 
     private static HttpResponse<String> undo(Client client, String id, int base) throws Exception {

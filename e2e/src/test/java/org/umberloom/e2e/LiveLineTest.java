@@ -35,7 +35,9 @@ class LiveLineTest {
         @BeforeEach
         void makeATheme() throws Exception {
             client = new Client(loom.address()).signedIn();
-            theme = client.send("POST", "/api/themes", "{\"name\":\"Spoken\",\"starter\":\"plain\"}").body().replaceAll("\\D", "");
+            theme = client.send("POST", "/api/themes", "{\"name\":\"Spoken\",\"starter\":\"plain\"}")
+                    .body()
+                    .replaceAll("\\D", "");
         }
 
         private Client.Socket open() {
@@ -49,7 +51,9 @@ class LiveLineTest {
                 String asked = probe("color.brand.seed", seed);
                 String byLine = socket.ask(asked);
                 assertThat(byLine).contains("--color-brand-");
-                assertThat(byLine).isEqualTo(client.send("POST", "/api/themes/" + theme + "/probe", asked).body());
+                assertThat(byLine)
+                        .isEqualTo(client.send("POST", "/api/themes/" + theme + "/probe", asked)
+                                .body());
             }
         }
 
@@ -57,22 +61,33 @@ class LiveLineTest {
         void whatIsWrongIsSaidAndTheLineStaysOpen() throws Exception {
             Client.Socket socket = open();
             assertThat(socket.ask("sea-ish")).contains("\"status\":400").contains("must be an edit request in JSON");
-            assertThat(socket.ask("{}")).contains("\"status\":400").contains("not complete: base is missing, edit is missing");
-            assertThat(socket.ask(probe("color.brand.seed", "sea-ish"))).contains("\"status\":400").contains("is not a color");
+            assertThat(socket.ask("{}"))
+                    .contains("\"status\":400")
+                    .contains("not complete: base is missing, edit is missing");
+            assertThat(socket.ask(probe("color.brand.seed", "sea-ish")))
+                    .contains("\"status\":400")
+                    .contains("is not a color");
             assertThat(socket.ask(probe("color.brand.seed", "#204080"))).contains("--color-brand-");
         }
 
         @Test
         void aThemeThatIsNotThereIsSaidToBeMissing() throws Exception {
             for (String missing : new String[] {"999999", "sea", "-1", "99999999999999999999"})
-                assertThat(client.open("/api/themes/" + missing + "/live", loom.address()).closed.get(20, TimeUnit.SECONDS)).as(missing).isEqualTo(4404);
+                assertThat(client.open("/api/themes/" + missing + "/live", loom.address())
+                                .closed
+                                .get(20, TimeUnit.SECONDS))
+                        .as(missing)
+                        .isEqualTo(4404);
         }
 
         /** RFC 6455, 10.2: a server that is not for every page looks at the origin of who opens a socket. */
         @Test
         void strangersCannotOpenIt() {
-            assertThatThrownBy(() -> client.open("/api/themes/" + theme + "/live", "http://elsewhere.example")).rootCause().hasMessageContaining("403");
-            assertThatThrownBy(() -> new Client(loom.address()).open("/api/themes/" + theme + "/live", loom.address())).rootCause()
+            assertThatThrownBy(() -> client.open("/api/themes/" + theme + "/live", "http://elsewhere.example"))
+                    .rootCause()
+                    .hasMessageContaining("403");
+            assertThatThrownBy(() -> new Client(loom.address()).open("/api/themes/" + theme + "/live", loom.address()))
+                    .rootCause()
                     .hasMessageContaining("401");
         }
 
@@ -126,7 +141,8 @@ class LiveLineTest {
             });
             page.reload();
             page.onRequest(request -> {
-                if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true")) ownRequests.incrementAndGet();
+                if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true"))
+                    ownRequests.incrementAndGet();
             });
             Browsers.newThemeOnPages(page, "Lined", "Plain");
         }
@@ -155,9 +171,14 @@ class LiveLineTest {
         /** Thumb and number with the pages, then the ramp, then what is told of it; nothing is stored by that. */
         @Test
         void whileTheButtonIsDownTheTrayFollowsThePages() {
-            Locator hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
-            Locator shades = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Shades of brand").setExact(true));
-            Locator seed = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of brand").setExact(true));
+            Locator hue = page.getByRole(
+                    AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
+            Locator shades = page.getByRole(
+                    AriaRole.SLIDER,
+                    new Page.GetByRoleOptions().setName("Shades of brand").setExact(true));
+            Locator seed = page.getByRole(
+                    AriaRole.TEXTBOX,
+                    new Page.GetByRoleOptions().setName("Seed of brand").setExact(true));
             String ramp = shades.getAttribute("aria-valuetext");
             int before = Integer.parseInt(hue.getAttribute("aria-valuenow"));
             Browsers.pressAndDragHue(page, -30, 1);
@@ -193,7 +214,10 @@ class LiveLineTest {
         void whenTheSessionEndedTheDragAsksToSignInAgain() {
             loom.expireSessions();
             Browsers.pressAndDragHue(page, -30, 1);
-            BoundingBox hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+            BoundingBox hue = page.getByRole(
+                            AriaRole.SLIDER,
+                            new Page.GetByRoleOptions().setName("Hue").setExact(true))
+                    .boundingBox();
             double[] by = {-20};
             page.waitForCondition(() -> {
                 page.mouse().move(hue.x + hue.width / 2 + (by[0] = -by[0]), hue.y + hue.height / 2);

@@ -30,11 +30,14 @@ class LooksAndTokensTest {
     void signIn(@TempDir Path folder) throws Exception {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
         page.onConsoleMessage(message -> {
-            boolean expected = message.text().contains("Blocked script execution") || message.text().contains("status of 4");
+            boolean expected = message.text().contains("Blocked script execution")
+                    || message.text().contains("status of 4");
             if (message.type().equals("error") && !expected) complaints.add(message.text());
         });
         page.onPageError(complaints::add);
-        byte[] kit = page.request().get(loom.address() + "/api/themes/1/kit.zip?site=crossings").body();
+        byte[] kit = page.request()
+                .get(loom.address() + "/api/themes/1/kit.zip?site=crossings")
+                .body();
         Path file = Files.write(folder.resolve("copy.kit.zip"), kit);
         Browsers.importFile(page, file);
         page.waitForURL("**/bench/*");
@@ -53,7 +56,8 @@ class LooksAndTokensTest {
     }
 
     private void tab(String name) {
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     private FrameLocator firstBay() {
@@ -74,17 +78,24 @@ class LooksAndTokensTest {
 
     private void choose(String of, String context) {
         button("Combination of " + of).click();
-        page.getByRole(AriaRole.DIALOG).getByText(context, new Locator.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByText(context, new Locator.GetByTextOptions().setExact(true))
+                .click();
         page.keyboard().press("Escape");
     }
 
     private Locator row(String path) {
         page.getByLabel("Search tokens").fill(path);
-        return page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText(path)).first();
+        return page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(path))
+                .first();
     }
 
     private Locator value(String token) {
-        return editor(token).getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Value").setExact(true));
+        return editor(token)
+                .getByRole(
+                        AriaRole.TEXTBOX,
+                        new Locator.GetByRoleOptions().setName("Value").setExact(true));
     }
 
     private Locator path(String token) {
@@ -96,7 +107,9 @@ class LooksAndTokensTest {
     }
 
     private Locator editor(String path) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Token " + path).setExact(true));
+        return page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("Token " + path).setExact(true));
     }
 
     @Test
@@ -106,10 +119,15 @@ class LooksAndTokensTest {
         choose("bay 1", "freight");
         page.waitForCondition(() -> style("h1", "fontFamily").startsWith("Archivo"));
         assertThat(style("[data-part=button]", "borderRadius")).isEqualTo("0px");
-        assertThat((String) page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).fontFamily"))
+        assertThat((String) page.locator("iframe")
+                        .nth(1)
+                        .contentFrame()
+                        .locator("h1")
+                        .evaluate("e => getComputedStyle(e).fontFamily"))
                 .startsWith("Fraunces");
         choose("bay 1", "compact");
-        page.waitForCondition(() -> style("p", "lineHeight").compareTo("0") > 0 && button("Combination of bay 1: freight · compact · light").count() == 1);
+        page.waitForCondition(() -> style("p", "lineHeight").compareTo("0") > 0
+                && button("Combination of bay 1: freight · compact · light").count() == 1);
     }
 
     @Test
@@ -117,7 +135,10 @@ class LooksAndTokensTest {
         choose("the instruments", "heritage");
         page.waitForCondition(() -> style("h1", "fontFamily").startsWith("Fraunces"));
         String before = style("section", "backgroundColor");
-        BoundingBox box = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).boundingBox();
+        BoundingBox box = page.getByRole(
+                        AriaRole.SLIDER,
+                        new Page.GetByRoleOptions().setName("Hue").setExact(true))
+                .boundingBox();
         page.mouse().move(box.x + 4, box.y + box.height / 2);
         page.mouse().down();
         for (int i = 1; i <= 8; i++) page.mouse().move(box.x + 4 + i * 8, box.y + box.height / 2);
@@ -139,7 +160,8 @@ class LooksAndTokensTest {
     void setsAndContextsAreMadeCopiedReorderedAndUndone() {
         tab("Sets");
         button("What to do with modifier look, context freight").click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Copy")).click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Copy"))
+                .click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("winter");
         button("Do it").click();
         assertThat(railState()).containsText("add the context look/winter");
@@ -160,7 +182,10 @@ class LooksAndTokensTest {
         for (int i = 0; i < 3; i++) {
             int left = 2 - i;
             button("Undo").first().click();
-            page.waitForCondition(() -> button(left == 0 ? "Nothing to undo" : left == 1 ? "Undo add the context" : "Undo order base").count() == 1);
+            page.waitForCondition(
+                    () -> button(left == 0 ? "Nothing to undo" : left == 1 ? "Undo add the context" : "Undo order base")
+                                    .count()
+                            == 1);
         }
         page.waitForCondition(() -> style("h1", "fontFamily").startsWith("\"Bricolage"));
     }
@@ -227,8 +252,11 @@ class LooksAndTokensTest {
         String ground = style("section", "backgroundColor");
         row("color.sea.60").click();
         assertThat(value("color.sea.60")).not().hasValue("#00384c");
-        editor("color.sea.60").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pick Value")).click();
-        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Alpha")).waitFor();
+        editor("color.sea.60")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pick Value"))
+                .click();
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Alpha"))
+                .waitFor();
         page.keyboard().press("Escape");
         assertThat(railState()).containsText("Saved");
         assertThat(style("section", "backgroundColor")).isEqualTo(ground).isEqualTo("rgb(0, 56, 76)");
@@ -253,7 +281,10 @@ class LooksAndTokensTest {
         assertThat(railState()).containsText("color.sea.seed to #205040");
         page.keyboard().press("ArrowLeft");
         page.keyboard().press("ArrowLeft");
-        assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("sea")).first()).hasAttribute("aria-expanded", "false");
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new Locator.FilterOptions().setHasText("sea"))
+                        .first())
+                .hasAttribute("aria-expanded", "false");
     }
 
     @Test
@@ -278,13 +309,19 @@ class LooksAndTokensTest {
     void aDerivationStaysLinkedToItsSource() {
         tab("Tokens");
         row("surface.page.link").click();
-        editor("surface.page.link").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive it from another token")).click();
+        editor("surface.page.link")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive it from another token"))
+                .click();
         Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Derivation"));
         form.getByLabel("Operation").selectOption("darken");
-        form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Of").setExact(true)).fill("{color.sea.seed}");
+        form.getByRole(
+                        AriaRole.TEXTBOX,
+                        new Locator.GetByRoleOptions().setName("Of").setExact(true))
+                .fill("{color.sea.seed}");
         form.getByLabel("by as a number").fill("12");
         page.keyboard().press("Enter");
-        form.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive")).click();
+        form.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive"))
+                .click();
         assertThat(railState()).containsText("surface.page.link to darken({color.sea.seed}, 12)");
         String before = style("[data-part=card] a", "color");
         row("color.sea.seed").dblclick();
@@ -301,7 +338,8 @@ class LooksAndTokensTest {
         page.getByLabel("Becomes").fill("{color.ink.115}");
         button("Change them").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("{color.ink.100} to {color.ink.115} in");
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("What to do")).selectOption("rename-paths");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("What to do"))
+                .selectOption("rename-paths");
         page.getByLabel("Piece of a path").fill("no.such");
         page.getByLabel("Becomes").fill("x");
         button("Change them").click();
@@ -325,18 +363,28 @@ class LooksAndTokensTest {
     void statesAreNamedComparedShownSideBySideAndRestored() {
         tab("Tokens");
         row("shape.radius").first().dblclick();
-        page.getByLabel("Value of shape.radius", new Page.GetByLabelOptions().setExact(true)).fill("19px");
+        page.getByLabel("Value of shape.radius", new Page.GetByLabelOptions().setExact(true))
+                .fill("19px");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("19px"));
         tab("History");
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")).getByText("imported from").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History"))
+                .getByText("imported from")
+                .click();
         page.getByLabel("Checkpoint’s name; empty for none").fill("Before the rounding");
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History"))).containsText("Before the rounding");
-        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tokens that differ"))).containsText("shape.radius");
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History")))
+                .containsText("Before the rounding");
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tokens that differ")))
+                .containsText("shape.radius");
         button("Before and after, side by side").click();
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("6px"));
-        assertThat((String) page.locator("iframe").nth(1).contentFrame().locator("[data-part=button]").first().evaluate("e => getComputedStyle(e).borderRadius"))
+        assertThat((String) page.locator("iframe")
+                        .nth(1)
+                        .contentFrame()
+                        .locator("[data-part=button]")
+                        .first()
+                        .evaluate("e => getComputedStyle(e).borderRadius"))
                 .isEqualTo("19px");
         button("All bays back to the draft").click();
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("19px"));
@@ -353,8 +401,10 @@ class LooksAndTokensTest {
         other.navigate(loom.address() + "/");
         other.getByLabel("E-mail address").fill("ivo@ternpassage.example");
         other.getByLabel("Password").fill(Loom.PASSWORD);
-        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
-        other.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")).waitFor();
+        other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        other.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"))
+                .waitFor();
         other.navigate(page.url());
         other.locator("iframe").first().contentFrame().locator("h1").waitFor();
 
@@ -363,8 +413,13 @@ class LooksAndTokensTest {
         page.getByLabel("Value of width.text").fill("22rem");
         page.keyboard().press("Enter");
         assertThat(other.getByText("Maren Oake: width.text to 22rem").first()).isVisible();
-        other.waitForCondition(() -> other.locator("iframe").first().contentFrame().locator("[data-part=lead]").first()
-                .evaluate("e => getComputedStyle(e).maxWidth").equals("352px"));
+        other.waitForCondition(() -> other.locator("iframe")
+                .first()
+                .contentFrame()
+                .locator("[data-part=lead]")
+                .first()
+                .evaluate("e => getComputedStyle(e).maxWidth")
+                .equals("352px"));
 
         // The other has not heard yet: their edit is made on the revision before.
         other.routeWebSocket(java.util.regex.Pattern.compile(".*/live$"), route -> route.close());
@@ -374,13 +429,17 @@ class LooksAndTokensTest {
         page.getByLabel("Value of width.text").fill("24rem");
         page.keyboard().press("Enter");
         assertThat(railState()).containsText("width.text to 24rem");
-        other.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths").setExact(true)).click();
+        other.getByRole(
+                        AriaRole.TAB,
+                        new Page.GetByRoleOptions().setName("Widths").setExact(true))
+                .click();
         other.getByLabel("text as written").fill("30rem");
         other.keyboard().press("Enter");
         Locator clash = other.getByRole(AriaRole.DIALOG);
         assertThat(clash).containsText("24rem");
         assertThat(clash).containsText("30rem");
-        clash.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use yours")).click();
+        clash.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use yours"))
+                .click();
         assertThat(other.getByTestId("saved-state")).containsText("width.text to 30rem");
         assertThat(railState()).containsText("width.text to 30rem");
         other.context().close();
@@ -388,14 +447,19 @@ class LooksAndTokensTest {
 
     @Test
     void aTokenFileOfAnOlderDraftIsImportedWithNotes(@TempDir Path folder) throws Exception {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the library")).click();
-        Path file = Files.writeString(folder.resolve("brand.json"), """
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the library"))
+                .click();
+        Path file = Files.writeString(
+                folder.resolve("brand.json"),
+                """
                 {"color": {"brand": {"value": "#7a4a2b", "type": "color"}, "link": {"value": "{color.brand.value}", "type": "color"}}}""");
         page.getByLabel("Kit file").setInputFiles(file);
-        assertThat(page.getByText("were read as color space and components").first()).isVisible();
+        assertThat(page.getByText("were read as color space and components").first())
+                .isVisible();
         button("Take it in").click();
         page.waitForURL("**/dress/*");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
+                .click();
         page.waitForURL("**/bench/*");
         tab("Tokens");
         assertThat(row("color.link")).containsText("#7a4a2b");

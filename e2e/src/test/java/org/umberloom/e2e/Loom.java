@@ -16,7 +16,9 @@ import org.umberloom.app.UmberLoom;
 final class Loom implements AutoCloseable {
     static final String EMAIL = "lead@ternpassage.example";
     static final String PASSWORD = "only-for-tests-here";
-    static final Path HOME = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).toAbsolutePath().normalize();
+    static final Path HOME = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", ".."))
+            .toAbsolutePath()
+            .normalize();
     private static Loom shared;
 
     private final String database;
@@ -43,11 +45,16 @@ final class Loom implements AutoCloseable {
     }
 
     private void start() {
-        application = SpringApplication.run(UmberLoom.class,
-                "--spring.datasource.url=" + url(), "--server.port=" + port,
+        application = SpringApplication.run(
+                UmberLoom.class,
+                "--spring.datasource.url=" + url(),
+                "--server.port=" + port,
                 "--umberloom.demo=" + (demo ? HOME.resolve("demo") : ""),
-                "--LOOM_LEAD_EMAIL=" + EMAIL, "--LOOM_LEAD_NAME=Maren Oake", "--LOOM_LEAD_PASSWORD=" + PASSWORD,
-                "--spring.main.register-shutdown-hook=true", "--server.tomcat.remoteip.internal-proxies=" + (demo ? "^$" : "127\\.0\\.0\\.1"));
+                "--LOOM_LEAD_EMAIL=" + EMAIL,
+                "--LOOM_LEAD_NAME=Maren Oake",
+                "--LOOM_LEAD_PASSWORD=" + PASSWORD,
+                "--spring.main.register-shutdown-hook=true",
+                "--server.tomcat.remoteip.internal-proxies=" + (demo ? "^$" : "127\\.0\\.0\\.1"));
         port = application.getEnvironment().getProperty("local.server.port");
     }
 
@@ -76,7 +83,8 @@ final class Loom implements AutoCloseable {
 
     /** The first column of what the database answers, as text. */
     List<String> read(String sql) {
-        try (Connection connection = connection(url()); Statement statement = connection.createStatement();
+        try (Connection connection = connection(url());
+                Statement statement = connection.createStatement();
                 ResultSet rows = statement.executeQuery(sql)) {
             List<String> found = new ArrayList<>();
             while (rows.next()) found.add(rows.getString(1));
@@ -102,7 +110,8 @@ final class Loom implements AutoCloseable {
     }
 
     private static void execute(String url, String... statements) {
-        try (Connection connection = connection(url); Statement statement = connection.createStatement()) {
+        try (Connection connection = connection(url);
+                Statement statement = connection.createStatement()) {
             for (String sql : statements) statement.execute(sql);
         } catch (SQLException e) {
             throw refused(e);

@@ -49,9 +49,11 @@ class MainPathTest {
         button("New theme").click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
         page.getByText("Herringbone").click();
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color")).fill("#3b5f8a");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color"))
+                .fill("#3b5f8a");
         button("Create theme").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name)).waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name))
+                .waitFor();
         firstBay().locator("h1").waitFor();
         Browsers.onPages(page);
     }
@@ -107,7 +109,8 @@ class MainPathTest {
     @Test
     void aSliderIsMovedByItsKeys() {
         newTheme("Keys");
-        Locator hue = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
+        Locator hue = page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
         int before = Integer.parseInt(hue.getAttribute("aria-valuenow"));
         hue.press("ArrowRight");
         assertThat(railState()).containsText("color.brand.seed to oklch(");
@@ -121,21 +124,25 @@ class MainPathTest {
     @Test
     void typeSpaceAndWidthsChangeThePagesToo() {
         newTheme("Scaled");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type"))
+                .click();
         double sizeBefore = px("h1", "fontSize");
-        page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true)).fill("26");
+        page.getByLabel("Wide base", new Page.GetByLabelOptions().setExact(true))
+                .fill("26");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> px("h1", "fontSize") > sizeBefore + 5);
         page.getByLabel("heading family").selectOption("Archivo");
         page.waitForCondition(() -> ((String) firstBay().locator("h1").evaluate("e => getComputedStyle(e).fontFamily"))
                 .startsWith("Archivo"));
 
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space"))
+                .click();
         double gapBefore = px("main", "paddingBottom");
         page.getByLabel("Step of the gap section").selectOption("{space.9}");
         page.waitForCondition(() -> px("main", "paddingBottom") > gapBefore);
 
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
+                .click();
         page.getByLabel("text as written").fill("20rem");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> px("[data-part=lead]", "maxWidth") == 320);
@@ -143,7 +150,10 @@ class MainPathTest {
     }
 
     private double px(String selector, String property) {
-        return ((Number) firstBay().locator(selector).first().evaluate("(e, p) => parseFloat(getComputedStyle(e)[p])", property))
+        return ((Number) firstBay()
+                        .locator(selector)
+                        .first()
+                        .evaluate("(e, p) => parseFloat(getComputedStyle(e)[p])", property))
                 .doubleValue();
     }
 
@@ -151,24 +161,29 @@ class MainPathTest {
     void pointingAtAnElementNamesItsRoleAndPickingItOpensTheTrace() {
         newTheme("Traced");
         firstBay().locator("h1").hover();
-        assertThat(page.getByText("surface.deep.heading", new Page.GetByTextOptions().setExact(true)).first()).isVisible();
+        assertThat(page.getByText("surface.deep.heading", new Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
         firstBay().locator("h1").click();
         Locator trace = page.getByRole(AriaRole.COMPLEMENTARY);
         assertThat(trace).containsText("color.ink.2");
         assertThat(trace).containsText("computed by the recipe of color.ink");
         button("type.h1").click();
         assertThat(trace).containsText("family.heading");
-        assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type"))).hasAttribute("aria-selected", "true");
+        assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type")))
+                .hasAttribute("aria-selected", "true");
     }
 
     @Test
     void aRoleTakesAnotherShadeInTheDarkOnly() {
         newTheme("Two schemes");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("page").setExact(true)).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("page").setExact(true))
+                .click();
         button("heading in dark").click();
         button("color.brand.20").click();
         assertThat(railState()).containsText("surface.page.heading to {color.brand.20}");
-        String dark = (String) page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).color");
+        String dark = (String)
+                page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).color");
         String light = (String) firstBay().locator("main > h2").first().evaluate("e => getComputedStyle(e).color");
         assertThat(dark).isNotEqualTo(light);
         assertThat(button("heading in light: ink.110")).isVisible();
@@ -178,7 +193,11 @@ class MainPathTest {
     @Test
     void linksInsideABayLeadToItsOtherPages() {
         newTheme("Linked");
-        firstBay().getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("Fares").setExact(true)).click();
+        firstBay()
+                .getByRole(
+                        AriaRole.LINK,
+                        new FrameLocator.GetByRoleOptions().setName("Fares").setExact(true))
+                .click();
         assertThat(firstBay().locator("h1")).hasText("Fares");
         assertThat(page.getByLabel("Page").first()).hasValue("crossings/fares");
     }
@@ -186,9 +205,16 @@ class MainPathTest {
     @Test
     void theKeysOfUndoOnAPageAreTheBenchsSaveInThePagesOwnFields() {
         newTheme("Keyed");
-        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true)).press("ArrowRight");
+        page.getByRole(
+                        AriaRole.SLIDER,
+                        new Page.GetByRoleOptions().setName("Hue").setExact(true))
+                .press("ArrowRight");
         assertThat(railState()).containsText("color.brand.seed to oklch(");
-        firstBay().getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("Contact").setExact(true)).click();
+        firstBay()
+                .getByRole(
+                        AriaRole.LINK,
+                        new FrameLocator.GetByRoleOptions().setName("Contact").setExact(true))
+                .click();
         Locator message = firstBay().getByLabel("Your question");
         message.click();
         page.keyboard().type("a");
@@ -203,17 +229,20 @@ class MainPathTest {
     @Test
     void aKitIsExportedAndImportedAgain(@TempDir Path folder) throws Exception {
         newTheme("Portable");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true)).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Kit").setExact(true))
+                .click();
         assertThat(page.getByLabel("Text of theme.css")).containsText("@layer tokens, base, parts, site, own;");
         button("theme.resolver.json").click();
         assertThat(page.getByLabel("Text of theme.resolver.json")).containsText("\"2025.10\"");
-        Download download = page.waitForDownload(() ->
-                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download")).click());
+        Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download"))
+                        .click());
         Path kit = folder.resolve("portable.kit.zip");
         download.saveAs(kit);
         assertThat(Files.size(kit)).isGreaterThan(20_000);
 
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Library")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Library"))
+                .click();
         Browsers.importFile(page, kit);
         page.waitForURL("**/bench/*");
         firstBay().locator("h1").waitFor();

@@ -24,10 +24,14 @@ class ManyTabsTest {
         while (tabs.size() < 12) tabs.add(browser.newPage());
         for (Page tab : tabs) {
             tab.navigate(loom.address() + "/bench/" + theme);
-            tab.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color")).waitFor();
+            tab.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
+                    .waitFor();
         }
         Page last = tabs.get(11);
-        last.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths").setExact(true)).click();
+        last.getByRole(
+                        AriaRole.TAB,
+                        new Page.GetByRoleOptions().setName("Widths").setExact(true))
+                .click();
         last.getByLabel("text as written").fill("30rem");
         last.keyboard().press("Enter");
         for (Page tab : tabs) assertThat(tab.getByTestId("saved-state")).containsText("width.text to 30rem");

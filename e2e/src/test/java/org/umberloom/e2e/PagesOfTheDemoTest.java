@@ -27,7 +27,8 @@ class PagesOfTheDemoTest {
     private static final Path SITE = Loom.HOME.resolve("demo/sites/crossings");
     private static final Path THEME = Loom.HOME.resolve("demo/themes/tern-passage");
 
-    private final ThemeDocument theme = ThemeJson.read(read(THEME.resolve("theme.resolver.json")), file -> read(THEME.resolve(file)));
+    private final ThemeDocument theme =
+            ThemeJson.read(read(THEME.resolve("theme.resolver.json")), file -> read(THEME.resolve(file)));
     private final List<Path> pages = pages();
     private final String kit = kit();
 
@@ -41,7 +42,9 @@ class PagesOfTheDemoTest {
 
     private static List<Path> pages() {
         try (Stream<Path> files = Files.list(SITE)) {
-            return files.filter(file -> file.toString().endsWith(".html")).sorted().toList();
+            return files.filter(file -> file.toString().endsWith(".html"))
+                    .sorted()
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -53,7 +56,9 @@ class PagesOfTheDemoTest {
     }
 
     private static void show(Page page, Path file, String root, String css) {
-        page.setContent(read(file).replace("<html ", "<html " + root + " ").replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style>" + css + "</style>"));
+        page.setContent(read(file)
+                .replace("<html ", "<html " + root + " ")
+                .replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style>" + css + "</style>"));
     }
 
     @Test
@@ -67,13 +72,22 @@ class PagesOfTheDemoTest {
                 for (Path file : pages)
                     for (Combination combination : theme.combinations(4)) {
                         StringBuilder root = new StringBuilder();
-                        combination.contexts().forEach((modifier, chosen) -> root.append(Stylesheet.attribute(modifier)).append('=').append(chosen).append(' '));
+                        combination.contexts().forEach((modifier, chosen) -> root.append(Stylesheet.attribute(modifier))
+                                .append('=')
+                                .append(chosen)
+                                .append(' '));
                         StringBuilder chosen = new StringBuilder(root);
-                        Choices.of(theme, combination).forEach((choice, value) -> chosen.append(Stylesheet.choiceAttribute(choice)).append('=').append(value).append(' '));
+                        Choices.of(theme, combination)
+                                .forEach((choice, value) -> chosen.append(Stylesheet.choiceAttribute(choice))
+                                        .append('=')
+                                        .append(value)
+                                        .append(' '));
                         show(page, file, root.toString(), kit);
                         byte[] one = page.screenshot(new Page.ScreenshotOptions().setFullPage(true));
                         show(page, file, chosen.toString(), live);
-                        assertThat(page.screenshot(new Page.ScreenshotOptions().setFullPage(true))).as("%s at %d in %s", file.getFileName(), width, combination.key()).isEqualTo(one);
+                        assertThat(page.screenshot(new Page.ScreenshotOptions().setFullPage(true)))
+                                .as("%s at %d in %s", file.getFileName(), width, combination.key())
+                                .isEqualTo(one);
                         alike++;
                     }
             }
@@ -88,7 +102,9 @@ class PagesOfTheDemoTest {
                 page.setViewportSize(width, 800);
                 for (Path file : pages) {
                     show(page, file, "", kit);
-                    assertThat((int) page.evaluate("() => document.documentElement.scrollWidth")).as("%s at %d", file.getFileName(), width).isLessThanOrEqualTo(width);
+                    assertThat((int) page.evaluate("() => document.documentElement.scrollWidth"))
+                            .as("%s at %d", file.getFileName(), width)
+                            .isLessThanOrEqualTo(width);
                 }
             }
         }
@@ -104,11 +120,15 @@ class PagesOfTheDemoTest {
             List<String> wrong = new ArrayList<>();
             for (Path file : pages) {
                 show(page, file, "data-scheme=dark", kit);
-                wrong.addAll(((List<?>) page.evaluate("""
+                wrong.addAll(((List<?>)
+                                page.evaluate(
+                                        """
                         () => [...document.body.querySelectorAll('*')].filter((element) => {
                           const style = getComputedStyle(element);
-                          return style.color !== 'rgb(0, 0, 0)' || style.backgroundColor !== 'rgba(0, 0, 0, 0)' || style.backgroundImage !== 'none' || style.overflowX === 'auto' && element.localName !== 'textarea';
-                        }).map((element) => element.outerHTML.slice(0, 80))""")).stream().map(String::valueOf).toList());
+                          return style.color !== 'rgb(0, 0, 0)' || style.backgroundColor !== 'rgba(0, 0, 0, 0)'
+                            || style.backgroundImage !== 'none' || style.overflowX === 'auto' && element.localName !== 'textarea';
+                        }).map((element) => element.outerHTML.slice(0, 80))"""))
+                        .stream().map(String::valueOf).toList());
             }
             assertThat(wrong).isEmpty();
         }

@@ -19,8 +19,10 @@ class PartsTest {
     void open() {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
         Browsers.newTheme(page, "Choosing", "Plain weave");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Buttons")).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Buttons"))
+                .click();
     }
 
     @AfterEach
@@ -42,14 +44,21 @@ class PartsTest {
     }
 
     private boolean filled() {
-        return !page.locator("iframe").first().contentFrame().locator("main button").first().evaluate("(button) => getComputedStyle(button).backgroundColor").equals("rgba(0, 0, 0, 0)");
+        return !page.locator("iframe")
+                .first()
+                .contentFrame()
+                .locator("main button")
+                .first()
+                .evaluate("(button) => getComputedStyle(button).backgroundColor")
+                .equals("rgba(0, 0, 0, 0)");
     }
 
     @Test
     void pointingTriesAndAClickTakes() {
         value("a line around the words").hover();
         page.waitForCondition(() -> shows(false));
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts")).hover();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
+                .hover();
         page.waitForCondition(() -> shows(true));
         value("a line around the words").click();
         assertThat(page.getByTestId("saved-state")).containsText("buttons a line around the words");
@@ -65,7 +74,9 @@ class PartsTest {
         value("the words alone").click();
         assertThat(page.getByTestId("saved-state")).containsText("buttons the words alone");
         page.waitForCondition(() -> shows(true));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark")).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark"))
+                .first()
+                .click();
         page.waitForCondition(() -> shows(false));
     }
 }

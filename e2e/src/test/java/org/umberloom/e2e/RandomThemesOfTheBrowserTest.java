@@ -44,7 +44,8 @@ class RandomThemesOfTheBrowserTest {
     private static final int VIEWPORT = 1280;
     private static final int EDITS = 90;
     private static final int MOST_LOOKS = 40;
-    private static final String READ = """
+    private static final String READ =
+            """
             (attributes) => {
               const root = document.documentElement;
               for (const name of root.getAttributeNames()) if (name.startsWith('data-')) root.removeAttribute(name);
@@ -75,7 +76,8 @@ class RandomThemesOfTheBrowserTest {
                 if (!context.equals(scheme.light()) && !context.equals(scheme.dark())) continue;
                 Map<String, String> unsaid = attributes(look);
                 unsaid.remove(Stylesheet.attribute(scheme.modifier()));
-                page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(context.equals(scheme.dark()) ? ColorScheme.DARK : ColorScheme.LIGHT));
+                page.emulateMedia(new Page.EmulateMediaOptions()
+                        .setColorScheme(context.equals(scheme.dark()) ? ColorScheme.DARK : ColorScheme.LIGHT));
                 checks += compare(page, unsaid, worn, "seed " + seed + " in " + look.key() + " by the system");
                 page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
             }
@@ -88,18 +90,24 @@ class RandomThemesOfTheBrowserTest {
         RandomThemes themes = new RandomThemes(seed);
         ThemeDocument theme = themes.theme();
         List<Role> roles = Contract.standard().roles().values().stream()
-                .filter(role -> role.type() == TokenType.COLOR || role.type() == TokenType.DIMENSION).toList();
+                .filter(role -> role.type() == TokenType.COLOR || role.type() == TokenType.DIMENSION)
+                .toList();
         for (int i = 0; i < EDITS; i++) {
             List<Place> places = new ArrayList<>(theme.places());
             places.add(Place.scope(Scope.kind("article")));
-            theme.modifiers().forEach((name, modifier) -> modifier.contexts().keySet().forEach(context ->
-                    places.add(Place.scope(Scope.kind("article"), name, context))));
+            theme.modifiers().forEach((name, modifier) -> modifier.contexts()
+                    .keySet()
+                    .forEach(context -> places.add(Place.scope(Scope.kind("article"), name, context))));
             Place place = places.get(random.nextInt(places.size()));
             Role role = roles.get(random.nextInt(roles.size()));
-            TokenPath path = TokenPath.of(role.on(List.of("page", "tint", "deep", "accent").get(random.nextInt(4))));
-            TokenValue value = role.type() == TokenType.DIMENSION ? DimensionValue.px(random.nextInt(400))
-                    : random.nextBoolean() ? new Alias(TokenPath.of("color.brand." + List.of("20", "60", "90").get(random.nextInt(3))))
-                    : new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
+            TokenPath path = TokenPath.of(
+                    role.on(List.of("page", "tint", "deep", "accent").get(random.nextInt(4))));
+            TokenValue value = role.type() == TokenType.DIMENSION
+                    ? DimensionValue.px(random.nextInt(400))
+                    : random.nextBoolean()
+                            ? new Alias(TokenPath.of(
+                                    "color.brand." + List.of("20", "60", "90").get(random.nextInt(3))))
+                            : new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
             Edit edit = random.nextInt(3) == 0 ? new Edit.Remove(place, path) : new Edit.SetValue(place, path, value);
             ThemeDocument before = theme;
             theme = applied(before, () -> edit);
@@ -133,9 +141,17 @@ class RandomThemesOfTheBrowserTest {
             for (String surface : role.ofSurfaces() ? surfaces : List.of("page")) {
                 String path = role.on(surface);
                 probed.put(path, role);
-                html.append("<div").append(surface.equals("page") ? "" : " data-surface=\"" + surface + "\"").append("><i data-probe=\"").append(path)
-                        .append("\" data-property=\"").append(property).append("\" style=\"display:block;").append(property).append(":var(")
-                        .append(CustomProperties.nameOf(role.general())).append(")\">x</i></div>");
+                html.append("<div")
+                        .append(surface.equals("page") ? "" : " data-surface=\"" + surface + "\"")
+                        .append("><i data-probe=\"")
+                        .append(path)
+                        .append("\" data-property=\"")
+                        .append(property)
+                        .append("\" style=\"display:block;")
+                        .append(property)
+                        .append(":var(")
+                        .append(CustomProperties.nameOf(role.general()))
+                        .append(")\">x</i></div>");
             }
         }
         return html.append("</body></html>").toString();
@@ -150,8 +166,12 @@ class RandomThemesOfTheBrowserTest {
             if (expected instanceof ColorValue color)
                 assertThat(actual.get(path)).as("%s %s", path, where).isEqualTo(css(color.color()));
             else
-                assertThat(Double.parseDouble(actual.get(path).replace("px", ""))).as("%s %s", path, where)
-                        .isCloseTo(expected instanceof FluidValue fluid ? fluid.pxAt(VIEWPORT) : ((DimensionValue) expected).toPx(),
+                assertThat(Double.parseDouble(actual.get(path).replace("px", "")))
+                        .as("%s %s", path, where)
+                        .isCloseTo(
+                                expected instanceof FluidValue fluid
+                                        ? fluid.pxAt(VIEWPORT)
+                                        : ((DimensionValue) expected).toPx(),
                                 org.assertj.core.api.Assertions.within(0.05));
             checks++;
         }
@@ -160,6 +180,7 @@ class RandomThemesOfTheBrowserTest {
 
     private static String css(Color color) {
         Color rgb = color.toSrgb8();
-        return "rgb(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", " + Math.round(rgb.c3() * 255) + ")";
+        return "rgb(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", "
+                + Math.round(rgb.c3() * 255) + ")";
     }
 }

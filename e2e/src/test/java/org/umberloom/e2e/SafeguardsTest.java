@@ -23,7 +23,8 @@ class SafeguardsTest {
     @Test
     void theApplicationAllowsNoInlineCode() throws Exception {
         HttpResponse<String> screen = new Client(loom.address()).send("GET", "/sign-in", "");
-        assertThat(policy(screen)).contains("default-src 'self'", "object-src 'none'", "frame-ancestors 'self'")
+        assertThat(policy(screen))
+                .contains("default-src 'self'", "object-src 'none'", "frame-ancestors 'self'")
                 .doesNotContain("unsafe-inline", "unsafe-eval", "*", "http:");
         assertThat(screen.headers().firstValue("X-Content-Type-Options")).hasValue("nosniff");
         assertThat(screen.headers().firstValue("Referrer-Policy")).hasValue("same-origin");
@@ -32,19 +33,26 @@ class SafeguardsTest {
     @Test
     void thePagesInTheBaysMayDoNothingButShow() throws Exception {
         Client client = new Client(loom.address()).signedIn();
-        assertThat(policy(client.send("GET", PAGE, ""))).contains("default-src 'none'", "form-action 'none'").doesNotContain("script-src", "unsafe");
+        assertThat(policy(client.send("GET", PAGE, "")))
+                .contains("default-src 'none'", "form-action 'none'")
+                .doesNotContain("script-src", "unsafe");
         Page page = Browsers.signedIn(loom, ColorScheme.LIGHT);
         Browsers.openBench(page, "Tern Passage");
         @SuppressWarnings("unchecked")
-        List<String> sandboxes = (List<String>) page.evaluate("() => [...document.querySelectorAll('iframe')].map((f) => f.getAttribute('sandbox'))");
-        assertThat(sandboxes).isNotEmpty().allSatisfy(allowed -> assertThat(allowed).isNotNull().doesNotContain("allow-scripts"));
+        List<String> sandboxes = (List<String>)
+                page.evaluate("() => [...document.querySelectorAll('iframe')].map((f) => f.getAttribute('sandbox'))");
+        assertThat(sandboxes)
+                .isNotEmpty()
+                .allSatisfy(allowed -> assertThat(allowed).isNotNull().doesNotContain("allow-scripts"));
         page.context().close();
     }
 
     @Test
     void theSessionsCookieIsOutOfReachOfScriptsAndOtherSites() throws Exception {
         HttpResponse<String> answer = new Client(loom.address()).signIn();
-        assertThat(answer.headers().allValues("Set-Cookie")).filteredOn(cookie -> cookie.startsWith("LOOM=")).singleElement()
+        assertThat(answer.headers().allValues("Set-Cookie"))
+                .filteredOn(cookie -> cookie.startsWith("LOOM="))
+                .singleElement()
                 .satisfies(cookie -> assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax"));
         assertThat(answer.body()).doesNotContain(Loom.PASSWORD);
     }
@@ -52,7 +60,8 @@ class SafeguardsTest {
     @Test
     void passwordsAreHashedAndSessionsLieInTheDatabase() throws Exception {
         Client client = new Client(loom.address()).signedIn();
-        assertThat(loom.read("select password_hash from account where email = '" + Loom.EMAIL + "'")).singleElement()
+        assertThat(loom.read("select password_hash from account where email = '" + Loom.EMAIL + "'"))
+                .singleElement()
                 .satisfies(hash -> assertThat(hash).startsWith("$2a$10$").hasSize(60));
         int sessions = loom.read("select primary_id from SPRING_SESSION").size();
         assertThat(client.send("DELETE", "/api/session", "").statusCode()).isLessThan(300);
@@ -62,7 +71,9 @@ class SafeguardsTest {
     @Test
     void aStrangerSeesNoThemeAndNoPage() throws Exception {
         for (String path : List.of("/api/themes", "/api/themes/1", "/api/themes/1/kit.zip", "/api/openapi", PAGE))
-            assertThat(new Client(loom.address()).send("GET", path, "").statusCode()).as(path).isEqualTo(401);
+            assertThat(new Client(loom.address()).send("GET", path, "").statusCode())
+                    .as(path)
+                    .isEqualTo(401);
     }
 
     /** Source: RFC 8246; the names of these files change with what is in them. */
@@ -71,11 +82,13 @@ class SafeguardsTest {
         Client client = new Client(loom.address());
         HttpResponse<String> screen = client.send("GET", "/sign-in", "");
         assertThat(screen.headers().firstValue("Cache-Control").orElse("")).contains("no-cache");
-        Matcher script = Pattern.compile("/_app/immutable/entry/start\\.[\\w-]+\\.js").matcher(screen.body());
+        Matcher script =
+                Pattern.compile("/_app/immutable/entry/start\\.[\\w-]+\\.js").matcher(screen.body());
         assertThat(script.find()).isTrue();
         HttpResponse<String> kept = client.send("GET", script.group(), "");
         assertThat(kept.statusCode()).isEqualTo(200);
         assertThat(kept.headers().firstValue("Cache-Control")).hasValue("max-age=31536000, private, immutable");
-        assertThat(client.send("GET", "/mark.svg", "").headers().firstValue("Cache-Control")).hasValue("no-cache");
+        assertThat(client.send("GET", "/mark.svg", "").headers().firstValue("Cache-Control"))
+                .hasValue("no-cache");
     }
 }

@@ -19,9 +19,13 @@ class ScopesTest {
     void open() {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
         Browsers.newThemeOnPages(page, "Articles apart", "Plain weave");
-        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true)).first().selectOption("crossings/last-boat");
-        frame(0).locator("h1", new FrameLocator.LocatorOptions().setHasText("Why the last boat waits")).waitFor();
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths")).click();
+        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .selectOption("crossings/last-boat");
+        frame(0).locator("h1", new FrameLocator.LocatorOptions().setHasText("Why the last boat waits"))
+                .waitFor();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
+                .click();
         frame(0).locator("main p").nth(1).click();
     }
 
@@ -39,7 +43,9 @@ class ScopesTest {
     }
 
     private String width(int bay) {
-        return String.valueOf(frame(bay).locator("html").evaluate("(root) => getComputedStyle(root).getPropertyValue('--width-text')"));
+        return String.valueOf(frame(bay)
+                .locator("html")
+                .evaluate("(root) => getComputedStyle(root).getPropertyValue('--width-text')"));
     }
 
     private Locator place(String words) {
@@ -62,7 +68,9 @@ class ScopesTest {
         // Loaded again, the compiled stylesheet says the same.
         page.reload();
         Browsers.onPages(page);
-        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true)).first().selectOption("crossings/last-boat");
+        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .selectOption("crossings/last-boat");
         page.waitForCondition(() -> widths("51rem", "40rem", "40rem"));
     }
 
@@ -72,11 +80,14 @@ class ScopesTest {
         widen("51rem");
         assertThat(place("article pages 51rem")).isChecked();
         assertThat(place("the theme 40rem")).isVisible();
-        assertThat(page.getByLabel("Chain", new Page.GetByLabelOptions().setExact(true))).containsText("written in article pages");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("As the theme again")).click();
+        assertThat(page.getByLabel("Chain", new Page.GetByLabelOptions().setExact(true)))
+                .containsText("written in article pages");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("As the theme again"))
+                .click();
         assertThat(place("article pages as the theme")).isVisible();
         page.waitForCondition(() -> widths("40rem", "40rem", "40rem"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove"))
+                .click();
         page.waitForCondition(() -> widths("51rem", "40rem", "40rem"));
     }
 
@@ -85,7 +96,8 @@ class ScopesTest {
         place("article pages").check();
         widen("51rem");
         page.waitForCondition(() -> widths("51rem", "40rem", "40rem"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the whole theme")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the whole theme"))
+                .click();
         assertThat(page.getByText("Edits go to article pages only.")).isHidden();
         widen("38rem");
         page.waitForCondition(() -> widths("51rem", "38rem", "38rem"));
@@ -98,7 +110,9 @@ class ScopesTest {
         widen("36rem");
         assertThat(page.getByTestId("saved-state")).containsText("width.text to 36rem");
         page.waitForCondition(() -> widths("40rem", "40rem", "40rem"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark")).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark"))
+                .first()
+                .click();
         page.waitForCondition(() -> widths("36rem", "40rem", "40rem"));
     }
 }

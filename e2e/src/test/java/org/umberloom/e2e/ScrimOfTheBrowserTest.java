@@ -59,12 +59,20 @@ class ScrimOfTheBrowserTest {
         BufferedImage chessboard = picture((x, y) -> (x / 20 + y / 20) % 2 == 0 ? 0xf4efe2 : 0x202830);
         BufferedImage photograph = picture((x, y) -> {
             int sky = 210 - y / 3 + (int) (random.nextGaussian() * 28);
-            return Math.max(0, Math.min(255, sky)) << 16 | Math.max(0, Math.min(255, sky - 20 + random.nextInt(30))) << 8
+            return Math.max(0, Math.min(255, sky)) << 16
+                    | Math.max(0, Math.min(255, sky - 20 + random.nextInt(30))) << 8
                     | Math.max(0, Math.min(255, 90 + x / 4 + (int) (random.nextGaussian() * 20)));
         });
-        return Stream.of("deep", "page").flatMap(surface -> Stream.of(
-                Arguments.of("gradient", gradient, surface, Blend.NORMAL), Arguments.of("chessboard", chessboard, surface, Blend.NORMAL),
-                Arguments.of("photograph", photograph, surface, Blend.NORMAL), Arguments.of("photograph", photograph, surface, surface.equals("page") ? Blend.MULTIPLY : Blend.SOFT_LIGHT)));
+        return Stream.of("deep", "page")
+                .flatMap(surface -> Stream.of(
+                        Arguments.of("gradient", gradient, surface, Blend.NORMAL),
+                                Arguments.of("chessboard", chessboard, surface, Blend.NORMAL),
+                        Arguments.of("photograph", photograph, surface, Blend.NORMAL),
+                                Arguments.of(
+                                        "photograph",
+                                        photograph,
+                                        surface,
+                                        surface.equals("page") ? Blend.MULTIPLY : Blend.SOFT_LIGHT)));
     }
 
     @ParameterizedTest(name = "{0} on {2}, {3}")
@@ -74,25 +82,40 @@ class ScrimOfTheBrowserTest {
         ThemeDocument theme = standing(surface, blend);
         Resolution resolution = Resolution.of(theme, theme.defaults());
         double alpha = Grounds.of(theme, resolution, pictures).get(surface).alpha();
-        assertThat(alpha).as("the picture needs a scrim, else nothing is proved").isBetween(0.03, 0.999);
+        assertThat(alpha)
+                .as("the picture needs a scrim, else nothing is proved")
+                .isBetween(0.03, 0.999);
         String css = Stylesheet.compile(theme, Usage.ALL, List.of(), pictures);
         String written = " / " + shortest(alpha) + ")";
         assertThat(css).contains(written);
-        assertThat(worst(resolution, surface, painted(css, surface, picture))).as("share that is readable").isGreaterThanOrEqualTo(0.99);
+        assertThat(worst(resolution, surface, painted(css, surface, picture)))
+                .as("share that is readable")
+                .isGreaterThanOrEqualTo(0.99);
         String less = css.replace(written, " / " + shortest(alpha - 0.02) + ")");
-        assertThat(worst(resolution, surface, painted(less, surface, picture))).as("share with 0.02 less").isLessThan(0.99);
+        assertThat(worst(resolution, surface, painted(less, surface, picture)))
+                .as("share with 0.02 less")
+                .isLessThan(0.99);
     }
 
     private static String shortest(double alpha) {
-        return java.math.BigDecimal.valueOf(alpha).setScale(3, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        return java.math.BigDecimal.valueOf(alpha)
+                .setScale(3, java.math.RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     private static ThemeDocument standing(String surface, Blend blend) {
         ThemeDocument theme = Starter.ALL.get(0).theme("Standing");
         Place roles = Place.set("roles");
         TokenPath path = TokenPath.of("surface").child(surface);
-        Ground ground = new Ground(Ground.Kind.PICTURE, "test.png", "left top", "no-repeat", "auto", blend, 0, "border", true);
-        return new Edit.SetMeta(roles, path, Ground.with(theme.at(roles).group(path).orElseThrow().meta(), Optional.of(ground))).applyTo(theme).theme();
+        Ground ground =
+                new Ground(Ground.Kind.PICTURE, "test.png", "left top", "no-repeat", "auto", blend, 0, "border", true);
+        return new Edit.SetMeta(
+                        roles,
+                        path,
+                        Ground.with(theme.at(roles).group(path).orElseThrow().meta(), Optional.of(ground)))
+                .applyTo(theme)
+                .theme();
     }
 
     /** The surface's area as a screen shows it, without its text. */
@@ -102,10 +125,20 @@ class ScrimOfTheBrowserTest {
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
             page.route("http://ground.test/**", route -> {
                 String url = route.request().url();
-                if (url.endsWith(".png")) route.fulfill(new Route.FulfillOptions().setContentType("image/png").setBodyBytes(png.toByteArray()));
-                else if (url.endsWith(".css")) route.fulfill(new Route.FulfillOptions().setContentType("text/css").setBody(css));
-                else route.fulfill(new Route.FulfillOptions().setContentType("text/html").setBody("<!doctype html><html><link rel=stylesheet href=theme.css>"
-                        + "<body style='margin:0'><div id=area data-surface=" + surface + " style='width:" + WIDTH + "px;height:" + HEIGHT + "px'></div></body></html>"));
+                if (url.endsWith(".png"))
+                    route.fulfill(new Route.FulfillOptions()
+                            .setContentType("image/png")
+                            .setBodyBytes(png.toByteArray()));
+                else if (url.endsWith(".css"))
+                    route.fulfill(new Route.FulfillOptions()
+                            .setContentType("text/css")
+                            .setBody(css));
+                else
+                    route.fulfill(new Route.FulfillOptions()
+                            .setContentType("text/html")
+                            .setBody("<!doctype html><html><link rel=stylesheet href=theme.css>"
+                                    + "<body style='margin:0'><div id=area data-surface=" + surface + " style='width:"
+                                    + WIDTH + "px;height:" + HEIGHT + "px'></div></body></html>"));
             });
             page.navigate("http://ground.test/page.html");
             return ImageIO.read(new ByteArrayInputStream(page.locator("#area").screenshot()));
@@ -119,7 +152,10 @@ class ScrimOfTheBrowserTest {
         double[] ground = new double[pixels.length];
         for (int i = 0; i < pixels.length; i++) ground[i] = luminance(pixels[i]);
         for (String role : TEXTS) {
-            String hex = CustomProperties.text(resolution.find("surface." + surface + "." + role).orElseThrow().value());
+            String hex = CustomProperties.text(resolution
+                    .find("surface." + surface + "." + role)
+                    .orElseThrow()
+                    .value());
             double text = luminance(Integer.parseInt(hex.substring(1), 16));
             int reached = 0;
             for (double y : ground) if ((Math.max(y, text) + 0.05) / (Math.min(y, text) + 0.05) >= 4.5) reached++;

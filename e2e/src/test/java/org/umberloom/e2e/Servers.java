@@ -33,8 +33,12 @@ final class Servers implements AutoCloseable {
         folder = Files.createTempDirectory(Path.of("/tmp"), "loom-kill.");
         Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
         if (root()) run("chown", "mysql", folder.toString());
-        List<String> install = new ArrayList<>(List.of("mariadb-install-db", "--no-defaults", "--datadir=" + folder.resolve("data"),
-                "--auth-root-authentication-method=normal", "--skip-test-db"));
+        List<String> install = new ArrayList<>(List.of(
+                "mariadb-install-db",
+                "--no-defaults",
+                "--datadir=" + folder.resolve("data"),
+                "--auth-root-authentication-method=normal",
+                "--skip-test-db"));
         install.addAll(this.databaseOptions);
         if (root()) install.add("--user=mysql");
         run(install.toArray(String[]::new));
@@ -60,16 +64,29 @@ final class Servers implements AutoCloseable {
     }
 
     void startDatabase() throws Exception {
-        List<String> command = new ArrayList<>(List.of("/usr/sbin/mariadbd", "--no-defaults", "--datadir=" + folder.resolve("data"),
-                "--bind-address=127.0.0.1", "--port=" + databasePort, "--socket=" + folder.resolve("s"), "--skip-log-bin",
-                "--innodb-buffer-pool-size=64M", "--max-allowed-packet=64M", "--character-set-server=utf8mb4"));
+        List<String> command = new ArrayList<>(List.of(
+                "/usr/sbin/mariadbd",
+                "--no-defaults",
+                "--datadir=" + folder.resolve("data"),
+                "--bind-address=127.0.0.1",
+                "--port=" + databasePort,
+                "--socket=" + folder.resolve("s"),
+                "--skip-log-bin",
+                "--innodb-buffer-pool-size=64M",
+                "--max-allowed-packet=64M",
+                "--character-set-server=utf8mb4"));
         command.addAll(databaseOptions);
         if (root()) command.add("--user=mysql");
-        database = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        database = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
         long end = System.nanoTime() + LONGEST_START.toNanos();
         while (true) {
-            try (Connection connection = connect("mysql"); Statement statement = connection.createStatement()) {
-                statement.execute("create database if not exists killed character set utf8mb4 collate utf8mb4_unicode_ci");
+            try (Connection connection = connect("mysql");
+                    Statement statement = connection.createStatement()) {
+                statement.execute(
+                        "create database if not exists killed character set utf8mb4 collate utf8mb4_unicode_ci");
                 return;
             } catch (SQLException notYet) {
                 if (!database.isAlive() || System.nanoTime() > end) throw notYet;
@@ -83,7 +100,8 @@ final class Servers implements AutoCloseable {
     }
 
     void sql(String statement) throws SQLException {
-        try (Connection connection = connect("killed"); Statement sql = connection.createStatement()) {
+        try (Connection connection = connect("killed");
+                Statement sql = connection.createStatement()) {
             sql.execute(statement);
         }
     }
@@ -112,10 +130,24 @@ final class Servers implements AutoCloseable {
     }
 
     private Process begin(int at, String compiler) throws IOException {
-        return new ProcessBuilder("java", "-Xmx512m", "-XX:+UseSerialGC", compiler, "-cp", System.getProperty("java.class.path"),
-                "org.umberloom.app.UmberLoom", "--server.port=" + at, "--spring.datasource.url=" + url("killed"),
-                "--spring.datasource.username=root", "--spring.datasource.password=", "--LOOM_LEAD_EMAIL=" + Loom.EMAIL, "--LOOM_LEAD_NAME=Maren Oake",
-                "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD).redirectErrorStream(true).redirectOutput(log(at).toFile()).start();
+        return new ProcessBuilder(
+                        "java",
+                        "-Xmx512m",
+                        "-XX:+UseSerialGC",
+                        compiler,
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "org.umberloom.app.UmberLoom",
+                        "--server.port=" + at,
+                        "--spring.datasource.url=" + url("killed"),
+                        "--spring.datasource.username=root",
+                        "--spring.datasource.password=",
+                        "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
+                        "--LOOM_LEAD_NAME=Maren Oake",
+                        "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD)
+                .redirectErrorStream(true)
+                .redirectOutput(log(at).toFile())
+                .start();
     }
 
     /** The last lines that the application said. */

@@ -37,8 +37,11 @@ class StressTest {
                 String first = crowd.figures();
                 crowd.forget();
                 crowd.work(CROWD);
-                note("crowd", "The first 30 seconds after " + PEOPLE + " people signed in, on an application just started: " + first + ".\n\nThe "
-                        + CROWD.toMinutes() + " minutes after that: " + crowd.figures() + ".");
+                note(
+                        "crowd",
+                        "The first 30 seconds after " + PEOPLE + " people signed in, on an application just started: "
+                                + first + ".\n\nThe " + CROWD.toMinutes() + " minutes after that: " + crowd.figures()
+                                + ".");
                 assertThat(crowd.failures).isEmpty();
             }
         }
@@ -69,7 +72,12 @@ class StressTest {
                 int before = revision;
                 try {
                     for (int i = 1; i <= 500; i++) {
-                        if (client.send("POST", "/api/themes/" + id + "/edits", Asked.edit(revision, Asked.value("shape.radius", revision + 1 + "px"))).statusCode() != 200) break;
+                        if (client.send(
+                                                "POST",
+                                                "/api/themes/" + id + "/edits",
+                                                Asked.edit(revision, Asked.value("shape.radius", revision + 1 + "px")))
+                                        .statusCode()
+                                != 200) break;
                         revision++;
                         done[0]++;
                     }
@@ -94,11 +102,16 @@ class StressTest {
                 assertThat(now).as("after kill %d", kill).isBetween(revision, revision + 1);
                 unknown += now - revision;
                 revision = now;
-                assertThat(client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "").body()).contains("\"written\":\"" + revision + "px\"");
+                assertThat(client.send("GET", "/api/themes/" + id + "/token?path=shape.radius", "")
+                                .body())
+                        .contains("\"written\":\"" + revision + "px\"");
             }
         }
-        note("kills", KILLS + " kills of the database and " + KILLS + " of the application, each in the middle of edits: " + acknowledged
-                + " edits were acknowledged and every one was there afterwards; " + unknown + " were stored whose answer was lost with the process.");
+        note(
+                "kills",
+                KILLS + " kills of the database and " + KILLS + " of the application, each in the middle of edits: "
+                        + acknowledged + " edits were acknowledged and every one was there afterwards; " + unknown
+                        + " were stored whose answer was lost with the process.");
     }
 
     @Test
@@ -110,9 +123,13 @@ class StressTest {
             input.document(seed);
             input.picture(seed);
         }
-        note("hostile", HOSTILE.toMinutes() + " minutes of random documents and pictures: " + input.documents + " documents, of which " + input.stored
-                + " were whole themes and went through bench, edit, library, kit and back without a difference; " + input.pictures + " pictures, of which "
-                + input.picturesKept + " were kept. No answer of 500, nothing lost.");
+        note(
+                "hostile",
+                HOSTILE.toMinutes() + " minutes of random documents and pictures: " + input.documents
+                        + " documents, of which " + input.stored
+                        + " were whole themes and went through bench, edit, library, kit and back without a difference; "
+                        + input.pictures + " pictures, of which "
+                        + input.picturesKept + " were kept. No answer of 500, nothing lost.");
     }
 
     /** Puts a passage between its marks. */
@@ -124,7 +141,10 @@ class StressTest {
         int from = page.indexOf(before) + before.length();
         int to = page.indexOf(after);
         assertThat(to).isGreaterThan(from);
-        Files.writeString(file, page.substring(0, from) + "\n" + LocalDate.now() + ", " + Runtime.getRuntime().availableProcessors() + " cores, application with 512 MiB of heap.\n\n"
-                + text + "\n" + page.substring(to));
+        Files.writeString(
+                file,
+                page.substring(0, from) + "\n" + LocalDate.now() + ", "
+                        + Runtime.getRuntime().availableProcessors() + " cores, application with 512 MiB of heap.\n\n"
+                        + text + "\n" + page.substring(to));
     }
 }

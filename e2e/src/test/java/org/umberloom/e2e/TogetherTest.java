@@ -39,13 +39,17 @@ class TogetherTest {
     }
 
     private static String edit(int base, String path, String text) {
-        return Asked.edit(base, "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"" + path + "\",\"text\":\"" + text + "\"");
+        return Asked.edit(
+                base,
+                "\"op\":\"newToken\",\"place\":\"set:base\",\"type\":\"dimension\",\"path\":\"" + path
+                        + "\",\"text\":\"" + text + "\"");
     }
 
     @Test
     void bothLiveOnTheDatabaseTheyBeganOn() throws Exception {
         assertThat(both).allMatch(Process::isAlive);
-        assertThat(one.send("GET", "/api/people", "").body()).isEqualTo(other.send("GET", "/api/people", "").body());
+        assertThat(one.send("GET", "/api/people", "").body())
+                .isEqualTo(other.send("GET", "/api/people", "").body());
     }
 
     /** The setting makes a transaction fail where a row changed since it began (error 1020); both must be borne. */
@@ -64,22 +68,31 @@ class TogetherTest {
         for (int i = 0; i < edits; i++) {
             int number = i;
             Client client = i % 2 == 0 ? one : other;
-            answers.add(people.submit(() -> client.send("POST", "/api/themes/" + theme + "/edits", edit(0, "mine.t" + number, number + "px"))));
+            answers.add(people.submit(() ->
+                    client.send("POST", "/api/themes/" + theme + "/edits", edit(0, "mine.t" + number, number + "px"))));
         }
-        for (Future<HttpResponse<String>> answer : answers) assertThat(answer.get().statusCode()).as(answer.get().body()).isEqualTo(200);
+        for (Future<HttpResponse<String>> answer : answers)
+            assertThat(answer.get().statusCode()).as(answer.get().body()).isEqualTo(200);
         people.shutdown();
         String seen = one.send("GET", "/api/themes/" + theme, "").body();
-        assertThat(seen).contains("\"revision\":" + edits + ",").isEqualTo(other.send("GET", "/api/themes/" + theme, "").body());
-        assertThat(one.send("GET", "/api/themes/" + theme + "/history?most=500", "").body().split("\"kind\":\"edit\"", -1)).hasSize(edits + 1);
+        assertThat(seen)
+                .contains("\"revision\":" + edits + ",")
+                .isEqualTo(other.send("GET", "/api/themes/" + theme, "").body());
+        assertThat(one.send("GET", "/api/themes/" + theme + "/history?most=500", "")
+                        .body()
+                        .split("\"kind\":\"edit\"", -1))
+                .hasSize(edits + 1);
     }
 
     @Test
     void anEditOfOneIsAnnouncedAndShownByTheOther() throws Exception {
         String theme = one.newTheme("Announced");
         Client.Socket socket = other.open("/api/themes/" + theme + "/live", other.address());
-        assertThat(socket.announced.poll(20, java.util.concurrent.TimeUnit.SECONDS)).contains(":0}");
+        assertThat(socket.announced.poll(20, java.util.concurrent.TimeUnit.SECONDS))
+                .contains(":0}");
         one.send("POST", "/api/themes/" + theme + "/edits", edit(0, "mine.a", "1px"));
-        assertThat(socket.announced.poll(20, java.util.concurrent.TimeUnit.SECONDS)).contains(":1}");
+        assertThat(socket.announced.poll(20, java.util.concurrent.TimeUnit.SECONDS))
+                .contains(":1}");
     }
 
     /** A picture's list, tones and address once lived in one process. */
@@ -87,16 +100,32 @@ class TogetherTest {
     void aPictureThatOneTakesIsInTheStylesheetTheScrimAndTheKitOfTheOther() throws Exception {
         String theme = one.newTheme("Pictured");
         other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "");
-        byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><rect width='9' height='9' fill='#000000'/></svg>".getBytes();
-        assertThat(one.upload("/api/themes/" + theme + "/pictures", "Sea view.svg", svg).body()).contains("sea-view.svg");
-        String ground = "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\",\"ground\":{\"kind\":\"picture\",\"source\":\"sea-view.svg\","
-                + "\"position\":\"center center\",\"repeat\":\"no-repeat\",\"size\":\"cover\",\"blend\":\"normal\",\"angle\":0,\"role\":\"border\",\"scrim\":true}";
+        byte[] svg =
+                "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><rect width='9' height='9' fill='#000000'/></svg>"
+                        .getBytes();
+        assertThat(one.upload("/api/themes/" + theme + "/pictures", "Sea view.svg", svg)
+                        .body())
+                .contains("sea-view.svg");
+        String ground = "\"op\":\"onGround\",\"place\":\"set:roles\",\"path\":\"surface.page\","
+                + "\"ground\":{\"kind\":\"picture\",\"source\":\"sea-view.svg\","
+                + "\"position\":\"center "
+                + "center\",\"repeat\":\"no-repeat\",\"size\":\"cover\",\"blend\":\"normal\",\"angle\":0,"
+                + "\"role\":\"border\",\"scrim\":true}";
         HttpResponse<String> laid = one.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(1, ground));
         assertThat(laid.statusCode()).as(laid.body()).isEqualTo(200);
-        String css = other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "").body();
-        assertThat(css).contains("ground/sea-view.svg").isEqualTo(one.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "").body());
-        assertThat(other.download("/api/themes/" + theme + "/kit.zip")).isEqualTo(one.download("/api/themes/" + theme + "/kit.zip"));
-        assertThat(other.send("DELETE", "/api/themes/" + theme + "/pictures/sea-view.svg", "").body()).contains("stands on the picture");
-        assertThat(other.send("GET", "/preview/" + theme + "/draft/default/x/ground/sea-view.svg", "").body()).contains("#000000");
+        String css = other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "")
+                .body();
+        assertThat(css)
+                .contains("ground/sea-view.svg")
+                .isEqualTo(one.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "")
+                        .body());
+        assertThat(other.download("/api/themes/" + theme + "/kit.zip"))
+                .isEqualTo(one.download("/api/themes/" + theme + "/kit.zip"));
+        assertThat(other.send("DELETE", "/api/themes/" + theme + "/pictures/sea-view.svg", "")
+                        .body())
+                .contains("stands on the picture");
+        assertThat(other.send("GET", "/preview/" + theme + "/draft/default/x/ground/sea-view.svg", "")
+                        .body())
+                .contains("#000000");
     }
 }

@@ -37,8 +37,10 @@ class WrongInputTest {
     }
 
     private Locator seedField() {
-        return page.getByLabel("Seed of sea", new Page.GetByLabelOptions().setExact(true)).getByRole(AriaRole.TEXTBOX)
-                .or(page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of sea"))).first();
+        return page.getByLabel("Seed of sea", new Page.GetByLabelOptions().setExact(true))
+                .getByRole(AriaRole.TEXTBOX)
+                .or(page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed of sea")))
+                .first();
     }
 
     private Locator alert() {
@@ -51,7 +53,8 @@ class WrongInputTest {
         page.navigate(loom.address() + "/sign-in");
         page.getByLabel("E-mail address").fill("nobody@example.org");
         page.getByLabel("Password").fill("wrong");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
         assertThat(alert()).containsText("do not belong together");
         assertThat(page.getByLabel("E-mail address")).hasValue("nobody@example.org");
     }
@@ -80,7 +83,8 @@ class WrongInputTest {
         Browsers.fillSignIn(page);
         assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #225577");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed"))
+                .click();
         assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
     }
 
@@ -88,9 +92,14 @@ class WrongInputTest {
     void aServerThatDoesNotAnswerIsSaidWhateverWasAsked() {
         Browsers.openBench(page, "Tern Passage");
         page.route(Pattern.compile("/api/themes/\\d+\\?"), Route::abort);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of the instruments")).click();
-        page.getByRole(AriaRole.DIALOG).getByText("heritage", new Locator.GetByTextOptions().setExact(true)).click();
-        assertThat(page.getByText("The server could not be reached. Nothing was changed; try again in a moment.").first()).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Combination of the instruments"))
+                .click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByText("heritage", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(page.getByText("The server could not be reached. Nothing was changed; try again in a moment.")
+                        .first())
+                .isVisible();
     }
 
     @Test
@@ -113,19 +122,24 @@ class WrongInputTest {
         assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #336655");
         assertThat(seedField()).hasValue("#336655");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed"))
+                .click();
         assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
         assertThat(seedField()).hasValue(before);
     }
 
     private void importRefused(Path file, String message) {
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage"))
+                .first()
+                .waitFor();
         int before = page.getByRole(AriaRole.LISTITEM).count();
         page.getByLabel("Kit file").setInputFiles(file);
         assertThat(alert()).containsText(message);
         assertThat(alert()).containsText("nothing was changed");
         page.reload();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage")).first().waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage"))
+                .first()
+                .waitFor();
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before);
     }
 
@@ -138,7 +152,8 @@ class WrongInputTest {
     @Test
     void anArchiveThatClimbsOutIsRefused(@TempDir Path folder) throws IOException {
         Path file = folder.resolve("climbing.kit.zip");
-        try (OutputStream out = Files.newOutputStream(file); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (OutputStream out = Files.newOutputStream(file);
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             zip.putNextEntry(new ZipEntry("../../outside.txt"));
             zip.write(1);
         }
@@ -162,7 +177,8 @@ class WrongInputTest {
     /** The same without the front end's own check: the server answers 413 with its reason, and goes on. */
     @Test
     void anUploadOf200MegabytesIsRefusedByTheServer() {
-        Object answer = page.evaluate("""
+        Object answer = page.evaluate(
+                """
                 async () => {
                   const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
                   const body = new FormData();
@@ -170,20 +186,26 @@ class WrongInputTest {
                   const response = await fetch('/api/kits', { method: 'POST', body, headers: { 'X-XSRF-TOKEN': token } });
                   return response.status + ' ' + (await response.json()).detail;
                 }""");
-        assertThat((String) answer).startsWith("413").contains("larger than 32 MB").contains("Nothing was imported");
+        assertThat((String) answer)
+                .startsWith("413")
+                .contains("larger than 32 MB")
+                .contains("Nothing was imported");
         page.reload();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library")))
+                .isVisible();
     }
 
     @Test
     void aRequestWithoutItsTokenIsRefused() {
-        assertThat(page.evaluate("() => fetch('/api/themes/1/undo', { method: 'POST' }).then((r) => r.status)")).isEqualTo(403);
+        assertThat(page.evaluate("() => fetch('/api/themes/1/undo', { method: 'POST' }).then((r) => r.status)"))
+                .isEqualTo(403);
     }
 
     @Test
     void aThemeThatIsNotThereHasAScreenThatSaysSo() {
         page.navigate(loom.address() + "/bench/4711");
         assertThat(page.getByText("There is no theme with the number 4711.")).isVisible();
-        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the library"))).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the library")))
+                .isVisible();
     }
 }

@@ -25,14 +25,16 @@ interface AccountMapper {
     @Select("select count(*) from account")
     int count();
 
-    @Insert("insert into account (email, name, password_hash, role) values (#{email}, #{name}, #{passwordHash}, #{role})")
+    @Insert(
+            "insert into account (email, name, password_hash, role) values (#{email}, #{name}, #{passwordHash}, #{role})")
     void addFirst(String email, String name, String passwordHash, String role);
 
     /** Somebody who was taken off the list comes back as who they were. */
-    @Insert("insert into account (email, name, password_hash, role) values (#{email}, #{name}, #{passwordHash}, #{role}) "
-            + "on duplicate key update name = if(removed_at is null, name, values(name)), "
-            + "password_hash = if(removed_at is null, password_hash, values(password_hash)), "
-            + "role = if(removed_at is null, role, values(role)), removed_at = null")
+    @Insert(
+            "insert into account (email, name, password_hash, role) values (#{email}, #{name}, #{passwordHash}, #{role}) "
+                    + "on duplicate key update name = if(removed_at is null, name, values(name)), "
+                    + "password_hash = if(removed_at is null, password_hash, values(password_hash)), "
+                    + "role = if(removed_at is null, role, values(role)), removed_at = null")
     void add(String email, String name, String passwordHash, String role);
 
     @Update("update account set password_hash = #{hash} where id = #{id}")
@@ -42,12 +44,14 @@ interface AccountMapper {
     void remove(long id, LocalDateTime at);
 
     /** One that was sent and not yet accepted. */
-    record Invitation(long id, String email, String name, String role, String invitedBy, LocalDateTime expiresAt) {
-    }
+    record Invitation(long id, String email, String name, String role, String invitedBy, LocalDateTime expiresAt) {}
 
-    String INVITATION = "select i.id, i.email, i.name, i.role, a.name as invited_by, i.expires_at from invitation i join account a on a.id = i.invited_by ";
+    String INVITATION =
+            "select i.id, i.email, i.name, i.role, a.name as invited_by, i.expires_at from invitation i join account "
+                    + "a on a.id = i.invited_by ";
 
-    @Insert("replace into invitation (word, email, name, role, invited_by, expires_at) values (#{word}, #{email}, #{name}, #{role}, #{by}, #{expiresAt})")
+    @Insert("replace into invitation (word, email, name, role, invited_by, expires_at) values (#{word}, #{email}, "
+            + "#{name}, #{role}, #{by}, #{expiresAt})")
     void invite(String word, String email, String name, String role, long by, LocalDateTime expiresAt);
 
     @Select(INVITATION + "where i.word = #{word}")

@@ -28,7 +28,11 @@ public class AccountService implements UserDetailsService {
     private final PasswordEncoder passwords;
     private final ApplicationEventPublisher events;
 
-    AccountService(AccountMapper accounts, SessionMapper sessions, PasswordEncoder passwords, ApplicationEventPublisher events) {
+    AccountService(
+            AccountMapper accounts,
+            SessionMapper sessions,
+            PasswordEncoder passwords,
+            ApplicationEventPublisher events) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.passwords = passwords;
@@ -38,8 +42,10 @@ public class AccountService implements UserDetailsService {
     @Override
     public UserDetails loadUserByUsername(String email) {
         Account account = find(email).orElseThrow(() -> new UsernameNotFoundException(email));
-        return User.withUsername(account.email()).password(account.passwordHash())
-                .roles(account.role().toUpperCase(Locale.ROOT)).build();
+        return User.withUsername(account.email())
+                .password(account.passwordHash())
+                .roles(account.role().toUpperCase(Locale.ROOT))
+                .build();
     }
 
     public Optional<Account> find(String email) {

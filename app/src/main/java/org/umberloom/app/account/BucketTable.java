@@ -91,7 +91,8 @@ final class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String>
         @Override
         public LockAndGetResult tryLockAndGet(Optional<Long> timeout) {
             return told(() -> {
-                try (PreparedStatement select = connection.prepareStatement("select state from bucket where id = ? for update")) {
+                try (PreparedStatement select =
+                        connection.prepareStatement("select state from bucket where id = ? for update")) {
                     select.setString(1, key);
                     try (ResultSet rows = select.executeQuery()) {
                         return rows.next() ? LockAndGetResult.locked(rows.getBytes(1)) : LockAndGetResult.notLocked();
@@ -102,13 +103,22 @@ final class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String>
 
         @Override
         public boolean tryInsertEmptyData(Optional<Long> timeout) {
-            done(() -> change(connection, "insert ignore into bucket (id, state, expires_at) values (?, null, unix_timestamp() + ?)", key, SECONDS_KEPT));
+            done(() -> change(
+                    connection,
+                    "insert ignore into bucket (id, state, expires_at) values (?, null, unix_timestamp() + ?)",
+                    key,
+                    SECONDS_KEPT));
             return true;
         }
 
         @Override
         public void update(byte[] data, RemoteBucketState state, Optional<Long> timeout) {
-            done(() -> change(connection, "update bucket set state = ?, expires_at = unix_timestamp() + ? where id = ?", data, SECONDS_KEPT, key));
+            done(() -> change(
+                    connection,
+                    "update bucket set state = ?, expires_at = unix_timestamp() + ? where id = ?",
+                    data,
+                    SECONDS_KEPT,
+                    key));
         }
 
         @Override

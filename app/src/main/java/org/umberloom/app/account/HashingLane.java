@@ -13,7 +13,8 @@ final class HashingLane implements PasswordEncoder {
     private static final long LONGEST_WAIT_S = 10;
 
     private final PasswordEncoder encoder;
-    private final Lane lane = new Lane(1, MOST_WAITING, LONGEST_WAIT_S, () -> new AuthenticationServiceException("too many sign in at once"));
+    private final Lane lane = new Lane(
+            1, MOST_WAITING, LONGEST_WAIT_S, () -> new AuthenticationServiceException("too many sign in at once"));
 
     HashingLane(PasswordEncoder encoder) {
         this.encoder = encoder;

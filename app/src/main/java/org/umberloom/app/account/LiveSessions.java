@@ -23,7 +23,10 @@ public class LiveSessions {
 
     private final SessionMapper sessions;
     private final Clock clock;
-    private final Cache<String, Boolean> seen = Caffeine.newBuilder().expireAfterWrite(MOMENT).maximumSize(MOST_KNOWN).build();
+    private final Cache<String, Boolean> seen = Caffeine.newBuilder()
+            .expireAfterWrite(MOMENT)
+            .maximumSize(MOST_KNOWN)
+            .build();
 
     LiveSessions(SessionMapper sessions, Clock clock) {
         this.sessions = sessions;
@@ -40,7 +43,8 @@ public class LiveSessions {
         List<String> ids = List.copyOf(asked);
         Set<String> holding = new HashSet<>();
         for (int from = 0; from < ids.size(); from += MOST_ASKED)
-            holding.addAll(sessions.holding(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED)), clock.millis()));
+            holding.addAll(
+                    sessions.holding(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED)), clock.millis()));
         ids.forEach(id -> {
             if (holding.contains(id)) seen.put(id, true);
             else seen.invalidate(id);

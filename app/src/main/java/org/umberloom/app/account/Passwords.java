@@ -15,10 +15,10 @@ final class Passwords {
     static final int MOST_BYTES = 72;
     /** Of 0 to 4: below it, a list of common passwords, names and patterns finds it too soon. */
     private static final int LEAST_SCORE = 2;
+
     private static final Zxcvbn GUESSING = new Zxcvbn();
 
-    private Passwords() {
-    }
+    private Passwords() {}
 
     /** The form that is hashed: the same letters typed on another keyboard are the same password. */
     static String written(String password) {
@@ -30,7 +30,8 @@ final class Passwords {
         String written = written(password);
         if (written.codePointCount(0, written.length()) < SHORTEST)
             throw new IllegalArgumentException("The new password has " + written.codePointCount(0, written.length())
-                    + " characters; it needs at least " + SHORTEST + ". Several words in a row are easy to keep in mind.");
+                    + " characters; it needs at least " + SHORTEST
+                    + ". Several words in a row are easy to keep in mind.");
         if (written.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES)
             throw new IllegalArgumentException("The new password is longer than " + MOST_BYTES
                     + " bytes (letters beyond English ones take two or more). Choose a shorter one.");
@@ -38,6 +39,8 @@ final class Passwords {
         for (String word : known) own.addAll(List.of(word.split("[^\\p{Alnum}]+")));
         own.addAll(List.of(known));
         if (GUESSING.measure(written, own).getScore() < LEAST_SCORE)
-            throw new IllegalArgumentException("The new password would soon be guessed: it is common, repeats itself, or is made of your own name. Choose other words.");
+            throw new IllegalArgumentException(
+                    "The new password would soon be guessed: it is common, repeats itself, or is made of your own "
+                            + "name. Choose other words.");
     }
 }

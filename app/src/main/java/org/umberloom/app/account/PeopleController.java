@@ -18,15 +18,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class PeopleController {
-    record InviteRequest(@NotBlank @Size(max = 190) String email, @NotBlank @Size(max = 120) String name) {
-    }
+    record InviteRequest(@NotBlank @Size(max = 190) String email, @NotBlank @Size(max = 120) String name) {}
 
-    record AcceptRequest(@NotBlank @Size(max = 120) String name, @NotBlank @Size(max = 200) String password) {
-    }
+    record AcceptRequest(@NotBlank @Size(max = 120) String name, @NotBlank @Size(max = 200) String password) {}
 
     /** @param you whether it is who asks */
-    record PersonView(long id, String name, String email, String role, boolean you) {
-    }
+    record PersonView(long id, String name, String email, String role, boolean you) {}
 
     record InvitationView(long id, String email, String name, String invitedBy, String expiresAt) {
         static InvitationView of(AccountMapper.Invitation one) {
@@ -34,15 +31,12 @@ class PeopleController {
         }
     }
 
-    record PeopleView(List<PersonView> people, List<InvitationView> invitations) {
-    }
+    record PeopleView(List<PersonView> people, List<InvitationView> invitations) {}
 
     /** @param path of the link, shown this once */
-    record SentView(String path, String expiresAt) {
-    }
+    record SentView(String path, String expiresAt) {}
 
-    record InvitedView(String email, String name, String invitedBy, int shortestPassword) {
-    }
+    record InvitedView(String email, String name, String invitedBy, int shortestPassword) {}
 
     private final PeopleService people;
     private final AccountService accounts;
@@ -57,7 +51,10 @@ class PeopleController {
     @GetMapping("/people")
     PeopleView people(Principal principal) {
         Account you = accounts.get(principal.getName());
-        return new PeopleView(people.all().stream().map(one -> new PersonView(one.id(), one.name(), one.email(), one.role(), one.id() == you.id())).toList(),
+        return new PeopleView(
+                people.all().stream()
+                        .map(one -> new PersonView(one.id(), one.name(), one.email(), one.role(), one.id() == you.id()))
+                        .toList(),
                 people.invitations().stream().map(InvitationView::of).toList());
     }
 

@@ -23,8 +23,7 @@ class PeopleService {
     private static final String LEAD = "lead";
 
     /** @param path of the link that accepts it, for the one time it is shown */
-    record Sent(String path, LocalDateTime expiresAt) {
-    }
+    record Sent(String path, LocalDateTime expiresAt) {}
 
     private final AccountMapper accounts;
     private final AccountService service;
@@ -44,17 +43,24 @@ class PeopleService {
     /** Those that still hold. */
     List<AccountMapper.Invitation> invitations() {
         LocalDateTime now = LocalDateTime.now(clock);
-        return accounts.invitations().stream().filter(one -> one.expiresAt().isAfter(now)).toList();
+        return accounts.invitations().stream()
+                .filter(one -> one.expiresAt().isAfter(now))
+                .toList();
     }
 
     /** An earlier invitation of the same address no longer holds. @throws IllegalArgumentException for what is no address or name */
     Sent invite(String email, String name, Account by) {
         String address = AccountService.address(email);
         int at = address.indexOf('@');
-        if (at < 1 || at != address.lastIndexOf('@') || at == address.length() - 1 || address.length() > LONGEST_ADDRESS || address.chars().anyMatch(c -> c <= ' '))
+        if (at < 1
+                || at != address.lastIndexOf('@')
+                || at == address.length() - 1
+                || address.length() > LONGEST_ADDRESS
+                || address.chars().anyMatch(c -> c <= ' '))
             throw new IllegalArgumentException("“" + Names.shown(address) + "” is not an e-mail address.");
         String called = called(name);
-        if (accounts.byEmail(address).isPresent()) throw new IllegalArgumentException("Somebody with the address " + address + " is here already.");
+        if (accounts.byEmail(address).isPresent())
+            throw new IllegalArgumentException("Somebody with the address " + address + " is here already.");
         byte[] word = new byte[WORD_BYTES];
         random.nextBytes(word);
         String written = Base64.getUrlEncoder().withoutPadding().encodeToString(word);
@@ -70,8 +76,11 @@ class PeopleService {
     /** @throws NoSuchElementException when no invitation that holds has this word */
     AccountMapper.Invitation invitation(String word) {
         LocalDateTime now = LocalDateTime.now(clock);
-        return accounts.invitation(hash(word)).filter(one -> one.expiresAt().isAfter(now)).orElseThrow(() ->
-                new NoSuchElementException("This invitation no longer holds: it was used, withdrawn, or is older than a week. Ask for a new one."));
+        return accounts.invitation(hash(word))
+                .filter(one -> one.expiresAt().isAfter(now))
+                .orElseThrow(
+                        () -> new NoSuchElementException(
+                                "This invitation no longer holds: it was used, withdrawn, or is older than a week. Ask for a new one."));
     }
 
     /** Whoever has the word chooses name and password; it serves once. */
@@ -86,8 +95,10 @@ class PeopleService {
 
     /** They can no longer sign in, and what they have open ends; what they made stays under their name. */
     void remove(long id, Account by) {
-        Account leaving = accounts.byId(id).orElseThrow(() -> new NoSuchElementException("That person is no longer here."));
-        if (leaving.id() == by.id()) throw new IllegalArgumentException("Nobody can take themselves off the list; ask another lead.");
+        Account leaving =
+                accounts.byId(id).orElseThrow(() -> new NoSuchElementException("That person is no longer here."));
+        if (leaving.id() == by.id())
+            throw new IllegalArgumentException("Nobody can take themselves off the list; ask another lead.");
         accounts.remove(id, LocalDateTime.now(clock));
         service.endSessions(leaving.email(), "");
     }
@@ -99,7 +110,8 @@ class PeopleService {
     /** @throws IllegalArgumentException when it is no name, or too long */
     private static String called(String name) {
         String called = Names.checked("A person", name.strip());
-        if (called.length() > LONGEST_NAME) throw new IllegalArgumentException("A name has at most " + LONGEST_NAME + " letters.");
+        if (called.length() > LONGEST_NAME)
+            throw new IllegalArgumentException("A name has at most " + LONGEST_NAME + " letters.");
         return called;
     }
 }

@@ -34,18 +34,14 @@ import org.umberloom.app.web.Problems;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-    record SignInRequest(@NotBlank @Size(max = 200) String email, @NotBlank @Size(max = 200) String password) {
-    }
+    record SignInRequest(@NotBlank @Size(max = 200) String email, @NotBlank @Size(max = 200) String password) {}
 
-    record PasswordRequest(@NotBlank @Size(max = 200) String current, @NotBlank @Size(max = 200) String fresh) {
-    }
+    record PasswordRequest(@NotBlank @Size(max = 200) String current, @NotBlank @Size(max = 200) String fresh) {}
 
     /** How many other sessions were ended. */
-    record Ended(int sessions) {
-    }
+    record Ended(int sessions) {}
 
-    record Person(String name, String email, String role) {
-    }
+    record Person(String name, String email, String role) {}
 
     private final AuthenticationManager authentication;
     private final SecurityContextRepository contexts;
@@ -53,8 +49,12 @@ class SessionController {
     private final Throttle throttle;
     private final ApplicationEventPublisher events;
 
-    SessionController(AuthenticationManager authentication, SecurityContextRepository contexts, AccountService accounts, Throttle throttle,
-                      ApplicationEventPublisher events) {
+    SessionController(
+            AuthenticationManager authentication,
+            SecurityContextRepository contexts,
+            AccountService accounts,
+            Throttle throttle,
+            ApplicationEventPublisher events) {
         this.throttle = throttle;
         this.events = events;
         this.authentication = authentication;
@@ -70,8 +70,11 @@ class SessionController {
 
     @PostMapping
     Person signIn(@Valid @RequestBody SignInRequest request, HttpServletRequest http, HttpServletResponse response) {
-        Authentication signedIn = throttle.signingIn(request.email(), http.getRemoteAddr(), () -> authentication.authenticate(
-                UsernamePasswordAuthenticationToken.unauthenticated(request.email(), Passwords.written(request.password()))));
+        Authentication signedIn = throttle.signingIn(
+                request.email(),
+                http.getRemoteAddr(),
+                () -> authentication.authenticate(UsernamePasswordAuthenticationToken.unauthenticated(
+                        request.email(), Passwords.written(request.password()))));
         HttpSession session = http.getSession(false);
         if (session != null) http.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
@@ -97,26 +100,38 @@ class SessionController {
     @PutMapping("/password")
     void changePassword(@Valid @RequestBody PasswordRequest request, Principal principal, HttpServletRequest http) {
         throttle.signingIn(principal.getName(), http.getRemoteAddr(), () -> {
-            accounts.changePassword(principal.getName(), request.current(), request.fresh(), http.getSession().getId());
+            accounts.changePassword(
+                    principal.getName(),
+                    request.current(),
+                    request.fresh(),
+                    http.getSession().getId());
             return true;
         });
     }
 
     @DeleteMapping("/others")
     Ended endOthers(Principal principal, HttpServletRequest http) {
-        return new Ended(accounts.endSessions(principal.getName(), http.getSession().getId()));
+        return new Ended(
+                accounts.endSessions(principal.getName(), http.getSession().getId()));
     }
 
     @ExceptionHandler(AuthenticationException.class)
     ResponseEntity<ProblemDetail> notSignedIn(AuthenticationException e) {
         if (e instanceof AuthenticationServiceException && Problems.isOutage(e)) return answer(Problems.outage());
-        if (e instanceof AuthenticationServiceException) return answer(Problems.problem(HttpStatus.SERVICE_UNAVAILABLE, "Not signed in",
-                "Many people are signing in at this moment. Try again in a few seconds."));
-        return answer(Problems.problem(HttpStatus.UNAUTHORIZED, "Not signed in",
+        if (e instanceof AuthenticationServiceException)
+            return answer(Problems.problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "Not signed in",
+                    "Many people are signing in at this moment. Try again in a few seconds."));
+        return answer(Problems.problem(
+                HttpStatus.UNAUTHORIZED,
+                "Not signed in",
                 "The address and the password do not belong together. Check both and try again."));
     }
 
     private static ResponseEntity<ProblemDetail> answer(ProblemDetail problem) {
-        return ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        return ResponseEntity.status(problem.getStatus())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
     }
 }

@@ -1,5 +1,4 @@
 package org.umberloom.app.account;
 
 /** A session ended on purpose in this process. */
-public record SignedOut(String session) {
-}
+public record SignedOut(String session) {}

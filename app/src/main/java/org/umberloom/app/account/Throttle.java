@@ -28,7 +28,12 @@ class Throttle {
     /** Wrong tries at once, and how soon one more is given. */
     private record Allowance(int burst, Duration oneMoreIn) {
         BucketConfiguration configuration() {
-            return BucketConfiguration.builder().addLimit(Bandwidth.builder().capacity(burst).refillGreedy(1, oneMoreIn).build()).build();
+            return BucketConfiguration.builder()
+                    .addLimit(Bandwidth.builder()
+                            .capacity(burst)
+                            .refillGreedy(1, oneMoreIn)
+                            .build())
+                    .build();
         }
     }
 
@@ -36,6 +41,7 @@ class Throttle {
     private static final Allowance ADDRESS = new Allowance(30, Duration.ofSeconds(20));
     /** Source: NIST SP 800-63B-4, 3.2.2: no more than 100 wrong tries in a row for one account. */
     private static final Allowance ACCOUNT = new Allowance(90, Duration.ofMinutes(2));
+
     private static final int IPV6_NETWORK_GROUPS = 4;
 
     private final BucketTable buckets;
@@ -46,10 +52,15 @@ class Throttle {
 
     /** Does what needs an account's password. @throws TooManyTries before it, when there were too many wrong tries */
     <T> T signingIn(String email, String address, Supplier<T> trying) {
-        String account = UUID.nameUUIDFromBytes(AccountService.address(email).getBytes(StandardCharsets.UTF_8)).toString();
+        String account = UUID.nameUUIDFromBytes(AccountService.address(email).getBytes(StandardCharsets.UTF_8))
+                .toString();
         String network = network(address);
-        return guarded(List.of(bucket("pair " + account + " " + network, ACCOUNT_AT_ADDRESS), bucket("address " + network, ADDRESS),
-                bucket("account " + account, ACCOUNT)), trying);
+        return guarded(
+                List.of(
+                        bucket("pair " + account + " " + network, ACCOUNT_AT_ADDRESS),
+                        bucket("address " + network, ADDRESS),
+                        bucket("account " + account, ACCOUNT)),
+                trying);
     }
 
     /** Does what needs a secret word. @throws TooManyTries before it */
@@ -87,7 +98,8 @@ class Throttle {
         if (address.indexOf(':') < 0) return address;
         String[] groups = address.split("%")[0].split(":", -1);
         StringBuilder network = new StringBuilder();
-        for (int i = 0; i < Math.min(IPV6_NETWORK_GROUPS, groups.length); i++) network.append(groups[i]).append(':');
+        for (int i = 0; i < Math.min(IPV6_NETWORK_GROUPS, groups.length); i++)
+            network.append(groups[i]).append(':');
         return network.toString();
     }
 

@@ -23,8 +23,8 @@ public class FontCatalog {
      * @param weights the weights it covers, such as {@code 300 900}
      * @param license name of its license; the text is in {@code licenseFile}
      */
-    public record Family(String name, String generic, String file, String weights, String license, String licenseFile) {
-    }
+    public record Family(
+            String name, String generic, String file, String weights, String license, String licenseFile) {}
 
     private final ResourceLoader resources;
     private final List<Family> families;
@@ -33,7 +33,7 @@ public class FontCatalog {
         this.resources = resources;
         Resource catalog = resources.getResource(FOLDER + "catalog.json");
         families = catalog.exists()
-                ? json.readValue(catalog.getContentAsString(StandardCharsets.UTF_8), new TypeReference<>() { })
+                ? json.readValue(catalog.getContentAsString(StandardCharsets.UTF_8), new TypeReference<>() {})
                 : List.of();
     }
 

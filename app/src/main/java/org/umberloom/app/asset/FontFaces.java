@@ -25,7 +25,9 @@ public class FontFaces {
 
     /** Every shipped family; a browser fetches only those that a page uses. */
     public List<FontFace> all() {
-        return catalog.families().stream().map(family -> face(family, SERVED_AT)).toList();
+        return catalog.families().stream()
+                .map(family -> face(family, SERVED_AT))
+                .toList();
     }
 
     /** The families that the text styles of a theme use, with their files in that folder. */
@@ -38,7 +40,8 @@ public class FontFaces {
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
         for (Combination combination : theme.looks(MOST_COMBINATIONS))
             Resolution.of(theme, combination).tokens().values().forEach(token -> {
-                if (token.value() instanceof TypographyValue style && style.fontFamily() instanceof FontFamilyValue families)
+                if (token.value() instanceof TypographyValue style
+                        && style.fontFamily() instanceof FontFamilyValue families)
                     families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
             });
         return List.copyOf(used);

@@ -38,8 +38,7 @@ class PairService {
      * A pair in one look; level is fails, aa or aaa, missing where a role has no color, or elsewhere where no page that it is on
      * looks so.
      */
-    record PairCell(String front, String ground, double ratio, String level, boolean large) {
-    }
+    record PairCell(String front, String ground, double ratio, String level, boolean large) {}
 
     /**
      * @param surface whose role is in front
@@ -47,28 +46,39 @@ class PairService {
      * @param pages   sites and pages where it is, such as {@code crossings/fares}
      * @param words   of the first place
      */
-    record PairView(String surface, String foreground, String ground, String kind, List<String> types, String state, int count,
-                    List<String> pages, String words, List<PairCell> cells) {
-    }
+    record PairView(
+            String surface,
+            String foreground,
+            String ground,
+            String kind,
+            List<String> types,
+            String state,
+            int count,
+            List<String> pages,
+            String words,
+            List<PairCell> cells) {}
 
     /** @param scope at which pages look so; empty for those of which the theme says nothing of their own */
     record LookView(Map<String, String> contexts, String scope, String words) {
         static LookView of(Combination combination) {
-            return new LookView(combination.contexts(), combination.scope().map(Scope::toString).orElse(""),
+            return new LookView(
+                    combination.contexts(),
+                    combination.scope().map(Scope::toString).orElse(""),
                     combination.scope().map(Scope::words).orElse(""));
         }
     }
 
-    record PairsView(List<LookView> looks, List<PairView> pairs) {
-    }
+    record PairsView(List<LookView> looks, List<PairView> pairs) {}
 
     private static final PairCell ELSEWHERE = new PairCell("", "", 0, "elsewhere", false);
 
     private final DraftService drafts;
     private final SiteService sites;
     /** Pages are read once for each text of theirs; a text weighs what it holds. */
-    private final Cache<String, List<PageColors.Found>> read = Caffeine.newBuilder().maximumWeight(LETTERS_AT_HAND)
-            .weigher((String html, List<PageColors.Found> found) -> html.length() + 200 * found.size()).build();
+    private final Cache<String, List<PageColors.Found>> read = Caffeine.newBuilder()
+            .maximumWeight(LETTERS_AT_HAND)
+            .weigher((String html, List<PageColors.Found> found) -> html.length() + 200 * found.size())
+            .build();
 
     PairService(DraftService drafts, SiteService sites) {
         this.drafts = drafts;
@@ -89,16 +99,19 @@ class PairService {
             for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(html, Map.of()))) {
                 counts.merge(found.meeting(), found.count(), Integer::sum);
                 pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site + "/" + page.slug());
-                scopes.computeIfAbsent(found.meeting(), key -> new HashSet<>()).add(Optional.of(Scope.kind(page.kind())).filter(draft.theme()::writesAt));
+                scopes.computeIfAbsent(found.meeting(), key -> new HashSet<>())
+                        .add(Optional.of(Scope.kind(page.kind())).filter(draft.theme()::writesAt));
                 words.putIfAbsent(found.meeting(), found.words());
             }
         }));
         Map<Combination, Worn> looks = new LinkedHashMap<>();
-        for (Combination look : draft.theme().looks(MOST_COMBINATIONS)) looks.put(look, Worn.of(Resolution.of(draft.theme(), look)));
+        for (Combination look : draft.theme().looks(MOST_COMBINATIONS))
+            looks.put(look, Worn.of(Resolution.of(draft.theme(), look)));
         List<PairView> each = new ArrayList<>();
         counts.forEach((meeting, count) -> {
             List<PairCell> cells = new ArrayList<>();
-            looks.forEach((look, wearing) -> cells.add(scopes.get(meeting).contains(look.scope()) ? cell(meeting, wearing) : ELSEWHERE));
+            looks.forEach((look, wearing) ->
+                    cells.add(scopes.get(meeting).contains(look.scope()) ? cell(meeting, wearing) : ELSEWHERE));
             each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), cells));
         });
         return new PairsView(looks.keySet().stream().map(LookView::of).toList(), merged(each));
@@ -108,22 +121,40 @@ class PairService {
     private static List<PairView> merged(List<PairView> each) {
         Map<List<Object>, PairView> merged = new LinkedHashMap<>();
         for (PairView view : each)
-            merged.merge(List.of(view.foreground, view.ground, view.kind, view.state, view.cells), view, (one, other) -> {
-                TreeSet<String> pages = new TreeSet<>(one.pages);
-                pages.addAll(other.pages);
-                List<String> types = new ArrayList<>(one.types);
-                types.addAll(other.types);
-                return new PairView(one.surface, one.foreground, one.ground, one.kind, types, one.state, one.count + other.count,
-                        List.copyOf(pages), one.words, one.cells);
-            });
+            merged.merge(
+                    List.of(view.foreground, view.ground, view.kind, view.state, view.cells), view, (one, other) -> {
+                        TreeSet<String> pages = new TreeSet<>(one.pages);
+                        pages.addAll(other.pages);
+                        List<String> types = new ArrayList<>(one.types);
+                        types.addAll(other.types);
+                        return new PairView(
+                                one.surface,
+                                one.foreground,
+                                one.ground,
+                                one.kind,
+                                types,
+                                one.state,
+                                one.count + other.count,
+                                List.copyOf(pages),
+                                one.words,
+                                one.cells);
+                    });
         return List.copyOf(merged.values());
     }
 
     private static PairView view(Meeting meeting, int count, List<String> pages, String words, List<PairCell> cells) {
         String[] front = meeting.foreground().split("\\.", 3);
-        return new PairView(front[1], meeting.foreground(), meeting.ground(), meeting.kind().name().toLowerCase(Locale.ROOT),
+        return new PairView(
+                front[1],
+                meeting.foreground(),
+                meeting.ground(),
+                meeting.kind().name().toLowerCase(Locale.ROOT),
                 meeting.type().isEmpty() ? List.of() : List.of(meeting.type()),
-                meeting.state(), count, pages, words, cells);
+                meeting.state(),
+                count,
+                pages,
+                words,
+                cells);
     }
 
     private static PairCell cell(Meeting meeting, Worn worn) {
@@ -132,6 +163,11 @@ class PairService {
         boolean large = LargeText.is(meeting.type(), worn);
         if (front.isEmpty() || ground.isEmpty()) return new PairCell("", "", 0, "missing", large);
         double ratio = Contrast.ratio(front.get(), ground.get());
-        return new PairCell(front.get().hex(), ground.get().hex(), Math.floor(ratio * 100) / 100, meeting.level(ratio, large).name().toLowerCase(Locale.ROOT), large);
+        return new PairCell(
+                front.get().hex(),
+                ground.get().hex(),
+                Math.floor(ratio * 100) / 100,
+                meeting.level(ratio, large).name().toLowerCase(Locale.ROOT),
+                large);
     }
 }

@@ -35,31 +35,53 @@ import org.umberloom.core.token.ValueText;
 /** The Color instrument: hues with their ramps, and every surface role in every scheme. */
 public record ColorView(List<HueView> hues, List<FoundRampView> found, List<SurfaceView> surfaces) {
     /** A shade on the ramp; depth 0 to 120 as measured, and its place in OKLCH. */
-    public record ShadeView(String path, String name, double depth, String hex, boolean detached, double lightness,
-                            double chroma, double hue) {
-    }
+    public record ShadeView(
+            String path,
+            String name,
+            double depth,
+            String hex,
+            boolean detached,
+            double lightness,
+            double chroma,
+            double hue) {}
 
     /** The seed's place in OKLCH: lightness 0 to 1, chroma from 0, hue 0 to 360. */
-    public record SeedView(String path, String written, String hex, double depth, double lightness, double chroma,
-                           double hue, boolean inSrgb) {
-    }
+    public record SeedView(
+            String path,
+            String written,
+            String hex,
+            double depth,
+            double lightness,
+            double chroma,
+            double hue,
+            boolean inSrgb) {}
 
     /**
      * @param tintFrom   group of the hue that the shades lean toward; empty for none
      * @param tintChroma OKLCH chroma of that tint
      * @param curves     what the ramp asks for and what sRGB holds, from depth 0 to 120
      */
-    public record HueView(String name, String path, String place, SeedView seed, List<Double> stops, double hueLight,
-                          double hueDark, double chromaLight, double chromaDark, String tintFrom, double tintChroma,
-                          List<Ramp.Point> curves, List<ShadeView> shades) {
+    public record HueView(
+            String name,
+            String path,
+            String place,
+            SeedView seed,
+            List<Double> stops,
+            double hueLight,
+            double hueDark,
+            double chromaLight,
+            double chromaDark,
+            String tintFrom,
+            double tintChroma,
+            List<Ramp.Point> curves,
+            List<ShadeView> shades) {
         public String seedHex() {
             return seed.hex;
         }
     }
 
     /** Colors with rising depth and steady hue that no recipe grows; {@code group} and {@code name} say which. */
-    public record FoundRampView(String name, String group, List<ShadeView> shades) {
-    }
+    public record FoundRampView(String name, String group, List<ShadeView> shades) {}
 
     /**
      * A role in one scheme.
@@ -70,12 +92,20 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
      * @param needed  by that pair
      * @param against the other role of that pair
      */
-    public record CellView(String scheme, String place, boolean own, String written, String hex, double depth,
-                           double ratio, double needed, boolean passes, String against, String remedy) {
-    }
+    public record CellView(
+            String scheme,
+            String place,
+            boolean own,
+            String written,
+            String hex,
+            double depth,
+            double ratio,
+            double needed,
+            boolean passes,
+            String against,
+            String remedy) {}
 
-    public record RoleView(String role, String path, List<CellView> cells) {
-    }
+    public record RoleView(String role, String path, List<CellView> cells) {}
 
     /**
      * The veil over a ground in one scheme.
@@ -85,23 +115,31 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
      * @param css      declarations that show the ground as it lies; pictures by their address in a style sheet
      * @param texts    what stands on it: each role of running text with its color
      */
-    public record VeilView(String scheme, double alpha, double readable, String hex, String css, List<TextView> texts) {
-    }
+    public record VeilView(
+            String scheme, double alpha, double readable, String hex, String css, List<TextView> texts) {}
 
-    public record TextView(String role, String hex) {
-    }
+    public record TextView(String role, String hex) {}
 
     /** What lies on a surface's color; see {@link org.umberloom.core.ground.Ground}. */
-    public record GroundView(String place, String kind, String source, String position, String repeat, String size, String blend,
-                             double angle, String role, boolean scrim, boolean missing, List<VeilView> veils) {
-    }
+    public record GroundView(
+            String place,
+            String kind,
+            String source,
+            String position,
+            String repeat,
+            String size,
+            String blend,
+            double angle,
+            String role,
+            boolean scrim,
+            boolean missing,
+            List<VeilView> veils) {}
 
     /**
      * @param grounds empty for a surface of plain color, else its ground
      * @param place   where a ground is written
      */
-    public record SurfaceView(String name, String place, List<RoleView> roles, List<GroundView> grounds) {
-    }
+    public record SurfaceView(String name, String place, List<RoleView> roles, List<GroundView> grounds) {}
 
     public static ColorView of(Combos combos) {
         return new ColorView(hues(combos.theme(), combos.applying(), Map.of()), found(combos), surfaces(combos));
@@ -119,11 +157,20 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
 
     private static List<FoundRampView> found(Combos combos) {
         Set<TokenPath> grown = new HashSet<>();
-        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
-            if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp) grown.add(path);
-        });
-        return Recognized.ramps(combos.standard()).stream().filter(ramp -> !grown.contains(ramp.group())).map(ramp -> new FoundRampView(ramp.name(), ramp.group().dotted(),
-                ramp.shades().stream().map(shade -> shade(shade.path().dotted(), shade.path().name(), shade.color(), false)).toList())).toList();
+        for (Place place : combos.applying())
+            combos.theme().at(place).forEachGroup((path, group) -> {
+                if (Recipes.of(group).orElse(null) instanceof Recipe.HueRamp) grown.add(path);
+            });
+        return Recognized.ramps(combos.standard()).stream()
+                .filter(ramp -> !grown.contains(ramp.group()))
+                .map(ramp -> new FoundRampView(
+                        ramp.name(),
+                        ramp.group().dotted(),
+                        ramp.shades().stream()
+                                .map(shade -> shade(
+                                        shade.path().dotted(), shade.path().name(), shade.color(), false))
+                                .toList()))
+                .toList();
     }
 
     private static List<HueView> hues(Combos combos, ThemeDocument before, ColorView known) {
@@ -155,27 +202,56 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
         Color oklch = seed.to(ColorSpace.OKLCH);
         List<ShadeView> shades = new ArrayList<>();
         group.children().forEach((name, node) -> {
-            if (!name.equals(Recipe.HueRamp.SEED) && node instanceof Token shade && shade.value() instanceof ColorValue value)
+            if (!name.equals(Recipe.HueRamp.SEED)
+                    && node instanceof Token shade
+                    && shade.value() instanceof ColorValue value)
                 shades.add(shade(path.child(name).dotted(), name, value.color(), shade.detached()));
         });
-        return new HueView(path.name(), path.dotted(), place.toString(),
-                new SeedView(path.child(Recipe.HueRamp.SEED).dotted(), ValueText.write(new ColorValue(seed)), seed.hex(),
-                        rounded(Depth.of(seed).value(), 10), rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000),
-                        Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100), seed.inSrgbGamut()),
-                ramp.stops(), ramp.shape().hueLight(), ramp.shape().hueDark(), ramp.shape().chromaLight(),
-                ramp.shape().chromaDark(), ramp.tint().map(tint -> tint.from().dotted()).orElse(""),
-                ramp.tint().map(Recipe.Tint::chroma).orElse(0.0), curves(ramp.start(seed), ramp.shape()), shades);
+        return new HueView(
+                path.name(),
+                path.dotted(),
+                place.toString(),
+                new SeedView(
+                        path.child(Recipe.HueRamp.SEED).dotted(),
+                        ValueText.write(new ColorValue(seed)),
+                        seed.hex(),
+                        rounded(Depth.of(seed).value(), 10),
+                        rounded(oklch.c1(), 10_000),
+                        rounded(oklch.c2(), 10_000),
+                        Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 100),
+                        seed.inSrgbGamut()),
+                ramp.stops(),
+                ramp.shape().hueLight(),
+                ramp.shape().hueDark(),
+                ramp.shape().chromaLight(),
+                ramp.shape().chromaDark(),
+                ramp.tint().map(tint -> tint.from().dotted()).orElse(""),
+                ramp.tint().map(Recipe.Tint::chroma).orElse(0.0),
+                curves(ramp.start(seed), ramp.shape()),
+                shades);
     }
 
     private static ShadeView shade(String path, String name, Color color, boolean detached) {
         Color oklch = color.to(ColorSpace.OKLCH);
-        return new ShadeView(path, name, rounded(Depth.of(color).value(), 10), color.hex(), detached,
-                rounded(oklch.c1(), 10_000), rounded(oklch.c2(), 10_000), Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 10));
+        return new ShadeView(
+                path,
+                name,
+                rounded(Depth.of(color).value(), 10),
+                color.hex(),
+                detached,
+                rounded(oklch.c1(), 10_000),
+                rounded(oklch.c2(), 10_000),
+                Double.isNaN(oklch.c3()) ? 0 : rounded(oklch.c3(), 10));
     }
 
     private static List<Ramp.Point> curves(Color start, RampShape shape) {
-        return Ramp.curves(start, shape).stream().map(point -> new Ramp.Point(point.depth(), rounded(point.chroma(), 10_000),
-                rounded(point.hue(), 10), rounded(point.edge(), 10_000))).toList();
+        return Ramp.curves(start, shape).stream()
+                .map(point -> new Ramp.Point(
+                        point.depth(),
+                        rounded(point.chroma(), 10_000),
+                        rounded(point.hue(), 10),
+                        rounded(point.edge(), 10_000)))
+                .toList();
     }
 
     private static List<SurfaceView> surfaces(Combos combos) {
@@ -183,12 +259,18 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
         combos.byScheme().forEach((scheme, resolution) -> {
             Map<String, Pair.Measured> weakest = weakestPairs(combos.pairs(resolution));
             for (Resolved token : resolution.tokens().values()) {
-                if (!(token.value() instanceof ColorValue value) || !token.path().dotted().startsWith(Surfaces.GROUP + ".")) continue;
+                if (!(token.value() instanceof ColorValue value)
+                        || !token.path().dotted().startsWith(Surfaces.GROUP + ".")) continue;
                 List<String> segments = token.path().segments();
                 if (segments.size() != 3) continue;
                 cells.computeIfAbsent(segments.get(1), key -> new LinkedHashMap<>())
                         .computeIfAbsent(segments.get(2), key -> new ArrayList<>())
-                        .add(cell(combos, scheme, token, value.color(), weakest.get(token.path().dotted())));
+                        .add(cell(
+                                combos,
+                                scheme,
+                                token,
+                                value.color(),
+                                weakest.get(token.path().dotted())));
             }
         });
         List<SurfaceView> surfaces = new ArrayList<>();
@@ -203,9 +285,14 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
     /** Where the surface's ground is written, or would be: where its group first stands. */
     private static String groundPlace(Combos combos, String surface) {
         TokenPath path = TokenPath.of(Surfaces.GROUP).child(surface);
-        Optional<Grounds.Placed> placed = Optional.ofNullable(combos.grounds(combos.standard()).get(surface));
-        return placed.map(Grounds.Placed::place).or(() -> combos.applying().stream()
-                .filter(place -> combos.theme().at(place).group(path).isPresent()).findFirst()).map(Place::toString).orElse("");
+        Optional<Grounds.Placed> placed =
+                Optional.ofNullable(combos.grounds(combos.standard()).get(surface));
+        return placed.map(Grounds.Placed::place)
+                .or(() -> combos.applying().stream()
+                        .filter(place -> combos.theme().at(place).group(path).isPresent())
+                        .findFirst())
+                .map(Place::toString)
+                .orElse("");
     }
 
     private static List<GroundView> grounds(Combos combos, String surface) {
@@ -215,36 +302,67 @@ public record ColorView(List<HueView> hues, List<FoundRampView> found, List<Surf
         combos.byScheme().forEach((scheme, resolution) -> {
             Grounds.Placed here = combos.grounds(resolution).get(surface);
             if (here != null)
-                veils.add(new VeilView(scheme, here.alpha(), here.readable(), here.color().hex(), GroundProperties.declarations(here, resolution), texts(surface, resolution)));
+                veils.add(new VeilView(
+                        scheme,
+                        here.alpha(),
+                        here.readable(),
+                        here.color().hex(),
+                        GroundProperties.declarations(here, resolution),
+                        texts(surface, resolution)));
         });
         Ground ground = placed.ground();
-        return List.of(new GroundView(placed.place().toString(), ground.kind().id(), ground.source(),
-                ground.position(), ground.repeat(), ground.size(), ground.blend().css(), ground.angle(), ground.role(), ground.scrim(),
-                placed.missing(), veils));
+        return List.of(new GroundView(
+                placed.place().toString(),
+                ground.kind().id(),
+                ground.source(),
+                ground.position(),
+                ground.repeat(),
+                ground.size(),
+                ground.blend().css(),
+                ground.angle(),
+                ground.role(),
+                ground.scrim(),
+                placed.missing(),
+                veils));
     }
 
     private static List<TextView> texts(String surface, Resolution resolution) {
         List<TextView> texts = new ArrayList<>();
         for (String role : Grounds.TEXTS)
-            resolution.value(Surfaces.path(surface, role), ColorValue.class).ifPresent(value -> texts.add(new TextView(role, value.color().hex())));
+            resolution
+                    .value(Surfaces.path(surface, role), ColorValue.class)
+                    .ifPresent(
+                            value -> texts.add(new TextView(role, value.color().hex())));
         return texts;
     }
 
     private static Map<String, Pair.Measured> weakestPairs(List<Pair.Measured> pairs) {
         Map<String, Pair.Measured> weakest = new LinkedHashMap<>();
         for (Pair.Measured pair : pairs)
-            weakest.merge(Surfaces.path(pair.pair().surface(), pair.pair().role()), pair, (one, other) ->
-                    one.ratio() / one.pair().needed() <= other.ratio() / other.pair().needed() ? one : other);
+            weakest.merge(
+                    Surfaces.path(pair.pair().surface(), pair.pair().role()),
+                    pair,
+                    (one, other) -> one.ratio() / one.pair().needed()
+                                    <= other.ratio() / other.pair().needed()
+                            ? one
+                            : other);
         return weakest;
     }
 
     private static CellView cell(Combos combos, String scheme, Resolved token, Color color, Pair.Measured pair) {
         Place place = combos.editPlace(scheme, token.path().dotted());
         boolean measured = pair != null;
-        return new CellView(scheme, place.toString(), token.winner().equals(place),
-                ValueText.write(token.written().value()), color.hex(), rounded(Depth.of(color).value(), 10),
-                measured ? Math.floor(pair.ratio() * 100) / 100 : 0, measured ? pair.pair().needed() : 0,
-                !measured || pair.passes(), measured ? pair.pair().ground() : "",
+        return new CellView(
+                scheme,
+                place.toString(),
+                token.winner().equals(place),
+                ValueText.write(token.written().value()),
+                color.hex(),
+                rounded(Depth.of(color).value(), 10),
+                measured ? Math.floor(pair.ratio() * 100) / 100 : 0,
+                measured ? pair.pair().needed() : 0,
+                !measured || pair.passes(),
+                measured ? pair.pair().ground() : "",
                 measured && !pair.passes() ? pair.remedy() : "");
     }
 

@@ -19,8 +19,7 @@ import org.umberloom.app.web.Uploads;
 @RestController
 @RequestMapping("/api")
 class PaletteController {
-    record TextRequest(@NotNull String text) {
-    }
+    record TextRequest(@NotNull String text) {}
 
     private final PaletteService palettes;
     private final HeavyWork heavy;

@@ -22,8 +22,7 @@ class ContractController {
         }
     }
 
-    record ChoiceValue(String value, String words) {
-    }
+    record ChoiceValue(String value, String words) {}
 
     record ChoiceEntry(String name, String part, String purpose, List<ChoiceValue> values, String standard) {
         static ChoiceEntry of(Choice choice) {
@@ -34,28 +33,43 @@ class ContractController {
     }
 
     /** @param rank of two that match an element, the higher wins */
-    record GoverningView(String selector, long rank, String color, String type, String space, String width, List<String> roles) {
+    record GoverningView(
+            String selector, long rank, String color, String type, String space, String width, List<String> roles) {
         static GoverningView of(Governing one) {
-            return new GoverningView(one.selector(), one.rank(), one.color(), one.type(), one.space(), one.width(), one.roles().stream().sorted().toList());
+            return new GoverningView(
+                    one.selector(),
+                    one.rank(),
+                    one.color(),
+                    one.type(),
+                    one.space(),
+                    one.width(),
+                    one.roles().stream().sorted().toList());
         }
     }
 
     /** @param sample whether it can be shown alone */
     record PartEntry(String name, String title, String purpose, boolean sample) {
         static PartEntry of(Part part) {
-            return new PartEntry(part.name(), part.title(), part.purpose(), !part.sample().isEmpty());
+            return new PartEntry(
+                    part.name(), part.title(), part.purpose(), !part.sample().isEmpty());
         }
     }
 
-    record ContractView(List<PartEntry> parts, List<RoleEntry> roles, List<ChoiceEntry> choices, List<GoverningView> governing) {
-    }
+    record ContractView(
+            List<PartEntry> parts, List<RoleEntry> roles, List<ChoiceEntry> choices, List<GoverningView> governing) {}
 
     private final ContractView contract;
 
     ContractController() {
         Contract standard = Contract.standard();
-        contract = new ContractView(standard.parts().stream().sorted(Comparator.comparingInt(Part::shown)).map(PartEntry::of).toList(), standard.roles().values().stream().map(RoleEntry::of).toList(),
-                standard.choices().values().stream().map(ChoiceEntry::of).toList(), Governing.all(standard).stream().map(GoverningView::of).toList());
+        contract = new ContractView(
+                standard.parts().stream()
+                        .sorted(Comparator.comparingInt(Part::shown))
+                        .map(PartEntry::of)
+                        .toList(),
+                standard.roles().values().stream().map(RoleEntry::of).toList(),
+                standard.choices().values().stream().map(ChoiceEntry::of).toList(),
+                Governing.all(standard).stream().map(GoverningView::of).toList());
     }
 
     @GetMapping

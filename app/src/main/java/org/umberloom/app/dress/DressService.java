@@ -42,24 +42,30 @@ class DressService {
      * @param proposed   what is proposed for it, as people write it; empty for nothing
      * @param confidence of the proposal, 0 to 1
      */
-    record RoleRow(String path, String type, String part, String purpose, boolean core, boolean set, String written, String on, String css,
-                   String proposed, double confidence, String reason) {
-    }
+    record RoleRow(
+            String path,
+            String type,
+            String part,
+            String purpose,
+            boolean core,
+            boolean set,
+            String written,
+            String on,
+            String css,
+            String proposed,
+            double confidence,
+            String reason) {}
 
     /** A token of the theme's own; {@code run} is the ramp or the scale that it belongs to, or empty. */
-    record TokenCell(String path, String type, String css, String written, String run) {
-    }
+    record TokenCell(String path, String type, String css, String written, String run) {}
 
     /** @param more tokens that are not listed, of a theme with very many */
-    record DressView(int revision, String name, List<RoleRow> roles, List<TokenCell> tokens, int more) {
-    }
+    record DressView(int revision, String name, List<RoleRow> roles, List<TokenCell> tokens, int more) {}
 
     /** A shade as it is and as it would be; {@code difference} is CIEDE2000. */
-    record TakenShade(String path, String before, String after, double difference) {
-    }
+    record TakenShade(String path, String before, String after, double difference) {}
 
-    record TakeoverView(String hue, String seed, List<TakenShade> shades) {
-    }
+    record TakeoverView(String hue, String seed, List<TakenShade> shades) {}
 
     private final DraftService drafts;
     private final HeavyWork heavy;
@@ -76,8 +82,16 @@ class DressService {
     TakeoverView ramp(long id, String group, String name) {
         return heavy.read(() -> {
             Takeover takeover = Takeover.of(drafts.newest(id).theme(), TokenPath.of(group), name);
-            return new TakeoverView(takeover.hue().dotted(), takeover.seed().hex(), takeover.rows().stream().map(row -> new TakenShade(row.path().dotted(), row.before().hex(),
-                    row.after().hex(), Math.round(row.difference() * 10) / 10.0)).toList());
+            return new TakeoverView(
+                    takeover.hue().dotted(),
+                    takeover.seed().hex(),
+                    takeover.rows().stream()
+                            .map(row -> new TakenShade(
+                                    row.path().dotted(),
+                                    row.before().hex(),
+                                    row.after().hex(),
+                                    Math.round(row.difference() * 10) / 10.0))
+                            .toList());
         });
     }
 
@@ -93,25 +107,62 @@ class DressService {
             Worn.Standing standing = worn.at(role, Surfaces.PAGE);
             Assignment proposal = proposals.get(standing.path());
             TokenValue ours = written.get(standing.path());
-            roles.add(new RoleRow(standing.path(), role.type().id(), role.part(), role.purpose(), role.core(), standing.token().isPresent() && ours == null,
-                    ours != null ? ValueText.write(ours) : standing.token().map(token -> ValueText.write(token.written().value())).orElse(""), standing.on().orElse(""),
-                    css(standing.value()), proposal == null ? "" : ValueText.write(proposal.value()), proposal == null ? 0 : Math.round(proposal.confidence() * 100) / 100.0,
+            roles.add(new RoleRow(
+                    standing.path(),
+                    role.type().id(),
+                    role.part(),
+                    role.purpose(),
+                    role.core(),
+                    standing.token().isPresent() && ours == null,
+                    ours != null
+                            ? ValueText.write(ours)
+                            : standing.token()
+                                    .map(token ->
+                                            ValueText.write(token.written().value()))
+                                    .orElse(""),
+                    standing.on().orElse(""),
+                    css(standing.value()),
+                    proposal == null ? "" : ValueText.write(proposal.value()),
+                    proposal == null ? 0 : Math.round(proposal.confidence() * 100) / 100.0,
                     proposal == null ? "" : proposal.reason()));
         }
         Map<String, String> runs = new HashMap<>();
-        Recognized.ramps(resolution).forEach(ramp -> ramp.shades().forEach(shade -> runs.put(shade.path().dotted(), ramp.name())));
-        Recognized.scales(resolution).forEach(scale -> scale.steps().forEach(step -> runs.put(step.path().dotted(), scale.name())));
-        List<Resolved> own = resolution.tokens().values().stream().filter(token -> Contract.standard().filledBy(token.path().dotted()).isEmpty() && usable(token.type())).toList();
-        return new DressView(draft.revision(), theme.name(), roles, own.stream().limit(MOST_TOKENS).map(token -> new TokenCell(token.path().dotted(), token.type().id(),
-                css(token.value()), ValueText.write(token.written().value()), runs.getOrDefault(token.path().dotted(), ""))).toList(), Math.max(0, own.size() - MOST_TOKENS));
+        Recognized.ramps(resolution).forEach(ramp -> ramp.shades()
+                .forEach(shade -> runs.put(shade.path().dotted(), ramp.name())));
+        Recognized.scales(resolution).forEach(scale -> scale.steps()
+                .forEach(step -> runs.put(step.path().dotted(), scale.name())));
+        List<Resolved> own = resolution.tokens().values().stream()
+                .filter(token ->
+                        Contract.standard().filledBy(token.path().dotted()).isEmpty() && usable(token.type()))
+                .toList();
+        return new DressView(
+                draft.revision(),
+                theme.name(),
+                roles,
+                own.stream()
+                        .limit(MOST_TOKENS)
+                        .map(token -> new TokenCell(
+                                token.path().dotted(),
+                                token.type().id(),
+                                css(token.value()),
+                                ValueText.write(token.written().value()),
+                                runs.getOrDefault(token.path().dotted(), "")))
+                        .toList(),
+                Math.max(0, own.size() - MOST_TOKENS));
     }
 
     /** Types that some role has, or a member of a text style. */
     private static boolean usable(TokenType type) {
-        return Contract.standard().roles().values().stream().anyMatch(role -> role.type() == type) || type == TokenType.FONT_FAMILY || type == TokenType.FONT_WEIGHT || type == TokenType.NUMBER;
+        return Contract.standard().roles().values().stream().anyMatch(role -> role.type() == type)
+                || type == TokenType.FONT_FAMILY
+                || type == TokenType.FONT_WEIGHT
+                || type == TokenType.NUMBER;
     }
 
     private static String css(TokenValue value) {
-        return Optional.of(value).filter(one -> !(one instanceof TypographyValue)).map(CustomProperties::text).orElse("");
+        return Optional.of(value)
+                .filter(one -> !(one instanceof TypographyValue))
+                .map(CustomProperties::text)
+                .orElse("");
     }
 }

@@ -36,8 +36,7 @@ class GroundPictureController {
     }
 
     /** A pattern as CSS background images, drawn in the current color. */
-    record PatternView(String id, String words, String image, String size) {
-    }
+    record PatternView(String id, String words, String image, String size) {}
 
     private final GroundPictures pictures;
     private final AccountService accounts;
@@ -50,20 +49,41 @@ class GroundPictureController {
     }
 
     /** What grounds can be made of. */
-    record GroundsView(List<String> kinds, List<String> positions, List<String> sizes, List<String> repeats, List<String> blends,
-                       List<PatternView> patterns) {
-    }
+    record GroundsView(
+            List<String> kinds,
+            List<String> positions,
+            List<String> sizes,
+            List<String> repeats,
+            List<String> blends,
+            List<PatternView> patterns) {}
 
     @GetMapping("/grounds")
     GroundsView grounds() {
-        return new GroundsView(Arrays.stream(Ground.Kind.values()).map(Ground.Kind::id).toList(), Ground.POSITIONS, Ground.SIZES, Ground.REPEATS,
-                Arrays.stream(Blend.values()).map(Blend::css).toList(), patterns());
+        return new GroundsView(
+                Arrays.stream(Ground.Kind.values()).map(Ground.Kind::id).toList(),
+                Ground.POSITIONS,
+                Ground.SIZES,
+                Ground.REPEATS,
+                Arrays.stream(Blend.values()).map(Blend::css).toList(),
+                patterns());
     }
 
     private static List<PatternView> patterns() {
-        return Arrays.stream(Pattern.values()).map(pattern -> new PatternView(pattern.id(), pattern.words(),
-                String.join(", ", pattern.layers().stream().map(layer -> layer.in(INK)).toList()),
-                String.join(", ", pattern.layers().stream().map(Pattern.Layer::size).toList()))).toList();
+        return Arrays.stream(Pattern.values())
+                .map(pattern -> new PatternView(
+                        pattern.id(),
+                        pattern.words(),
+                        String.join(
+                                ", ",
+                                pattern.layers().stream()
+                                        .map(layer -> layer.in(INK))
+                                        .toList()),
+                        String.join(
+                                ", ",
+                                pattern.layers().stream()
+                                        .map(Pattern.Layer::size)
+                                        .toList())))
+                .toList();
     }
 
     @GetMapping("/themes/{id}/pictures")
@@ -72,10 +92,13 @@ class GroundPictureController {
     }
 
     @PostMapping(value = "/themes/{id}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PictureView add(@PathVariable long id, @RequestPart MultipartFile file, @RequestParam(defaultValue = "not stated") String license,
-                    Principal principal) {
-        return heavy.read(() -> PictureView.of(pictures.add(id, Uploads.name(file, "picture"), license, Uploads.bytes(file),
-                accounts.get(principal.getName()))));
+    PictureView add(
+            @PathVariable long id,
+            @RequestPart MultipartFile file,
+            @RequestParam(defaultValue = "not stated") String license,
+            Principal principal) {
+        return heavy.read(() -> PictureView.of(pictures.add(
+                id, Uploads.name(file, "picture"), license, Uploads.bytes(file), accounts.get(principal.getName()))));
     }
 
     @DeleteMapping("/themes/{id}/pictures/{name}")
@@ -87,7 +110,10 @@ class GroundPictureController {
     @GetMapping("/themes/{id}/pictures/{name}")
     ResponseEntity<byte[]> content(@PathVariable long id, @PathVariable String name) {
         GroundPictures.Shown picture = pictures.get(id, name);
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache())
-                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(picture.mediaType()))
+                .cacheControl(CacheControl.noCache())
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY)
+                .body(picture.content());
     }
 }

@@ -24,11 +24,11 @@ import org.umberloom.core.token.Names;
 public class GroundPictures {
     private static final int MOST_NAME = 80;
     private static final int MOST_PICTURES = 200;
-    private static final Map<String, String> ENDINGS = Map.of("image/jpeg", ".jpg", "image/png", ".png", "image/webp", ".webp", "image/svg+xml", ".svg");
+    private static final Map<String, String> ENDINGS =
+            Map.of("image/jpeg", ".jpg", "image/png", ".png", "image/webp", ".webp", "image/svg+xml", ".svg");
 
     /** A picture with its content. */
-    public record Shown(String mediaType, byte[] content) {
-    }
+    public record Shown(String mediaType, byte[] content) {}
 
     private final DraftService drafts;
     private final PictureStore store;
@@ -44,9 +44,11 @@ public class GroundPictures {
 
     /** As a state of the theme has it. @throws NoSuchElementException when it has no such picture */
     public Shown get(ThemeDocument theme, String name) {
-        return Optional.ofNullable(Picture.of(theme).get(name)).flatMap(picture -> store.content(picture.hash())
-                .map(content -> new Shown(picture.mediaType(), content))).orElseThrow(() ->
-                new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”."));
+        return Optional.ofNullable(Picture.of(theme).get(name))
+                .flatMap(picture ->
+                        store.content(picture.hash()).map(content -> new Shown(picture.mediaType(), content)))
+                .orElseThrow(
+                        () -> new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”."));
     }
 
     Shown get(long theme, String name) {
@@ -65,13 +67,17 @@ public class GroundPictures {
         drafts.newest(theme);
         PictureStore.Kept kept = store.keep(fileName, content);
         Picture[] named = new Picture[1];
-        drafts.amend(theme, newest -> {
-            Map<String, Picture> known = Picture.of(newest);
-            if (known.size() >= MOST_PICTURES)
-                throw new IllegalArgumentException("A theme may have " + MOST_PICTURES + " pictures. This one was not kept; take away one that is not used.");
-            named[0] = named(known, fileName, license, kept);
-            return new Edit.SetPicture(named[0].name(), Optional.of(named[0]));
-        }, by);
+        drafts.amend(
+                theme,
+                newest -> {
+                    Map<String, Picture> known = Picture.of(newest);
+                    if (known.size() >= MOST_PICTURES)
+                        throw new IllegalArgumentException("A theme may have " + MOST_PICTURES
+                                + " pictures. This one was not kept; take away one that is not used.");
+                    named[0] = named(known, fileName, license, kept);
+                    return new Edit.SetPicture(named[0].name(), Optional.of(named[0]));
+                },
+                by);
         return named[0];
     }
 
@@ -84,7 +90,8 @@ public class GroundPictures {
         String base = base(fileName);
         String ending = ENDINGS.get(kept.mediaType());
         for (int i = 1; ; i++) {
-            Picture picture = new Picture(base + (i == 1 ? "" : "-" + i) + ending, kept.hash(), kept.mediaType(), license, kept.bytes());
+            Picture picture = new Picture(
+                    base + (i == 1 ? "" : "-" + i) + ending, kept.hash(), kept.mediaType(), license, kept.bytes());
             Picture there = known.get(picture.name());
             if (there == null) return picture;
             if (there.hash().equals(kept.hash())) return there;
@@ -100,7 +107,8 @@ public class GroundPictures {
         if (!Picture.of(theme).containsKey(name))
             throw new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”.");
         if (Grounds.pictures(theme).contains(name))
-            throw new IllegalArgumentException("A surface stands on the picture “" + name + "”, so it was not taken away. Give that surface another ground first.");
+            throw new IllegalArgumentException("A surface stands on the picture “" + name
+                    + "”, so it was not taken away. Give that surface another ground first.");
         return new Edit.SetPicture(name, Optional.empty());
     }
 
@@ -108,12 +116,18 @@ public class GroundPictures {
     private static String base(String fileName) {
         String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
         int dot = file.lastIndexOf('.');
-        String plain = Normalizer.normalize((dot > 0 ? file.substring(0, dot) : file).toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFKD);
+        String plain = Normalizer.normalize(
+                (dot > 0 ? file.substring(0, dot) : file)
+                        .toLowerCase(Locale.ROOT)
+                        .replace("ß", "ss"),
+                Normalizer.Form.NFKD);
         StringBuilder base = new StringBuilder();
         for (int i = 0; i < plain.length() && base.length() < MOST_NAME; i++) {
             char c = plain.charAt(i);
             if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') base.append(c);
-            else if (Character.getType(c) != Character.NON_SPACING_MARK && !base.isEmpty() && base.charAt(base.length() - 1) != '-') base.append('-');
+            else if (Character.getType(c) != Character.NON_SPACING_MARK
+                    && !base.isEmpty()
+                    && base.charAt(base.length() - 1) != '-') base.append('-');
         }
         while (!base.isEmpty() && base.charAt(base.length() - 1) == '-') base.setLength(base.length() - 1);
         return base.isEmpty() ? "picture" : base.toString();

@@ -26,8 +26,7 @@ import org.umberloom.app.web.Uploads;
 class KitController {
     private static final int MOST_FILES = 40;
 
-    record FileText(String name, String text) {
-    }
+    record FileText(String name, String text) {}
 
     private final KitService kits;
     private final AccountService accounts;
@@ -51,9 +50,14 @@ class KitController {
 
     @GetMapping("/themes/{id}/kit.zip")
     ResponseEntity<byte[]> archive(@PathVariable long id, @RequestParam(defaultValue = "") String site) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(kits.fileName(id)).build().toString())
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(kits.fileName(id))
+                                .build()
+                                .toString())
                 .body(kits.archive(id, site));
     }
 
@@ -69,7 +73,9 @@ class KitController {
     }
 
     private static Map<String, byte[]> contents(List<MultipartFile> files) {
-        if (files.size() > MOST_FILES) throw new IllegalArgumentException("Up to " + MOST_FILES + " files are read at once. Nothing was imported and nothing was changed.");
+        if (files.size() > MOST_FILES)
+            throw new IllegalArgumentException(
+                    "Up to " + MOST_FILES + " files are read at once. Nothing was imported and nothing was changed.");
         Map<String, byte[]> contents = new LinkedHashMap<>();
         for (MultipartFile file : files) contents.put(Uploads.name(file, "a file"), Uploads.bytes(file));
         return contents;

@@ -51,27 +51,53 @@ public class KitFiles {
         for (Site site : shown) addSite(site, pages, markup, licenses);
 
         List<FontCatalog.Family> families = fonts.familiesOf(theme);
-        List<String> pageNames = pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
+        List<String> pageNames =
+                pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         PageUse use = PageUse.of(markup);
         Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
-        files.put(KitManifest.FILE, bytes(new KitManifest(theme.name(), themeFiles.keySet().iterator().next(), STYLESHEET,
-                pageNames, families.stream().map(family ->
-                        new KitManifest.Font(family.name(), FONTS + family.file(), family.license())).toList(),
-                pictures.stream().map(picture -> new KitManifest.Picture(Stylesheet.GROUND_FOLDER + picture.name(), picture.license())).toList()).write()));
+        files.put(
+                KitManifest.FILE,
+                bytes(new KitManifest(
+                                theme.name(),
+                                themeFiles.keySet().iterator().next(),
+                                STYLESHEET,
+                                pageNames,
+                                families.stream()
+                                        .map(family -> new KitManifest.Font(
+                                                family.name(), FONTS + family.file(), family.license()))
+                                        .toList(),
+                                pictures.stream()
+                                        .map(picture -> new KitManifest.Picture(
+                                                Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
+                                        .toList())
+                        .write()));
         files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(theme))));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (Picture picture : pictures) {
-            grounds.content(picture.hash()).ifPresent(content -> files.put(Stylesheet.GROUND_FOLDER + picture.name(), content));
-            licenses.append(Stylesheet.GROUND_FOLDER).append(picture.name()).append(": ").append(picture.license()).append("\n");
+            grounds.content(picture.hash())
+                    .ifPresent(content -> files.put(Stylesheet.GROUND_FOLDER + picture.name(), content));
+            licenses.append(Stylesheet.GROUND_FOLDER)
+                    .append(picture.name())
+                    .append(": ")
+                    .append(picture.license())
+                    .append("\n");
         }
         for (FontCatalog.Family family : families) {
             files.put(FONTS + family.file(), catalog.read(family.file()));
             files.put(FONTS + family.licenseFile(), catalog.read(family.licenseFile()));
-            licenses.append(FONTS).append(family.file()).append(": ").append(family.name()).append(", ")
-                    .append(family.license()).append(", text in ").append(FONTS).append(family.licenseFile()).append("\n");
+            licenses.append(FONTS)
+                    .append(family.file())
+                    .append(": ")
+                    .append(family.name())
+                    .append(", ")
+                    .append(family.license())
+                    .append(", text in ")
+                    .append(FONTS)
+                    .append(family.licenseFile())
+                    .append("\n");
         }
         files.put("LICENSES.txt", bytes(licenses.toString()));
         return files;
@@ -99,7 +125,8 @@ public class KitFiles {
     /** Names of the files that can be shown as text. */
     static List<String> readable(Map<String, byte[]> files) {
         List<String> names = new ArrayList<>();
-        for (String name : files.keySet()) if (READABLE.contains(name.substring(name.lastIndexOf('.') + 1))) names.add(name);
+        for (String name : files.keySet())
+            if (READABLE.contains(name.substring(name.lastIndexOf('.') + 1))) names.add(name);
         return names;
     }
 }

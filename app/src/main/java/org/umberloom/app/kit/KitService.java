@@ -24,9 +24,9 @@ import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
-import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.ThemeFiles;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.json.FormatException;
@@ -44,18 +44,15 @@ class KitService {
     private static final byte[] ZIP_START = {'P', 'K'};
 
     /** A file of a kit with its size as it is, and as a web server would send it compressed. */
-    record FileView(String name, long bytes, long compressed, boolean readable) {
-    }
+    record FileView(String name, long bytes, long compressed, boolean readable) {}
 
-    record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {
-    }
+    record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {}
 
     /**
      * @param notes   a sentence for each kind of thing that was converted or passed over while it was read
      * @param lacking how many core roles it leaves unset
      */
-    record Imported(long id, List<String> notes, int lacking) {
-    }
+    record Imported(long id, List<String> notes, int lacking) {}
 
     private final DraftService drafts;
     private final SiteService sites;
@@ -77,8 +74,13 @@ class KitService {
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, compressed(content), readable.contains(name))));
-        return new KitView(draft.theme().name(), site, sites.all().stream().map(Site::slug).toList(), views,
-                views.stream().mapToLong(FileView::bytes).sum(), KitArchive.write(files).length);
+        return new KitView(
+                draft.theme().name(),
+                site,
+                sites.all().stream().map(Site::slug).toList(),
+                views,
+                views.stream().mapToLong(FileView::bytes).sum(),
+                KitArchive.write(files).length);
     }
 
     /** The text of one file. */
@@ -95,23 +97,34 @@ class KitService {
 
     String fileName(long theme) {
         StringBuilder name = new StringBuilder();
-        drafts.newest(theme).theme().name().toLowerCase(Locale.ROOT).chars().limit(LONGEST_FILE).forEach(c -> {
-            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
-            else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
-        });
+        drafts.newest(theme)
+                .theme()
+                .name()
+                .toLowerCase(Locale.ROOT)
+                .chars()
+                .limit(LONGEST_FILE)
+                .forEach(c -> {
+                    if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
+                    else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
+                });
         return (name.isEmpty() ? "theme" : name) + ".kit.zip";
     }
 
     /** A theme as it would come in; nothing of it is stored. */
-    record Preview(String name, List<TypeCount> types, List<String> sets, List<String> contexts, ThemeViews.Weave weave, List<String> families,
-                   List<String> notes, int lacking, int proposed) {
-    }
+    record Preview(
+            String name,
+            List<TypeCount> types,
+            List<String> sets,
+            List<String> contexts,
+            ThemeViews.Weave weave,
+            List<String> families,
+            List<String> notes,
+            int lacking,
+            int proposed) {}
 
-    record TypeCount(String type, int count) {
-    }
+    record TypeCount(String type, int count) {}
 
-    private record Read(ThemeDocument theme, List<String> notes) {
-    }
+    private record Read(ThemeDocument theme, List<String> notes) {}
 
     /** Reads as {@link #take} does, and says what would come in. */
     Preview preview(Map<String, byte[]> given) {
@@ -122,11 +135,26 @@ class KitService {
         resolution.tokens().values().forEach(token -> types.merge(token.type().id(), 1, Integer::sum));
         ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme);
         List<String> contexts = new ArrayList<>();
-        theme.modifiers().forEach((name, modifier) -> contexts.add(name + ": " + modifier.contexts().entrySet().stream()
-                .map(one -> one.getKey() + " (" + one.getValue().tokenCount() + ")").collect(Collectors.joining(", "))));
-        return new Preview(theme.name(), types.entrySet().stream().map(entry -> new TypeCount(entry.getKey(), entry.getValue())).toList(), List.copyOf(theme.sets().keySet()), contexts,
-                ThemeViews.Weave.of(instruments.color()), instruments.type().families().stream().map(family -> family.value().split(",")[0]).distinct().toList(),
-                read.notes, Dressing.lacking(theme).size(), Dressing.propose(theme).size());
+        theme.modifiers()
+                .forEach((name, modifier) -> contexts.add(name + ": "
+                        + modifier.contexts().entrySet().stream()
+                                .map(one -> one.getKey() + " (" + one.getValue().tokenCount() + ")")
+                                .collect(Collectors.joining(", "))));
+        return new Preview(
+                theme.name(),
+                types.entrySet().stream()
+                        .map(entry -> new TypeCount(entry.getKey(), entry.getValue()))
+                        .toList(),
+                List.copyOf(theme.sets().keySet()),
+                contexts,
+                ThemeViews.Weave.of(instruments.color()),
+                instruments.type().families().stream()
+                        .map(family -> family.value().split(",")[0])
+                        .distinct()
+                        .toList(),
+                read.notes,
+                Dressing.lacking(theme).size(),
+                Dressing.propose(theme).size());
     }
 
     /**
@@ -135,14 +163,16 @@ class KitService {
      */
     Imported take(Map<String, byte[]> given, Account by) {
         Read read = read(given, true);
-        long id = refusing(() -> drafts.create(read.theme, "imported from " + given.keySet().iterator().next(), by));
+        long id = refusing(() -> drafts.create(
+                read.theme, "imported from " + given.keySet().iterator().next(), by));
         return new Imported(id, read.notes, Dressing.lacking(read.theme).size());
     }
 
     private Read read(Map<String, byte[]> given, boolean keeping) {
         byte[] first = given.isEmpty() ? new byte[0] : given.values().iterator().next();
         Map<String, byte[]> files = given.size() == 1 ? files(first) : Map.of();
-        ThemeJson.Reading reading = refusing(() -> files.isEmpty() ? ThemeFiles.reading(texts(given)) : KitManifest.reading(files));
+        ThemeJson.Reading reading =
+                refusing(() -> files.isEmpty() ? ThemeFiles.reading(texts(given)) : KitManifest.reading(files));
         List<String> notes = new ArrayList<>(reading.notes());
         ThemeDocument theme = keeping ? withPictures(reading.theme(), files, notes) : reading.theme();
         return new Read(MeaningProposal.recorded(theme, notes), notes);
@@ -152,10 +182,17 @@ class KitService {
         Map<String, String> texts = new LinkedHashMap<>();
         given.forEach((name, content) -> {
             try {
-                texts.put(name, StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString());
+                texts.put(
+                        name,
+                        StandardCharsets.UTF_8
+                                .newDecoder()
+                                .decode(ByteBuffer.wrap(content))
+                                .toString());
             } catch (CharacterCodingException e) {
-                throw new IllegalArgumentException("“" + name + "” is neither a kit archive nor a text file, or it is "
-                        + "damaged. " + KEPT + " Export it again, or choose another file.", e);
+                throw new IllegalArgumentException(
+                        "“" + name + "” is neither a kit archive nor a text file, or it is " + "damaged. " + KEPT
+                                + " Export it again, or choose another file.",
+                        e);
             }
         });
         return texts;
@@ -170,16 +207,21 @@ class KitService {
             try {
                 PictureStore.Kept content = grounds.keep(picture.file(), files.get(picture.file()));
                 Picture said = named.get(file);
-                Picture there = said != null && said.hash().equals(content.hash()) ? said
-                        : Picture.isName(file) && !kept.containsKey(file) ? new Picture(file, content.hash(), content.mediaType(), picture.license(), content.bytes())
-                        : GroundPictures.named(kept, file, picture.license(), content);
+                Picture there = said != null && said.hash().equals(content.hash())
+                        ? said
+                        : Picture.isName(file) && !kept.containsKey(file)
+                                ? new Picture(
+                                        file, content.hash(), content.mediaType(), picture.license(), content.bytes())
+                                : GroundPictures.named(kept, file, picture.license(), content);
                 kept.put(there.name(), there);
             } catch (IllegalArgumentException refused) {
                 notes.add("The picture “" + Names.shown(picture.file()) + "” was left out: " + refused.getMessage());
             }
         }
         for (String name : named.keySet())
-            if (!kept.containsKey(name)) notes.add("The picture “" + name + "” did not come with it; surfaces that stand on it show their color.");
+            if (!kept.containsKey(name))
+                notes.add(
+                        "The picture “" + name + "” did not come with it; surfaces that stand on it show their color.");
         return Picture.with(theme, kept);
     }
 

@@ -64,7 +64,8 @@ class EverythingService {
             LOG.warn("theme {} goes as its document: {}", id, e.toString());
             files = Map.of("theme.resolver.json", library.document(id).getBytes(StandardCharsets.UTF_8));
         }
-        for (Map.Entry<String, byte[]> file : files.entrySet()) KitArchive.put(zip, folder + file.getKey(), file.getValue());
+        for (Map.Entry<String, byte[]> file : files.entrySet())
+            KitArchive.put(zip, folder + file.getKey(), file.getValue());
     }
 
     private void site(ZipOutputStream zip, Site site) throws IOException {
@@ -79,10 +80,12 @@ class EverythingService {
             KitArchive.put(zip, folder + "pictures/" + picture.name(), picture.content());
             pictures.add(ordered("name", picture.name(), "license", picture.license()));
         }
-        Map<String, Object> said = ordered("slug", site.slug(), "name", site.name(), "theme", "themes/" + site.themeId());
+        Map<String, Object> said =
+                ordered("slug", site.slug(), "name", site.name(), "theme", "themes/" + site.themeId());
         said.put("pages", pages);
         said.put("pictures", pictures);
-        KitArchive.put(zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
+        KitArchive.put(
+                zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
     }
 
     private static Map<String, Object> ordered(String... pairs) {

@@ -26,14 +26,11 @@ import org.umberloom.app.web.HeavyWork;
 @RestController
 @RequestMapping("/api")
 class LibraryController {
-    record CopyRequest(String name) {
-    }
+    record CopyRequest(String name) {}
 
-    record PutAwayRequest(@NotNull Boolean away) {
-    }
+    record PutAwayRequest(@NotNull Boolean away) {}
 
-    record Copied(long id) {
-    }
+    record Copied(long id) {}
 
     private final LibraryService library;
     private final EverythingService everything;
@@ -48,8 +45,10 @@ class LibraryController {
     }
 
     @GetMapping("/themes")
-    LibraryService.Page page(@RequestParam(defaultValue = "false") boolean putAway, @RequestParam(defaultValue = "") String search,
-                             @RequestParam(defaultValue = "0") int from) {
+    LibraryService.Page page(
+            @RequestParam(defaultValue = "false") boolean putAway,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "0") int from) {
         return library.page(putAway, search, from);
     }
 
@@ -60,7 +59,8 @@ class LibraryController {
 
     @PostMapping("/themes/{id}/copy")
     Copied copy(@PathVariable long id, @RequestBody CopyRequest request, Principal principal) {
-        return new Copied(library.copy(id, request.name() == null ? "" : request.name(), accounts.get(principal.getName())));
+        return new Copied(
+                library.copy(id, request.name() == null ? "" : request.name(), accounts.get(principal.getName())));
     }
 
     @PutMapping("/themes/{id}/put-away")
@@ -81,8 +81,15 @@ class LibraryController {
     /** The document as it is stored: a resolver document in the open format. */
     @GetMapping("/themes/{id}/document")
     ResponseEntity<String> document(@PathVariable long id) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename("theme-" + id + ".resolver.json").build().toString()).body(library.document(id));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("theme-" + id + ".resolver.json")
+                                .build()
+                                .toString())
+                .body(library.document(id));
     }
 
     /** Everything that is kept here, in open formats, in one archive. */
@@ -90,7 +97,12 @@ class LibraryController {
     void everything(HttpServletResponse response) {
         heavy.write(() -> {
             response.setContentType("application/zip");
-            response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("umber-loom-everything.zip").build().toString());
+            response.setHeader(
+                    HttpHeaders.CONTENT_DISPOSITION,
+                    ContentDisposition.attachment()
+                            .filename("umber-loom-everything.zip")
+                            .build()
+                            .toString());
             try {
                 everything.write(response.getOutputStream());
             } catch (IOException e) {

@@ -13,16 +13,14 @@ import org.umberloom.app.theme.Shown;
 @Mapper
 interface LibraryMapper {
     /** @param card what the library shows of it, as JSON; null where there is none in the form of now */
-    record Row(long id, String name, int revision, LocalDateTime changedAt, boolean putAway, String card) {
-    }
+    record Row(long id, String name, int revision, LocalDateTime changedAt, boolean putAway, String card) {}
 
     /** What is lost with a theme. */
-    record Lost(String name, int revisions, int checkpoints) {
-    }
+    record Lost(String name, int revisions, int checkpoints) {}
 
     String LISTED = "from theme where (put_away_at is not null) = #{putAway} and (#{like} = '' or name like #{like})";
-    String COLUMNS = "select id, name, revision, changed_at, put_away_at is not null as put_away, if(card_form = " + Shown.FORM
-            + ", card, null) as card ";
+    String COLUMNS = "select id, name, revision, changed_at, put_away_at is not null as put_away, if(card_form = "
+            + Shown.FORM + ", card, null) as card ";
 
     @Select(COLUMNS + LISTED + " order by changed_at desc, id desc limit #{from}, #{most}")
     List<Row> page(boolean putAway, String like, int from, int most);
@@ -33,13 +31,15 @@ interface LibraryMapper {
     @Select(COLUMNS + "from theme where id = #{id}")
     Optional<Row> find(long id);
 
-    @Update("update theme set card = #{card}, card_form = " + Shown.FORM + " where id = #{id} and revision = #{revision}")
+    @Update("update theme set card = #{card}, card_form = " + Shown.FORM
+            + " where id = #{id} and revision = #{revision}")
     void keepCard(long id, int revision, String card);
 
     @Update("update theme set put_away_at = #{at} where id = #{id}")
     int putAway(long id, LocalDateTime at);
 
-    @Select("select name, revision + 1 as revisions, (select count(*) from checkpoint where theme_id = #{id}) as checkpoints from theme where id = #{id}")
+    @Select("select name, revision + 1 as revisions, (select count(*) from checkpoint where theme_id = #{id}) as "
+            + "checkpoints from theme where id = #{id}")
     Optional<Lost> lost(long id);
 
     @Select("select document from theme where id = #{id}")

@@ -33,22 +33,32 @@ class LibraryService {
     private static final int LONGEST_SEARCH = 100;
     private static final ThemeViews.Weave NO_CLOTH = new ThemeViews.Weave(List.of(), List.of());
 
-    /** A theme in the library; {@code pairs} were measured for its findings; {@code fault} says why it cannot be shown, and is empty for all that can. */
-    record Card(long id, String name, String description, int revision, String changedAt, ThemeViews.Weave weave,
-                List<String> families, int findings, int pairs, long combinations, String fault) {
-    }
+    /**
+     * A theme in the library; {@code pairs} were measured for its findings; {@code fault} says why it cannot be shown,
+     * and is empty for all that can.
+     */
+    record Card(
+            long id,
+            String name,
+            String description,
+            int revision,
+            String changedAt,
+            ThemeViews.Weave weave,
+            List<String> families,
+            int findings,
+            int pairs,
+            long combinations,
+            String fault) {}
 
     /**
      * @param cards   from the number that was asked for on
      * @param count   how many there are in all for this search
      * @param putAway how many were put away, whatever was searched for
      */
-    record Page(List<Card> cards, int count, int putAway) {
-    }
+    record Page(List<Card> cards, int count, int putAway) {}
 
     /** What is lost for good with a theme; {@code sites} wear it, and as long as there are any it cannot go. */
-    record Losses(String name, int revisions, int checkpoints, List<String> sites) {
-    }
+    record Losses(String name, int revisions, int checkpoints, List<String> sites) {}
 
     private final LibraryMapper library;
     private final DraftService drafts;
@@ -58,8 +68,14 @@ class LibraryService {
     private final JsonMapper json;
     private final Clock clock;
 
-    LibraryService(LibraryMapper library, DraftService drafts, ShownAgain shown, SiteService sites, PictureStore pictures, JsonMapper json,
-                   Clock clock) {
+    LibraryService(
+            LibraryMapper library,
+            DraftService drafts,
+            ShownAgain shown,
+            SiteService sites,
+            PictureStore pictures,
+            JsonMapper json,
+            Clock clock) {
         this.library = library;
         this.drafts = drafts;
         this.shown = shown;
@@ -72,13 +88,18 @@ class LibraryService {
     /** @param search part of a name; empty for all */
     Page page(boolean putAway, String search, int from) {
         String like = search.isBlank() ? "" : "%" + literally(search.strip()) + "%";
-        List<Card> cards = library.page(putAway, like, Math.max(0, from), MOST).stream().map(this::card).toList();
+        List<Card> cards = library.page(putAway, like, Math.max(0, from), MOST).stream()
+                .map(this::card)
+                .toList();
         return new Page(cards, library.count(putAway, like), library.count(true, ""));
     }
 
     /** The pattern letters of SQL stand for themselves. */
     private static String literally(String search) {
-        return search.substring(0, Math.min(search.length(), LONGEST_SEARCH)).replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+        return search.substring(0, Math.min(search.length(), LONGEST_SEARCH))
+                .replace("\\", "\\\\")
+                .replace("%", "\\%")
+                .replace("_", "\\_");
     }
 
     Card card(long id) {
@@ -91,13 +112,26 @@ class LibraryService {
             return card(row, known, "");
         } catch (RuntimeException e) {
             LOG.warn("theme {} cannot be shown: {}", row.id(), e.toString());
-            return card(row, new Shown("", NO_CLOTH, List.of(), 0, 0, 1), "This theme cannot be shown. Its document is kept as it is, and can be exported.");
+            return card(
+                    row,
+                    new Shown("", NO_CLOTH, List.of(), 0, 0, 1),
+                    "This theme cannot be shown. Its document is kept as it is, and can be exported.");
         }
     }
 
     private static Card card(LibraryMapper.Row row, Shown known, String fault) {
-        return new Card(row.id(), row.name(), known.description(), row.revision(), row.changedAt() + "Z", known.weave(), known.families(),
-                known.findings(), known.pairs(), known.combinations(), fault);
+        return new Card(
+                row.id(),
+                row.name(),
+                known.description(),
+                row.revision(),
+                row.changedAt() + "Z",
+                known.weave(),
+                known.families(),
+                known.findings(),
+                known.pairs(),
+                known.combinations(),
+                fault);
     }
 
     private Shown computed(LibraryMapper.Row row) throws JacksonException {
@@ -111,18 +145,26 @@ class LibraryService {
     long copy(long id, String name, Account by) {
         Draft draft = drafts.newest(id);
         String wanted = name.isBlank() ? "Copy of " + draft.theme().name() : name.strip();
-        String fitting = wanted.length() <= Names.LONGEST ? wanted : draft.theme().name();
-        return drafts.create(new Edit.SetName(fitting).applyTo(draft.theme()).theme(), "copied from " + draft.theme().name(), by);
+        String fitting =
+                wanted.length() <= Names.LONGEST ? wanted : draft.theme().name();
+        return drafts.create(
+                new Edit.SetName(fitting).applyTo(draft.theme()).theme(),
+                "copied from " + draft.theme().name(),
+                by);
     }
 
     /** @param away whether it is put away, or brought back */
     void putAway(long id, boolean away) {
-        if (library.putAway(id, away ? LocalDateTime.now(clock) : null) == 0 && library.find(id).isEmpty()) throw DraftService.missing(id);
+        if (library.putAway(id, away ? LocalDateTime.now(clock) : null) == 0
+                && library.find(id).isEmpty()) throw DraftService.missing(id);
     }
 
     Losses losses(long id) {
         LibraryMapper.Lost lost = library.lost(id).orElseThrow(() -> DraftService.missing(id));
-        List<String> wearing = sites.all().stream().filter(site -> site.themeId() == id).map(Site::name).toList();
+        List<String> wearing = sites.all().stream()
+                .filter(site -> site.themeId() == id)
+                .map(Site::name)
+                .toList();
         return new Losses(lost.name(), lost.revisions(), lost.checkpoints(), wearing);
     }
 
@@ -131,9 +173,11 @@ class LibraryService {
     public void delete(long id) {
         Losses losses = losses(id);
         if (!losses.sites().isEmpty())
-            throw new Conflict("“" + losses.name() + "” is worn by " + String.join(", ", losses.sites()) + ", so it was not deleted. Give them another theme first.");
+            throw new Conflict("“" + losses.name() + "” is worn by " + String.join(", ", losses.sites())
+                    + ", so it was not deleted. Give them another theme first.");
         if (!library.find(id).orElseThrow(() -> DraftService.missing(id)).putAway())
-            throw new Conflict("“" + losses.name() + "” was not deleted: put it away first, so that nothing goes by mistake.");
+            throw new Conflict(
+                    "“" + losses.name() + "” was not deleted: put it away first, so that nothing goes by mistake.");
         pictures.release(id);
         library.removeCheckpoints(id);
         library.removeLog(id);

@@ -32,10 +32,15 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
-public record Combos(ThemeDocument theme, Combination working, Map<String, Resolution> byScheme,
-                     Map<String, Resolution> live, List<Resolution> scoped, Map<Resolution, LiveProperties> properties,
-                     Map<Resolution, List<Pair.Measured>> pairs,
-                     Map<Combination, Map<String, Grounds.Placed>> grounds) {
+public record Combos(
+        ThemeDocument theme,
+        Combination working,
+        Map<String, Resolution> byScheme,
+        Map<String, Resolution> live,
+        List<Resolution> scoped,
+        Map<Resolution, LiveProperties> properties,
+        Map<Resolution, List<Pair.Measured>> pairs,
+        Map<Combination, Map<String, Grounds.Placed>> grounds) {
     private static final int MOST_LIVE = 8;
     private static final int MOST_SCOPED = 24;
 
@@ -48,8 +53,12 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
      * @param bays   combinations of the bays; every scheme of the working one where none is given
      * @param graphs the graph of a combination, from wherever it is at hand
      */
-    public static Combos of(ThemeDocument theme, Combination wanted, Collection<Combination> bays, Pictures pictures,
-                            Function<Combination, ThemeGraph> graphs) {
+    public static Combos of(
+            ThemeDocument theme,
+            Combination wanted,
+            Collection<Combination> bays,
+            Pictures pictures,
+            Function<Combination, ThemeGraph> graphs) {
         Map<Combination, Resolution> known = new LinkedHashMap<>();
         Function<Combination, Resolution> resolve = combination ->
                 known.computeIfAbsent(combination, key -> graphs.apply(key).resolution());
@@ -57,17 +66,33 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
         Map<String, Resolution> byScheme = new LinkedHashMap<>();
         Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);
         if (scheme.isEmpty()) byScheme.put(Meaning.LIGHT, resolve.apply(working));
-        else for (String context : theme.modifier(scheme.get().modifier()).contexts().keySet())
-            byScheme.put(context, resolve.apply(working.with(scheme.get().modifier(), context)));
+        else
+            for (String context :
+                    theme.modifier(scheme.get().modifier()).contexts().keySet())
+                byScheme.put(context, resolve.apply(working.with(scheme.get().modifier(), context)));
         Map<String, Resolution> live = new LinkedHashMap<>();
         for (Combination bay : bays)
             if (live.size() < MOST_LIVE) live.put(bay.key(), resolve.apply(bay.completedFor(theme)));
-        if (bays.isEmpty()) byScheme.values().forEach(resolution -> live.put(resolution.combination().key(), resolution));
-        List<Resolution> scoped = theme.scopesWritten().stream().limit(MOST_SCOPED).map(scope -> resolve.apply(working.at(scope))).toList();
+        if (bays.isEmpty())
+            byScheme.values()
+                    .forEach(resolution -> live.put(resolution.combination().key(), resolution));
+        List<Resolution> scoped = theme.scopesWritten().stream()
+                .limit(MOST_SCOPED)
+                .map(scope -> resolve.apply(working.at(scope)))
+                .toList();
         Map<Combination, Map<String, Grounds.Placed>> grounds = new LinkedHashMap<>();
-        if (Grounds.any(theme)) known.forEach((combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
-        return new Combos(theme, working, byScheme, live, scoped, Collections.synchronizedMap(new IdentityHashMap<>()),
-                Collections.synchronizedMap(new IdentityHashMap<>()), grounds);
+        if (Grounds.any(theme))
+            known.forEach(
+                    (combination, resolution) -> grounds.put(combination, Grounds.of(theme, resolution, pictures)));
+        return new Combos(
+                theme,
+                working,
+                byScheme,
+                live,
+                scoped,
+                Collections.synchronizedMap(new IdentityHashMap<>()),
+                Collections.synchronizedMap(new IdentityHashMap<>()),
+                grounds);
     }
 
     /** What the pages of one of the combinations are given. */
@@ -78,7 +103,10 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
     /** The same, found from what it was before an edit, where that combination was looked at then. */
     public LiveProperties properties(Resolution resolution, Combos before) {
         Resolution then = before.live.get(resolution.combination().key());
-        return then == null ? properties(resolution) : properties.computeIfAbsent(resolution, key -> before.properties(then).after(key));
+        return then == null
+                ? properties(resolution)
+                : properties.computeIfAbsent(
+                        resolution, key -> before.properties(then).after(key));
     }
 
     /** The declared pairs of one of the combinations. */
@@ -93,7 +121,9 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
 
     /** The working combination itself. */
     public Resolution standard() {
-        Resolution chosen = byScheme.get(Meaning.scheme(theme).map(scheme -> working.contexts().get(scheme.modifier())).orElse(Meaning.LIGHT));
+        Resolution chosen = byScheme.get(Meaning.scheme(theme)
+                .map(scheme -> working.contexts().get(scheme.modifier()))
+                .orElse(Meaning.LIGHT));
         return chosen != null ? chosen : byScheme.values().iterator().next();
     }
 
@@ -118,7 +148,10 @@ public record Combos(ThemeDocument theme, Combination working, Map<String, Resol
     /** Scopes apply after all else. */
     private int order(Place place) {
         if (place instanceof Place.InScope) return Integer.MAX_VALUE;
-        return theme.order().indexOf(place instanceof Place.InSet in ? ThemeDocument.OrderEntry.set(in.set())
-                : ThemeDocument.OrderEntry.modifier(((Place.InContext) place).modifier()));
+        return theme.order()
+                .indexOf(
+                        place instanceof Place.InSet in
+                                ? ThemeDocument.OrderEntry.set(in.set())
+                                : ThemeDocument.OrderEntry.modifier(((Place.InContext) place).modifier()));
     }
 }

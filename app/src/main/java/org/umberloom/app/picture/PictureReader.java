@@ -26,10 +26,12 @@ public class PictureReader {
     private static final int LONGEST_SIDE = 20_000;
     /** What is looked at; enough for shares to a tenth of a percent. */
     private static final long LOOKED_AT = 1_000_000;
+
     private static final int MOST_VECTOR_BYTES = 4 << 20;
     private static final String KEPT = " It was not kept, and nothing was changed.";
     /** By the names that the readers of the JDK and of the WebP package go by. */
-    private static final Map<String, String> RASTER = Map.of("jpeg", "image/jpeg", "png", "image/png", "webp", "image/webp");
+    private static final Map<String, String> RASTER =
+            Map.of("jpeg", "image/jpeg", "png", "image/png", "webp", "image/webp");
 
     /**
      * A picture that was read.
@@ -38,8 +40,7 @@ public class PictureReader {
      * @param content   what may be kept and served: the file itself, or a vector picture written anew
      * @param pixels    as 0xAARRGGBB
      */
-    public record Seen(String mediaType, byte[] content, int[] pixels) {
-    }
+    public record Seen(String mediaType, byte[] content, int[] pixels) {}
 
     /** @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile */
     public Seen read(byte[] content) {
@@ -47,10 +48,12 @@ public class PictureReader {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             ImageReader reader = readers.hasNext() ? readers.next() : null;
-            Optional<String> mediaType = reader == null ? Optional.empty()
+            Optional<String> mediaType = reader == null
+                    ? Optional.empty()
                     : Optional.ofNullable(RASTER.get(reader.getFormatName().toLowerCase(Locale.ROOT)));
             if (mediaType.isEmpty())
-                throw new IllegalArgumentException("This is not a picture that can be read here: it is neither JPEG, PNG, WebP nor SVG." + KEPT);
+                throw new IllegalArgumentException(
+                        "This is not a picture that can be read here: it is neither JPEG, PNG, WebP nor SVG." + KEPT);
             try {
                 reader.setInput(in, true, true);
                 return new Seen(mediaType.get(), content, raster(reader));
@@ -58,8 +61,11 @@ public class PictureReader {
                 reader.dispose();
             }
         } catch (IOException | RuntimeException | OutOfMemoryError e) {
-            if (e instanceof IllegalArgumentException refused && refused.getMessage() != null && refused.getMessage().endsWith(KEPT)) throw refused;
-            throw new IllegalArgumentException("The picture is damaged and cannot be read." + KEPT + " Save it again, or choose another.", e);
+            if (e instanceof IllegalArgumentException refused
+                    && refused.getMessage() != null
+                    && refused.getMessage().endsWith(KEPT)) throw refused;
+            throw new IllegalArgumentException(
+                    "The picture is damaged and cannot be read." + KEPT + " Save it again, or choose another.", e);
         }
     }
 
@@ -72,7 +78,8 @@ public class PictureReader {
     private static boolean isText(byte[] content) {
         for (int i = 0; i < Math.min(content.length, 512); i++) {
             int b = content[i] & 0xff;
-            boolean markOrBlank = b == 0 || b == 0xef || b == 0xbb || b == 0xbf || b == 0xfe || b == 0xff && i < 2 || b <= ' ';
+            boolean markOrBlank =
+                    b == 0 || b == 0xef || b == 0xbb || b == 0xbf || b == 0xfe || b == 0xff && i < 2 || b <= ' ';
             if (!markOrBlank) return b == '<';
         }
         return false;
@@ -83,9 +90,11 @@ public class PictureReader {
         int height = reader.getHeight(0);
         long pixels = (long) width * height;
         if (pixels > MOST_PIXELS)
-            throw new IllegalArgumentException("The picture would unpack to " + pixels / 1_000_000 + " megapixels; up to 64 are read." + KEPT);
+            throw new IllegalArgumentException(
+                    "The picture would unpack to " + pixels / 1_000_000 + " megapixels; up to 64 are read." + KEPT);
         if (Math.max(width, height) > LONGEST_SIDE)
-            throw new IllegalArgumentException("The picture measures " + width + " × " + height + " pixels; a side may have up to " + LONGEST_SIDE + "." + KEPT);
+            throw new IllegalArgumentException("The picture measures " + width + " × " + height
+                    + " pixels; a side may have up to " + LONGEST_SIDE + "." + KEPT);
         int every = (int) Math.max(1, Math.floor(Math.sqrt(pixels / (double) LOOKED_AT)));
         ImageReadParam param = reader.getDefaultReadParam();
         param.setSourceSubsampling(every, every, 0, 0);

@@ -23,13 +23,14 @@ public class PictureStore {
     private static final long TONES_AT_HAND = 16 << 20;
 
     /** A picture that is kept. */
-    public record Kept(String hash, String mediaType, long bytes) {
-    }
+    public record Kept(String hash, String mediaType, long bytes) {}
 
     private final PictureMapper pictures;
     private final PictureReader reader;
-    private final Cache<String, Tones> tones = Caffeine.newBuilder().maximumWeight(TONES_AT_HAND)
-            .weigher((String hash, Tones kept) -> kept.toBytes().length).build();
+    private final Cache<String, Tones> tones = Caffeine.newBuilder()
+            .maximumWeight(TONES_AT_HAND)
+            .weigher((String hash, Tones kept) -> kept.toBytes().length)
+            .build();
 
     PictureStore(PictureMapper pictures, PictureReader reader) {
         this.pictures = pictures;
@@ -43,7 +44,9 @@ public class PictureStore {
     }
 
     private Optional<Tones> tones(String hash) {
-        return Optional.ofNullable(tones.get(hash, key -> pictures.tones(key).map(kept -> Tones.fromBytes(kept.bytes())).orElse(null)));
+        return Optional.ofNullable(tones.get(hash, key -> pictures.tones(key)
+                .map(kept -> Tones.fromBytes(kept.bytes()))
+                .orElse(null)));
     }
 
     public Optional<byte[]> content(String hash) {
@@ -59,12 +62,19 @@ public class PictureStore {
     public Kept keep(String fileName, byte[] content) {
         String shown = Names.shown(fileName);
         if (content.length > MOST_BYTES)
-            throw new IllegalArgumentException("“" + shown + "” has more than 8 MB. It was not kept; make it smaller, since every reader of the page loads it.");
+            throw new IllegalArgumentException(
+                    "“" + shown
+                            + "” has more than 8 MB. It was not kept; make it smaller, since every reader of the page loads it.");
         PictureReader.Seen seen = reader.read(content);
         if (seen.pixels().length == 0)
-            throw new IllegalArgumentException("“" + shown + "” shows no color, so nothing could be computed for text on it. It was not kept.");
+            throw new IllegalArgumentException(
+                    "“" + shown + "” shows no color, so nothing could be computed for text on it. It was not kept.");
         String hash = Sha256.hex(seen.content());
-        pictures.keep(hash, seen.mediaType(), seen.content(), Tones.ofPixels(seen.pixels()).toBytes());
+        pictures.keep(
+                hash,
+                seen.mediaType(),
+                seen.content(),
+                Tones.ofPixels(seen.pixels()).toBytes());
         return new Kept(hash, seen.mediaType(), seen.content().length);
     }
 

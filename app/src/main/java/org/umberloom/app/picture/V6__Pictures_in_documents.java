@@ -29,28 +29,44 @@ class V6__Pictures_in_documents extends BaseJavaMigration {
         Connection database = context.getConnection();
         Map<Long, Map<String, Picture>> byTheme = new LinkedHashMap<>();
         try (Statement select = database.createStatement();
-                ResultSet row = select.executeQuery("select theme_id, name, media_type, license, content, tones from ground_picture order by theme_id, name")) {
+                ResultSet row = select.executeQuery(
+                        "select theme_id, name, media_type, license, content, tones from ground_picture order by theme_id, name")) {
             while (row.next()) keep(database, row, byTheme);
         }
         for (Map.Entry<Long, Map<String, Picture>> theme : byTheme.entrySet()) {
-            rewrite(database, "select id, document from theme where id = " + theme.getKey(), "update theme set document = ? where id = ?", theme.getValue());
-            rewrite(database, "select number, document from revision where document is not null and theme_id = " + theme.getKey(),
-                    "update revision set document = ? where theme_id = " + theme.getKey() + " and number = ?", theme.getValue());
+            rewrite(
+                    database,
+                    "select id, document from theme where id = " + theme.getKey(),
+                    "update theme set document = ? where id = ?",
+                    theme.getValue());
+            rewrite(
+                    database,
+                    "select number, document from revision where document is not null and theme_id = " + theme.getKey(),
+                    "update revision set document = ? where theme_id = " + theme.getKey() + " and number = ?",
+                    theme.getValue());
         }
     }
 
-    private static void keep(Connection database, ResultSet row, Map<Long, Map<String, Picture>> byTheme) throws Exception {
+    private static void keep(Connection database, ResultSet row, Map<Long, Map<String, Picture>> byTheme)
+            throws Exception {
         byte[] content = row.getBytes("content");
         String hash = Sha256.hex(content);
         Picture picture;
         try {
-            picture = new Picture(row.getString("name"), hash, row.getString("media_type"), row.getString("license"), content.length);
+            picture = new Picture(
+                    row.getString("name"), hash, row.getString("media_type"), row.getString("license"), content.length);
         } catch (IllegalArgumentException e) {
-            LOG.warn("the picture {} of theme {} stays where it is: {}", row.getString("name"), row.getLong("theme_id"), e.getMessage());
+            LOG.warn(
+                    "the picture {} of theme {} stays where it is: {}",
+                    row.getString("name"),
+                    row.getLong("theme_id"),
+                    e.getMessage());
             return;
         }
-        try (PreparedStatement insert = database.prepareStatement("insert ignore into picture_content (hash, media_type, content, tones) values (?, ?, ?, ?)");
-                PreparedStatement use = database.prepareStatement("insert ignore into picture_use (theme_id, hash) values (?, ?)")) {
+        try (PreparedStatement insert = database.prepareStatement(
+                        "insert ignore into picture_content (hash, media_type, content, tones) values (?, ?, ?, ?)");
+                PreparedStatement use =
+                        database.prepareStatement("insert ignore into picture_use (theme_id, hash) values (?, ?)")) {
             insert.setString(1, hash);
             insert.setString(2, picture.mediaType());
             insert.setBytes(3, content);
@@ -60,11 +76,14 @@ class V6__Pictures_in_documents extends BaseJavaMigration {
             use.setString(2, hash);
             use.executeUpdate();
         }
-        byTheme.computeIfAbsent(row.getLong("theme_id"), key -> new LinkedHashMap<>()).put(picture.name(), picture);
+        byTheme.computeIfAbsent(row.getLong("theme_id"), key -> new LinkedHashMap<>())
+                .put(picture.name(), picture);
     }
 
-    private static void rewrite(Connection database, String select, String update, Map<String, Picture> pictures) throws Exception {
-        try (Statement reading = database.createStatement(); ResultSet row = reading.executeQuery(select);
+    private static void rewrite(Connection database, String select, String update, Map<String, Picture> pictures)
+            throws Exception {
+        try (Statement reading = database.createStatement();
+                ResultSet row = reading.executeQuery(select);
                 PreparedStatement writing = database.prepareStatement(update)) {
             while (row.next()) {
                 try {

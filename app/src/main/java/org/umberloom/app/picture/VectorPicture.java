@@ -32,12 +32,14 @@ record VectorPicture(byte[] content, int[] paints) {
     private static final int DEEPEST = 200;
     private static final int MOST_PAINTS = 200_000;
 
-    private static final Set<String> ELEMENTS = words("""
+    private static final Set<String> ELEMENTS = words(
+            """
             svg g defs symbol use title desc path rect circle ellipse line polyline polygon text tspan textPath linearGradient
             radialGradient stop pattern clipPath mask marker style image filter feBlend feColorMatrix feComponentTransfer feComposite
             feConvolveMatrix feDiffuseLighting feDisplacementMap feDistantLight feDropShadow feFlood feFuncA feFuncB feFuncG feFuncR
             feGaussianBlur feMerge feMergeNode feMorphology feOffset fePointLight feSpecularLighting feSpotLight feTile feTurbulence""");
-    private static final Set<String> ATTRIBUTES = words("""
+    private static final Set<String> ATTRIBUTES = words(
+            """
             id class style x y x1 y1 x2 y2 cx cy r rx ry fx fy fr d points width height viewBox preserveAspectRatio transform version
             dx dy rotate textLength lengthAdjust startOffset method spacing side pathLength offset gradientUnits gradientTransform
             spreadMethod patternUnits patternContentUnits patternTransform clipPathUnits maskUnits maskContentUnits markerUnits
@@ -56,7 +58,8 @@ record VectorPicture(byte[] content, int[] paints) {
     /** What marks a picture as made to do harm, rather than as one with something that is not needed here. */
     private static final Set<String> HOSTILE = words("script foreignObject handler listener iframe object embed");
     /** Functions of CSS that can load something. Source: CSS Images 4, CSS Values 5. */
-    private static final List<String> LOADING = List.of("@", "\\", "image-set(", "src(", "image(", "cross-fade(", "element(", "expression(", "-moz-binding");
+    private static final List<String> LOADING = List.of(
+            "@", "\\", "image-set(", "src(", "image(", "cross-fade(", "element(", "expression(", "-moz-binding");
 
     /** Why a picture was not taken, in words that follow "The vector picture ". */
     static final class Refused extends Exception {
@@ -80,7 +83,10 @@ record VectorPicture(byte[] content, int[] paints) {
         try {
             return new Reader(factory.createXMLStreamReader(new ByteArrayInputStream(content))).read();
         } catch (XMLStreamException e) {
-            throw new Refused("is not well-formed" + (e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNumber() + ")"));
+            throw new Refused("is not well-formed"
+                    + (e.getLocation() == null
+                            ? ""
+                            : " (line " + e.getLocation().getLineNumber() + ")"));
         }
     }
 
@@ -103,13 +109,17 @@ record VectorPicture(byte[] content, int[] paints) {
             while (in.hasNext()) {
                 Patience.ask();
                 int event = in.next();
-                if (event == XMLStreamConstants.DTD && String.valueOf(in.getText()).contains("["))
+                if (event == XMLStreamConstants.DTD
+                        && String.valueOf(in.getText()).contains("["))
                     throw new Refused("declares entities of its own, so it was refused");
-                if (event == XMLStreamConstants.ENTITY_REFERENCE) throw new Refused("refers to the entity “" + in.getLocalName() + "”, so it was refused");
+                if (event == XMLStreamConstants.ENTITY_REFERENCE)
+                    throw new Refused("refers to the entity “" + in.getLocalName() + "”, so it was refused");
                 if (event == XMLStreamConstants.START_ELEMENT) {
                     if (++elements > MOST_ELEMENTS || depth >= DEEPEST)
-                        throw new Refused("has more than " + MOST_ELEMENTS + " elements, or more than " + DEEPEST + " inside each other");
-                    if (depth == 0 && !in.getLocalName().equals("svg")) throw new Refused("is no SVG: its root is “" + in.getLocalName() + "”");
+                        throw new Refused("has more than " + MOST_ELEMENTS + " elements, or more than " + DEEPEST
+                                + " inside each other");
+                    if (depth == 0 && !in.getLocalName().equals("svg"))
+                        throw new Refused("is no SVG: its root is “" + in.getLocalName() + "”");
                     if (!kept()) {
                         skip();
                         continue;
@@ -123,7 +133,9 @@ record VectorPicture(byte[] content, int[] paints) {
                     css.setLength(0);
                     depth--;
                     out.writeEndElement();
-                } else if (event == XMLStreamConstants.CHARACTERS || event == XMLStreamConstants.CDATA || event == XMLStreamConstants.SPACE) {
+                } else if (event == XMLStreamConstants.CHARACTERS
+                        || event == XMLStreamConstants.CDATA
+                        || event == XMLStreamConstants.SPACE) {
                     if (style) css.append(in.getText());
                     else if (depth > 0) out.writeCharacters(in.getText());
                 }
@@ -131,21 +143,27 @@ record VectorPicture(byte[] content, int[] paints) {
             if (elements == 0) throw new Refused("is empty");
             out.writeEndDocument();
             out.close();
-            return new VectorPicture(bytes.toByteArray(), paints.stream().mapToInt(Integer::intValue).toArray());
+            return new VectorPicture(
+                    bytes.toByteArray(),
+                    paints.stream().mapToInt(Integer::intValue).toArray());
         }
 
         /** An element of SVG, or of no namespace at all, that is known to only draw. Hostile ones refuse the whole picture. */
         private boolean kept() throws Refused {
             String name = in.getLocalName();
-            boolean svg = in.getNamespaceURI() == null || in.getNamespaceURI().isEmpty() || in.getNamespaceURI().equals(SVG);
+            boolean svg = in.getNamespaceURI() == null
+                    || in.getNamespaceURI().isEmpty()
+                    || in.getNamespaceURI().equals(SVG);
             for (String hostile : HOSTILE)
-                if (name.equalsIgnoreCase(hostile)) throw new Refused("holds a script or foreign content (“" + name + "”), so it was refused");
+                if (name.equalsIgnoreCase(hostile))
+                    throw new Refused("holds a script or foreign content (“" + name + "”), so it was refused");
             for (int i = 0; i < in.getAttributeCount(); i++)
                 if (in.getAttributeLocalName(i).toLowerCase(Locale.ROOT).startsWith("on"))
                     throw new Refused("holds a script (“" + in.getAttributeLocalName(i) + "”), so it was refused");
             if (name.equals("a")) {
                 for (int i = 0; i < in.getAttributeCount(); i++)
-                    if (in.getAttributeLocalName(i).equals("href")) throw new Refused("holds a link, so it was refused");
+                    if (in.getAttributeLocalName(i).equals("href"))
+                        throw new Refused("holds a link, so it was refused");
             }
             return svg && ELEMENTS.contains(name);
         }
@@ -189,20 +207,25 @@ record VectorPicture(byte[] content, int[] paints) {
         private static void checkLink(String element, String value) throws Refused {
             String link = value.strip();
             String start = link.substring(0, Math.min(link.length(), 40)).toLowerCase(Locale.ROOT);
-            boolean pixels = element.equals("image") && (start.startsWith("data:image/png;base64,")
-                    || start.startsWith("data:image/jpeg;base64,") || start.startsWith("data:image/webp;base64,"));
+            boolean pixels = element.equals("image")
+                    && (start.startsWith("data:image/png;base64,")
+                            || start.startsWith("data:image/jpeg;base64,")
+                            || start.startsWith("data:image/webp;base64,"));
             if (!link.startsWith("#") && !pixels) throw outside(link);
         }
 
         private static Refused outside(String what) {
-            return new Refused("refers to something outside itself (“" + what.substring(0, Math.min(40, what.length())).strip() + "”), so it was refused");
+            return new Refused("refers to something outside itself (“"
+                    + what.substring(0, Math.min(40, what.length())).strip() + "”), so it was refused");
         }
 
         private static void checkUrls(String value) throws Refused {
             String small = value.toLowerCase(Locale.ROOT);
             for (int at = small.indexOf("url("); at >= 0; at = small.indexOf("url(", at + 4)) {
                 int from = at + 4;
-                while (from < small.length() && (Character.isWhitespace(small.charAt(from)) || "\"'".indexOf(small.charAt(from)) >= 0)) from++;
+                while (from < small.length()
+                        && (Character.isWhitespace(small.charAt(from)) || "\"'".indexOf(small.charAt(from)) >= 0))
+                    from++;
                 if (from == small.length() || small.charAt(from) != '#') throw outside(value.substring(at));
             }
             if (small.contains("url") && small.indexOf('\\') >= 0) throw outside(value);
@@ -210,7 +233,8 @@ record VectorPicture(byte[] content, int[] paints) {
 
         private static void checkCss(String css) throws Refused {
             String small = css.toLowerCase(Locale.ROOT);
-            for (String loading : LOADING) if (small.contains(loading)) throw outside(css.substring(small.indexOf(loading)));
+            for (String loading : LOADING)
+                if (small.contains(loading)) throw outside(css.substring(small.indexOf(loading)));
             checkUrls(css);
         }
 
@@ -223,13 +247,16 @@ record VectorPicture(byte[] content, int[] paints) {
         private void declarations(String css) {
             for (String declaration : css.split(";")) {
                 int colon = declaration.indexOf(':');
-                if (colon > 0 && PAINTS.contains(declaration.substring(0, colon).strip())) paint(declaration.substring(colon + 1));
+                if (colon > 0 && PAINTS.contains(declaration.substring(0, colon).strip()))
+                    paint(declaration.substring(colon + 1));
             }
         }
 
         private void paint(String written) {
             String value = written.replace("!important", "").strip();
-            if (value.equalsIgnoreCase("none") || value.equalsIgnoreCase("currentColor") || paints.size() == MOST_PAINTS) return;
+            if (value.equalsIgnoreCase("none")
+                    || value.equalsIgnoreCase("currentColor")
+                    || paints.size() == MOST_PAINTS) return;
             try {
                 paints.add(CssColor.parse(value).argb());
             } catch (IllegalArgumentException noColor) {

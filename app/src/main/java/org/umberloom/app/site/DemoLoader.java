@@ -39,12 +39,16 @@ class DemoLoader implements ApplicationRunner {
     private final String name;
     private final String password;
 
-    DemoLoader(AccountService accounts, DraftService drafts, SiteService sites, JsonMapper json,
-               TransactionTemplate transactions,
-               @Value("${umberloom.demo}") String demo,
-               @Value("${LOOM_LEAD_EMAIL:lead@localhost}") String email,
-               @Value("${LOOM_LEAD_NAME:Design lead}") String name,
-               @Value("${LOOM_LEAD_PASSWORD:}") String password) {
+    DemoLoader(
+            AccountService accounts,
+            DraftService drafts,
+            SiteService sites,
+            JsonMapper json,
+            TransactionTemplate transactions,
+            @Value("${umberloom.demo}") String demo,
+            @Value("${LOOM_LEAD_EMAIL:lead@localhost}") String email,
+            @Value("${LOOM_LEAD_NAME:Design lead}") String name,
+            @Value("${LOOM_LEAD_PASSWORD:}") String password) {
         this.accounts = accounts;
         this.drafts = drafts;
         this.sites = sites;
@@ -81,13 +85,19 @@ class DemoLoader implements ApplicationRunner {
         JsonNode plan = json.readTree(Files.readString(folder.resolve("demo.json")));
         // Further people, so that several can work on one draft.
         for (JsonNode person : plan.get("people"))
-            accounts.addFirst(person.get("email").asString(), person.get("name").asString(), password, person.get("role").asString());
+            accounts.addFirst(
+                    person.get("email").asString(),
+                    person.get("name").asString(),
+                    password,
+                    person.get("role").asString());
         for (JsonNode themePlan : plan.get("themes")) {
             Path themeFolder = folder.resolve(themePlan.get("folder").asString());
-            ThemeDocument theme = ThemeJson.read(Files.readString(themeFolder.resolve("theme.resolver.json")),
+            ThemeDocument theme = ThemeJson.read(
+                    Files.readString(themeFolder.resolve("theme.resolver.json")),
                     file -> read(themeFolder.resolve(file)));
             long id = drafts.create(theme, "demo theme", lead);
-            for (JsonNode site : themePlan.get("sites")) loadSite(folder.resolve(site.get("folder").asString()), site, id);
+            for (JsonNode site : themePlan.get("sites"))
+                loadSite(folder.resolve(site.get("folder").asString()), site, id);
         }
         LOG.info("demo data loaded from {}", folder);
     }
@@ -96,13 +106,19 @@ class DemoLoader implements ApplicationRunner {
         List<Page> pages = new ArrayList<>();
         for (JsonNode page : site.get("pages")) {
             String slug = page.get("slug").asString();
-            pages.add(new Page(slug, page.get("title").asString(), page.get("kind").asString(),
+            pages.add(new Page(
+                    slug,
+                    page.get("title").asString(),
+                    page.get("kind").asString(),
                     read(folder.resolve(slug + ".html"))));
         }
         List<Picture> pictures = new ArrayList<>();
         for (JsonNode picture : site.get("pictures")) {
             String name = picture.get("name").asString();
-            pictures.add(new Picture(name, "image/svg+xml", picture.get("license").asString(),
+            pictures.add(new Picture(
+                    name,
+                    "image/svg+xml",
+                    picture.get("license").asString(),
                     Files.readAllBytes(folder.resolve("pictures").resolve(name))));
         }
         sites.add(site.get("slug").asString(), site.get("name").asString(), theme, pages, pictures);

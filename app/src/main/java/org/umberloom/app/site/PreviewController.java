@@ -41,7 +41,8 @@ class PreviewController {
     private final GroundPictures grounds;
     private final PictureStore pictures;
 
-    PreviewController(SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds, PictureStore pictures) {
+    PreviewController(
+            SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds, PictureStore pictures) {
         this.grounds = grounds;
         this.pictures = pictures;
         this.sites = sites;
@@ -54,16 +55,24 @@ class PreviewController {
      * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      */
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
-    ResponseEntity<String> page(@PathVariable long theme, @PathVariable String state, @PathVariable String combo, @PathVariable String site,
-                                @PathVariable String page, @RequestParam(defaultValue = Surfaces.PAGE) String surface,
-                                @RequestParam(defaultValue = "") String choice) {
+    ResponseEntity<String> page(
+            @PathVariable long theme,
+            @PathVariable String state,
+            @PathVariable String combo,
+            @PathVariable String site,
+            @PathVariable String page,
+            @RequestParam(defaultValue = Surfaces.PAGE) String surface,
+            @RequestParam(defaultValue = "") String choice) {
         ThemeDocument worn = drafts.stateAt(theme, revision(theme, state));
-        Page shown = site.equals(Specimens.PARTS) ? Specimens.part(page, surface)
+        Page shown = site.equals(Specimens.PARTS)
+                ? Specimens.part(page, surface)
                 : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
         Document document = shown.document();
-        Combination combination = (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scope());
+        Combination combination =
+                (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scope());
         Element root = document.selectFirst("html");
-        if (!combo.equals(DEFAULT)) combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
+        if (!combo.equals(DEFAULT))
+            combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
         int colon = choice.indexOf(':');
         if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
@@ -75,7 +84,9 @@ class PreviewController {
     ResponseEntity<String> stylesheet(@PathVariable long theme, @PathVariable String state) {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(theme + "-" + revision)
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .eTag(theme + "-" + revision)
                 .body(Stylesheet.compile(document, Usage.LIVE, fonts.all(), pictures.of(document)));
     }
 
@@ -90,22 +101,29 @@ class PreviewController {
         try {
             return Integer.parseInt(state);
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("“" + Names.shown(state) + "” is not a state of a theme: it is draft, or the number of a revision.", e);
+            throw new IllegalArgumentException(
+                    "“" + Names.shown(state) + "” is not a state of a theme: it is draft, or the number of a revision.",
+                    e);
         }
     }
 
     @GetMapping("/ground/{name}")
     ResponseEntity<byte[]> ground(@PathVariable long theme, @PathVariable String state, @PathVariable String name) {
         GroundPictures.Shown picture = grounds.get(drafts.stateAt(theme, revision(theme, state)), name);
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache())
-                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(picture.mediaType()))
+                .cacheControl(CacheControl.noCache())
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY)
+                .body(picture.content());
     }
 
     @GetMapping("/pictures/{name}")
     ResponseEntity<byte[]> picture(@PathVariable String site, @PathVariable String name) {
         Picture picture = sites.picture(site, name);
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType()))
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(picture.mediaType()))
                 .cacheControl(CacheControl.maxAge(java.time.Duration.ofHours(1)).cachePrivate())
-                .header("Content-Security-Policy", Uploads.PICTURE_POLICY).body(picture.content());
+                .header("Content-Security-Policy", Uploads.PICTURE_POLICY)
+                .body(picture.content());
     }
 }

@@ -1,5 +1,4 @@
 package org.umberloom.app.site;
 
 /** A site and the theme it uses. */
-public record Site(long id, String slug, String name, long themeId) {
-}
+public record Site(long id, String slug, String name, long themeId) {}

@@ -15,13 +15,13 @@ class SiteController {
     /** @param scope at which the page stands, as it is in a combination's key */
     record PageView(String slug, String title, String kind, String scope) {
         static PageView of(Page page) {
-            return new PageView(page.slug(), page.title(), page.kind(), page.scope().toString());
+            return new PageView(
+                    page.slug(), page.title(), page.kind(), page.scope().toString());
         }
     }
 
     /** @param specimen whether these are the built-in pages, which every theme can be looked at on */
-    record SiteView(String slug, String name, long themeId, boolean specimen, List<PageView> pages) {
-    }
+    record SiteView(String slug, String name, long themeId, boolean specimen, List<PageView> pages) {}
 
     private final SiteService sites;
     private final DraftService drafts;
@@ -36,8 +36,20 @@ class SiteController {
     List<SiteView> sites(@RequestParam long theme) {
         List<SiteView> all = new ArrayList<>();
         for (Site site : sites.all())
-            all.add(new SiteView(site.slug(), site.name(), site.themeId(), false, sites.pages(site).stream().map(PageView::of).toList()));
-        all.add(new SiteView(Specimens.SLUG, Specimens.NAME, theme, true, Specimens.of(drafts.newest(theme).theme()).stream().map(PageView::of).toList()));
+            all.add(new SiteView(
+                    site.slug(),
+                    site.name(),
+                    site.themeId(),
+                    false,
+                    sites.pages(site).stream().map(PageView::of).toList()));
+        all.add(new SiteView(
+                Specimens.SLUG,
+                Specimens.NAME,
+                theme,
+                true,
+                Specimens.of(drafts.newest(theme).theme()).stream()
+                        .map(PageView::of)
+                        .toList()));
         return all;
     }
 }

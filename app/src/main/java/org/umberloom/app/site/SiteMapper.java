@@ -28,7 +28,8 @@ interface SiteMapper {
             + "where s.slug = #{site} and p.name = #{name}")
     Optional<Picture> picture(String site, String name);
 
-    @Select("select distinct p.kind from page p join site s on s.id = p.site_id where s.theme_id = #{themeId} order by p.kind")
+    @Select(
+            "select distinct p.kind from page p join site s on s.id = p.site_id where s.theme_id = #{themeId} order by p.kind")
     List<String> kindsWearing(long themeId);
 
     @Select("select distinct kind from page order by kind")

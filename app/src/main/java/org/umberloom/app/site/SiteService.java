@@ -38,13 +38,14 @@ public class SiteService implements PageKinds {
     }
 
     public Page page(String site, String page) {
-        return sites.page(site, page).orElseThrow(() ->
-                new NoSuchElementException("The site “" + site + "” has no page “" + page + "”."));
+        return sites.page(site, page)
+                .orElseThrow(() -> new NoSuchElementException("The site “" + site + "” has no page “" + page + "”."));
     }
 
     public Picture picture(String site, String name) {
-        return sites.picture(site, name).orElseThrow(() ->
-                new NoSuchElementException("The site “" + site + "” has no picture “" + name + "”."));
+        return sites.picture(site, name)
+                .orElseThrow(
+                        () -> new NoSuchElementException("The site “" + site + "” has no picture “" + name + "”."));
     }
 
     /** Adds a whole site. */

@@ -17,18 +17,21 @@ public final class Specimens {
     public static final String SLUG = "~specimen";
     /** Pages that show one part alone. */
     static final String PARTS = "~part";
+
     static final String NAME = "Specimen";
     private static final String KIND = "specimen";
 
-    private Specimens() {
-    }
+    private Specimens() {}
 
     /** One page for each surface, the page's own first. */
     public static List<Page> of(ThemeDocument theme) {
         List<String> surfaces = surfaces(theme);
         Map<String, String> links = new LinkedHashMap<>();
         surfaces.forEach(surface -> links.put(surface, Combination.code(surface) + ".html"));
-        return surfaces.stream().map(surface -> new Page(Combination.code(surface), "Everything on " + surface, KIND, Specimen.page(surface, links))).toList();
+        return surfaces.stream()
+                .map(surface -> new Page(
+                        Combination.code(surface), "Everything on " + surface, KIND, Specimen.page(surface, links)))
+                .toList();
     }
 
     /** One part alone. @throws NoSuchElementException when there is no such part */
@@ -38,7 +41,9 @@ public final class Specimens {
 
     /** @throws NoSuchElementException when the theme has no such surface */
     static Page page(ThemeDocument theme, String slug) {
-        return of(theme).stream().filter(page -> page.slug().equals(slug)).findFirst()
+        return of(theme).stream()
+                .filter(page -> page.slug().equals(slug))
+                .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("The theme has no surface “" + Names.shown(slug) + "”."));
     }
 

@@ -26,8 +26,13 @@ import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 
 /** The Space and Widths instruments. All px at the default font size. */
-public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found, List<LengthView> gaps, List<LengthView> shape, List<LengthView> widths,
-                        List<PageWidths.Bands> ruler) {
+public record SpaceView(
+        List<SpaceScaleView> scales,
+        List<FoundScaleView> found,
+        List<LengthView> gaps,
+        List<LengthView> shape,
+        List<LengthView> widths,
+        List<PageWidths.Bands> ruler) {
     private static final int RULER_START = 320;
     private static final int RULER_END = 1920;
     private static final int RULER_STEP = 10;
@@ -37,8 +42,8 @@ public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found,
      *
      * @param purpose what a role is for; empty for what is none
      */
-    public record LengthView(String path, String name, String place, String written, double narrowPx, double widePx, String purpose) {
-    }
+    public record LengthView(
+            String path, String name, String place, String written, double narrowPx, double widePx, String purpose) {}
 
     /**
      * Lengths that rise and have no recipe, smallest first.
@@ -48,31 +53,59 @@ public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found,
      * @param residual how far a step lies from that growth at most, as a share of the step
      * @param ofType   whether its name says that these are sizes of type
      */
-    public record FoundScaleView(String name, String group, List<LengthView> steps, String growth, double by, double residual, boolean ofType) {
-    }
+    public record FoundScaleView(
+            String name,
+            String group,
+            List<LengthView> steps,
+            String growth,
+            double by,
+            double residual,
+            boolean ofType) {}
 
-    public record SpaceScaleView(String path, String place, double base, List<Double> factors, List<LengthView> steps) {
-    }
+    public record SpaceScaleView(
+            String path, String place, double base, List<Double> factors, List<LengthView> steps) {}
 
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
         List<SpaceScaleView> scales = new ArrayList<>();
-        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
-            if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
-                scales.add(new SpaceScaleView(path.dotted(), place.toString(), steps.scale().base(),
-                        steps.scale().factors(), below(standard, path.dotted())));
-        });
+        for (Place place : combos.applying())
+            combos.theme().at(place).forEachGroup((path, group) -> {
+                if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
+                    scales.add(new SpaceScaleView(
+                            path.dotted(),
+                            place.toString(),
+                            steps.scale().base(),
+                            steps.scale().factors(),
+                            below(standard, path.dotted())));
+            });
         Worn worn = Worn.of(standard);
-        return new SpaceView(scales, found(standard, scales), roles(worn, "gap."), roles(worn, "shape."), roles(worn, "width."), ruler(worn));
+        return new SpaceView(
+                scales,
+                found(standard, scales),
+                roles(worn, "gap."),
+                roles(worn, "shape."),
+                roles(worn, "width."),
+                ruler(worn));
     }
 
     private static List<FoundScaleView> found(Resolution resolution, List<SpaceScaleView> scales) {
         Set<String> grown = scales.stream().map(SpaceScaleView::path).collect(Collectors.toSet());
-        return Recognized.scales(resolution).stream().filter(scale -> !grown.contains(scale.group().dotted())
-                        && scale.steps().stream().noneMatch(step -> Contract.standard().filledBy(step.path().dotted()).isPresent()))
-                .map(scale -> new FoundScaleView(scale.name(), scale.group().dotted(), scale.steps().stream()
-                        .flatMap(step -> length(resolution.tokens().get(step.path()), "").stream()).toList(),
-                        scale.growth().name().toLowerCase(Locale.ROOT), scale.by(), scale.residual(), Recognized.isOfType(scale))).toList();
+        return Recognized.scales(resolution).stream()
+                .filter(scale -> !grown.contains(scale.group().dotted())
+                        && scale.steps().stream().noneMatch(step -> Contract.standard()
+                                .filledBy(step.path().dotted())
+                                .isPresent()))
+                .map(scale -> new FoundScaleView(
+                        scale.name(),
+                        scale.group().dotted(),
+                        scale.steps().stream()
+                                .flatMap(step -> length(resolution.tokens().get(step.path()), "").stream())
+                                .toList(),
+                        scale.growth().name().toLowerCase(Locale.ROOT),
+                        scale.by(),
+                        scale.residual(),
+                        Recognized.isOfType(scale)))
+                .toList();
     }
 
     /** Every role of a group, set or not. */
@@ -81,8 +114,18 @@ public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found,
         for (Role role : Contract.standard().roles().values()) {
             if (!role.path().startsWith(group)) continue;
             Worn.Standing standing = worn.at(role, Surfaces.PAGE);
-            if (standing.token().isPresent()) lengths.addAll(length(standing.token().get(), role.purpose()).stream().toList());
-            else lengths.add(new LengthView(role.path(), role.path().substring(group.length()), "", "", narrow(standing.value()), wide(standing.value()), role.purpose()));
+            if (standing.token().isPresent())
+                lengths.addAll(
+                        length(standing.token().get(), role.purpose()).stream().toList());
+            else
+                lengths.add(new LengthView(
+                        role.path(),
+                        role.path().substring(group.length()),
+                        "",
+                        "",
+                        narrow(standing.value()),
+                        wide(standing.value()),
+                        role.purpose()));
         }
         return lengths;
     }
@@ -97,20 +140,34 @@ public record SpaceView(List<SpaceScaleView> scales, List<FoundScaleView> found,
 
     private static List<LengthView> below(Resolution resolution, String group) {
         TokenPath path = TokenPath.of(group);
-        return resolution.tokens().values().stream().filter(token -> token.path().isBelow(path))
-                .flatMap(token -> length(token, "").stream()).toList();
+        return resolution.tokens().values().stream()
+                .filter(token -> token.path().isBelow(path))
+                .flatMap(token -> length(token, "").stream())
+                .toList();
     }
 
     private static Optional<LengthView> length(Resolved token, String purpose) {
         TokenValue value = token.value();
         if (!(value instanceof FluidValue) && !(value instanceof DimensionValue)) return Optional.empty();
-        return Optional.of(new LengthView(token.path().dotted(), token.path().name(), token.winner().toString(),
-                ValueText.write(token.written().value()), narrow(value), wide(value), purpose));
+        return Optional.of(new LengthView(
+                token.path().dotted(),
+                token.path().name(),
+                token.winner().toString(),
+                ValueText.write(token.written().value()),
+                narrow(value),
+                wide(value),
+                purpose));
     }
 
     private static List<PageWidths.Bands> ruler(Worn worn) {
-        PageWidths widths = new PageWidths(wide(width(worn, "text")), wide(width(worn, "content")), wide(width(worn, "wide")), width(worn, "gutter"));
-        return Stream.iterate(RULER_START, w -> w <= RULER_END, w -> w + RULER_STEP).map(w -> widths.at(w)).toList();
+        PageWidths widths = new PageWidths(
+                wide(width(worn, "text")),
+                wide(width(worn, "content")),
+                wide(width(worn, "wide")),
+                width(worn, "gutter"));
+        return Stream.iterate(RULER_START, w -> w <= RULER_END, w -> w + RULER_STEP)
+                .map(w -> widths.at(w))
+                .toList();
     }
 
     private static TokenValue width(Worn worn, String name) {

@@ -7,11 +7,11 @@ package org.umberloom.app.theme;
 final class AtHand {
     /** Bytes of one token in a document, as a row of a graph, and in a view of a combination. */
     private static final int OF_DOCUMENT = 500;
+
     private static final int OF_GRAPH = 350;
     private static final int OF_VIEW = 700;
 
-    private AtHand() {
-    }
+    private AtHand() {}
 
     static long documentTokens() {
         return share(0.12) / OF_DOCUMENT;

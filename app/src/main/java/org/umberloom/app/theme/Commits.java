@@ -24,6 +24,7 @@ class Commits {
     private static final int MOST_TRIES = 16;
     /** So often it is tried without keeping others waiting. */
     private static final int FREE_TRIES = 2;
+
     private static final int STRIPES = 256;
     private static final long LONGEST_PAUSE_MS = 60;
     private static final long LONGEST_WAIT_S = 20;
@@ -40,7 +41,8 @@ class Commits {
     }
 
     private final TransactionOperations transactions;
-    private final ReentrantLock[] turns = IntStream.range(0, STRIPES).mapToObj(i -> new ReentrantLock()).toArray(ReentrantLock[]::new);
+    private final ReentrantLock[] turns =
+            IntStream.range(0, STRIPES).mapToObj(i -> new ReentrantLock()).toArray(ReentrantLock[]::new);
 
     Commits(TransactionOperations transactions) {
         this.transactions = transactions;
@@ -61,10 +63,12 @@ class Commits {
         }
         int[] tried = {0};
         try {
-            return again(() -> tried[0]++ < FREE_TRIES ? work.get() : once(() -> {
-                lock.run();
-                return work.get();
-            }));
+            return again(() -> tried[0]++ < FREE_TRIES
+                    ? work.get()
+                    : once(() -> {
+                        lock.run();
+                        return work.get();
+                    }));
         } finally {
             turn.unlock();
         }
@@ -115,7 +119,8 @@ class Commits {
 
     private static void pause(int tried) {
         try {
-            TimeUnit.MILLISECONDS.sleep(ThreadLocalRandom.current().nextLong(1, Math.min(LONGEST_PAUSE_MS, 4L << Math.min(tried, 6)) + 1));
+            TimeUnit.MILLISECONDS.sleep(
+                    ThreadLocalRandom.current().nextLong(1, Math.min(LONGEST_PAUSE_MS, 4L << Math.min(tried, 6)) + 1));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("interrupted while waiting to store", e);

@@ -13,19 +13,22 @@ import org.umberloom.app.picture.PictureStore;
  */
 @Component
 class ComputedViews {
-    private record View(long theme, Looking looking) {
-    }
+    private record View(long theme, Looking looking) {}
 
     record Computed(int revision, Combos combos, ThemeViews.Instruments instruments) {
         private int weight() {
-            return combos.live().values().stream().mapToInt(resolution -> resolution.tokens().size()).sum();
+            return combos.live().values().stream()
+                    .mapToInt(resolution -> resolution.tokens().size())
+                    .sum();
         }
     }
 
     private final ThemeGraphs graphs;
     private final PictureStore pictures;
-    private final Cache<View, Computed> known = Caffeine.newBuilder().maximumWeight(AtHand.viewTokens())
-            .weigher((View view, Computed one) -> 100 + one.weight()).build();
+    private final Cache<View, Computed> known = Caffeine.newBuilder()
+            .maximumWeight(AtHand.viewTokens())
+            .weigher((View view, Computed one) -> 100 + one.weight())
+            .build();
 
     ComputedViews(ThemeGraphs graphs, PictureStore pictures) {
         this.graphs = graphs;
@@ -37,9 +40,14 @@ class ComputedViews {
         View view = new View(draft.id(), looking);
         Computed last = known.getIfPresent(view);
         if (last != null && last.combos.theme() == draft.theme()) return last;
-        Combos combos = Combos.of(draft.theme(), looking.working(), looking.bays(), pictures.of(draft.theme()),
+        Combos combos = Combos.of(
+                draft.theme(),
+                looking.working(),
+                looking.bays(),
+                pictures.of(draft.theme()),
                 combination -> graphs.of(draft, combination));
-        ThemeViews.Instruments instruments = last == null ? ThemeViews.Instruments.of(combos)
+        ThemeViews.Instruments instruments = last == null
+                ? ThemeViews.Instruments.of(combos)
                 : ThemeViews.Instruments.of(combos, last.combos, last.instruments);
         Computed fresh = new Computed(draft.revision(), combos, instruments);
         if (draft.id() != 0 && (last == null || last.revision <= draft.revision())) known.put(view, fresh);

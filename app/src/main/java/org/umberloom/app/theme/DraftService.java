@@ -37,16 +37,13 @@ public class DraftService {
     private static final String UNDO = "undo";
     private static final String REDO = "redo";
 
-    private record Key(long theme, int revision) {
-    }
+    private record Key(long theme, int revision) {}
 
     /** A state that is to follow another, with its entry in the log. */
-    private record Step(ThemeDocument theme, RevisionRow entry) {
-    }
+    private record Step(ThemeDocument theme, RevisionRow entry) {}
 
     /** A state that is stored, and what the caller is answered. */
-    private record Stored<T>(Draft draft, T answer) {
-    }
+    private record Stored<T>(Draft draft, T answer) {}
 
     private final ThemeMapper themes;
     private final Clock clock;
@@ -55,13 +52,23 @@ public class DraftService {
     private final Proof proof;
     private final PictureStore pictures;
     /** The newest known draft of each theme that is worked on: one for a theme, so that it is not pushed out by its own history. */
-    private final Cache<Long, Draft> newest = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens())
-            .weigher((Long theme, Draft draft) -> 50 + draft.tokens()).build();
+    private final Cache<Long, Draft> newest = Caffeine.newBuilder()
+            .maximumWeight(AtHand.documentTokens())
+            .weigher((Long theme, Draft draft) -> 50 + draft.tokens())
+            .build();
     /** Earlier states that somebody still looks at. */
-    private final Cache<Key, Draft> earlier = Caffeine.newBuilder().maximumWeight(AtHand.documentTokens() / 4)
-            .weigher((Key key, Draft draft) -> 50 + draft.tokens()).build();
+    private final Cache<Key, Draft> earlier = Caffeine.newBuilder()
+            .maximumWeight(AtHand.documentTokens() / 4)
+            .weigher((Key key, Draft draft) -> 50 + draft.tokens())
+            .build();
 
-    DraftService(ThemeMapper themes, Clock clock, ApplicationEventPublisher changes, Commits commits, Proof proof, PictureStore pictures) {
+    DraftService(
+            ThemeMapper themes,
+            Clock clock,
+            ApplicationEventPublisher changes,
+            Commits commits,
+            Proof proof,
+            PictureStore pictures) {
         this.themes = themes;
         this.clock = clock;
         this.changes = changes;
@@ -91,7 +98,19 @@ public class DraftService {
             LocalDateTime now = now();
             ThemeMapper.NewTheme row = new ThemeMapper.NewTheme(theme.name(), proven.document(), proven.card(), now);
             themes.add(row);
-            themes.log(new RevisionRow(row.id(), 0, START, shortened(label), null, null, null, null, null, null, by.id(), now,
+            themes.log(new RevisionRow(
+                    row.id(),
+                    0,
+                    START,
+                    shortened(label),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    by.id(),
+                    now,
                     proven.document()));
             pictures.use(row.id(), theme);
             return row.id();
@@ -118,23 +137,41 @@ public class DraftService {
      * @throws IllegalArgumentException when the edit does not fit, or what it leads to could not be shown
      */
     <T> T edit(long id, int base, Function<Draft, Edit> asked, Function<Draft, Supplier<T>> view, Account by) {
-        return store(id, newest -> {
-            checkBase(base, newest);
-            Edit edit = asked.apply(newest);
-            if (base < newest.revision())
-                for (RevisionRow since : themes.since(id, base)) refuseOverlap(since, edit, newest.theme());
-            return made(newest, edit, by);
-        }, view);
+        return store(
+                id,
+                newest -> {
+                    checkBase(base, newest);
+                    Edit edit = asked.apply(newest);
+                    if (base < newest.revision())
+                        for (RevisionRow since : themes.since(id, base)) refuseOverlap(since, edit, newest.theme());
+                    return made(newest, edit, by);
+                },
+                view);
     }
 
     /** The step that an edit makes; none where it changes nothing. */
     private Optional<Step> made(Draft newest, Edit edit, Account by) {
         Edit.Applied applied = edit.applyTo(newest.theme());
         if (applied.theme().equals(newest.theme())) return Optional.empty();
-        Integer below = themes.revision(newest.id(), newest.revision()).orElseThrow().undoTop();
+        Integer below =
+                themes.revision(newest.id(), newest.revision()).orElseThrow().undoTop();
         int number = newest.revision() + 1;
-        return Optional.of(new Step(applied.theme(), new RevisionRow(newest.id(), number, EDIT, shortened(edit.label()), null, number, null,
-                below, EditJson.write(edit), EditJson.write(applied.inverse()), by.id(), now(), null)));
+        return Optional.of(new Step(
+                applied.theme(),
+                new RevisionRow(
+                        newest.id(),
+                        number,
+                        EDIT,
+                        shortened(edit.label()),
+                        null,
+                        number,
+                        null,
+                        below,
+                        EditJson.write(edit),
+                        EditJson.write(applied.inverse()),
+                        by.id(),
+                        now(),
+                        null)));
     }
 
     /**
@@ -145,38 +182,76 @@ public class DraftService {
      * @throws IllegalArgumentException when there is nothing to undo
      */
     <T> T undo(long id, int base, Function<Draft, Supplier<T>> view, Account by) {
-        return store(id, newest -> {
-            checkBase(base, newest);
-            RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
-            refuseUnseen(id, base, head, RevisionRow::undoTop, "undo");
-            if (head.undoTop() == null) throw new IllegalArgumentException("There is nothing left to undo.");
-            RevisionRow undone = themes.revision(id, head.undoTop()).orElseThrow();
-            ThemeDocument before = EditJson.read(undone.inverse()).applyTo(newest.theme()).theme();
-            int number = newest.revision() + 1;
-            return Optional.of(new Step(before, new RevisionRow(id, number, UNDO, undone.label(), undone.number(), undone.below(), number,
-                    head.redoTop(), null, null, by.id(), now(), null)));
-        }, view);
+        return store(
+                id,
+                newest -> {
+                    checkBase(base, newest);
+                    RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
+                    refuseUnseen(id, base, head, RevisionRow::undoTop, "undo");
+                    if (head.undoTop() == null) throw new IllegalArgumentException("There is nothing left to undo.");
+                    RevisionRow undone = themes.revision(id, head.undoTop()).orElseThrow();
+                    ThemeDocument before = EditJson.read(undone.inverse())
+                            .applyTo(newest.theme())
+                            .theme();
+                    int number = newest.revision() + 1;
+                    return Optional.of(new Step(
+                            before,
+                            new RevisionRow(
+                                    id,
+                                    number,
+                                    UNDO,
+                                    undone.label(),
+                                    undone.number(),
+                                    undone.below(),
+                                    number,
+                                    head.redoTop(),
+                                    null,
+                                    null,
+                                    by.id(),
+                                    now(),
+                                    null)));
+                },
+                view);
     }
 
     /** Makes the newest undone edit again; as {@link #undo}. */
     <T> T redo(long id, int base, Function<Draft, Supplier<T>> view, Account by) {
-        return store(id, newest -> {
-            checkBase(base, newest);
-            RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
-            refuseUnseen(id, base, head, RevisionRow::redoTop, "redo");
-            if (head.redoTop() == null) throw new IllegalArgumentException("There is nothing to redo.");
-            RevisionRow undo = themes.revision(id, head.redoTop()).orElseThrow();
-            RevisionRow edit = themes.revision(id, undo.target()).orElseThrow();
-            ThemeDocument after = EditJson.read(edit.edit()).applyTo(newest.theme()).theme();
-            return Optional.of(new Step(after, new RevisionRow(id, newest.revision() + 1, REDO, edit.label(), edit.number(), edit.number(),
-                    undo.below(), null, null, null, by.id(), now(), null)));
-        }, view);
+        return store(
+                id,
+                newest -> {
+                    checkBase(base, newest);
+                    RevisionRow head = themes.revision(id, newest.revision()).orElseThrow();
+                    refuseUnseen(id, base, head, RevisionRow::redoTop, "redo");
+                    if (head.redoTop() == null) throw new IllegalArgumentException("There is nothing to redo.");
+                    RevisionRow undo = themes.revision(id, head.redoTop()).orElseThrow();
+                    RevisionRow edit = themes.revision(id, undo.target()).orElseThrow();
+                    ThemeDocument after =
+                            EditJson.read(edit.edit()).applyTo(newest.theme()).theme();
+                    return Optional.of(new Step(
+                            after,
+                            new RevisionRow(
+                                    id,
+                                    newest.revision() + 1,
+                                    REDO,
+                                    edit.label(),
+                                    edit.number(),
+                                    edit.number(),
+                                    undo.below(),
+                                    null,
+                                    null,
+                                    null,
+                                    by.id(),
+                                    now(),
+                                    null)));
+                },
+                view);
     }
 
     private static void checkBase(int base, Draft newest) {
         if (base < 0 || base > newest.revision())
-            throw new IllegalArgumentException("This was made on revision " + base + ", which the theme does not have: its newest is "
-                    + newest.revision() + ". Nothing was changed; load the theme again.");
+            throw new IllegalArgumentException(
+                    "This was made on revision " + base + ", which the theme does not have: its newest is "
+                            + newest.revision() + ". Nothing was changed; load the theme again.");
     }
 
     /** What would be taken back or made again has to be what the person saw there. */
@@ -215,7 +290,8 @@ public class DraftService {
 
     private void advance(Draft before, Step step, Proof.Proven proven) {
         RevisionRow entry = step.entry;
-        int rows = themes.advance(entry.themeId(), step.theme.name(), proven.document(), proven.card(), entry.number(), entry.madeAt());
+        int rows = themes.advance(
+                entry.themeId(), step.theme.name(), proven.document(), proven.card(), entry.number(), entry.madeAt());
         if (rows == 0) throw new Commits.Overtaken();
         themes.log(entry.number() % KEEP_WHOLE_EVERY == 0 ? entry.whole(proven.document()) : entry);
         if (!Picture.of(before.theme()).equals(Picture.of(step.theme))) pictures.use(entry.themeId(), step.theme);
@@ -226,18 +302,29 @@ public class DraftService {
     ThemeViews.Rail rail(long id, int revision) {
         RevisionRow head = themes.revision(id, revision).orElseThrow();
         ThemeMapper.HistoryRow newest = themes.history(id, revision + 1, 1).get(0);
-        String undo = Optional.ofNullable(head.undoTop()).flatMap(n -> themes.revision(id, n)).map(RevisionRow::label)
+        String undo = Optional.ofNullable(head.undoTop())
+                .flatMap(n -> themes.revision(id, n))
+                .map(RevisionRow::label)
                 .orElse("");
-        String redo = Optional.ofNullable(head.redoTop()).flatMap(n -> themes.revision(id, n)).map(RevisionRow::label)
+        String redo = Optional.ofNullable(head.redoTop())
+                .flatMap(n -> themes.revision(id, n))
+                .map(RevisionRow::label)
                 .orElse("");
-        return new ThemeViews.Rail(newest.kind(), newest.label(), newest.person(), newest.madeAt().toString() + "Z", undo,
-                redo, moved(head));
+        return new ThemeViews.Rail(
+                newest.kind(),
+                newest.label(),
+                newest.person(),
+                newest.madeAt().toString() + "Z",
+                undo,
+                redo,
+                moved(head));
     }
 
     private List<ThemeViews.Moved> moved(RevisionRow entry) {
         if (entry.kind().equals(START) || !(logged(entry) instanceof Edit.Move move)) return List.of();
         boolean back = entry.kind().equals(UNDO);
-        return List.of(new ThemeViews.Moved((back ? move.to() : move.from()).dotted(), (back ? move.from() : move.to()).dotted()));
+        return List.of(new ThemeViews.Moved(
+                (back ? move.to() : move.from()).dotted(), (back ? move.from() : move.to()).dotted()));
     }
 
     private Draft at(long id, int revision) {
@@ -262,15 +349,27 @@ public class DraftService {
         String path = edit instanceof Edit.SetValue set ? set.path().dotted() : "";
         String yours = edit instanceof Edit.SetValue set ? ValueText.write(set.value()) : edit.label();
         String now = edit instanceof Edit.SetValue set && newest.places().contains(set.place())
-                ? newest.at(set.place()).token(set.path()).map(token -> ValueText.write(token.value())).orElse("") : since.label();
-        throw new Conflict("This value changed since you read it (" + since.label()
-                + "). Your change was not saved; look at the new value and decide again.", path, yours, now);
+                ? newest.at(set.place())
+                        .token(set.path())
+                        .map(token -> ValueText.write(token.value()))
+                        .orElse("")
+                : since.label();
+        throw new Conflict(
+                "This value changed since you read it (" + since.label()
+                        + "). Your change was not saved; look at the new value and decide again.",
+                path,
+                yours,
+                now);
     }
 
     /** The edit that an entry made, took back or made again. */
     private Edit logged(RevisionRow entry) {
-        return EditJson.read(entry.kind().equals(EDIT) ? entry.edit()
-                : themes.revision(entry.themeId(), entry.target()).orElseThrow().edit());
+        return EditJson.read(
+                entry.kind().equals(EDIT)
+                        ? entry.edit()
+                        : themes.revision(entry.themeId(), entry.target())
+                                .orElseThrow()
+                                .edit());
     }
 
     /**
@@ -282,19 +381,24 @@ public class DraftService {
         Draft newest = newest(id);
         if (number == newest.revision()) return newest.theme();
         if (number < 0 || number > newest.revision())
-            throw new NoSuchElementException("The theme has no revision " + number + "; the newest is " + newest.revision() + ".");
+            throw new NoSuchElementException(
+                    "The theme has no revision " + number + "; the newest is " + newest.revision() + ".");
         Draft before = earlier.getIfPresent(new Key(id, number));
         if (before != null) return before.theme();
         int from = themes.nearestWhole(id, number).orElse(newest.revision());
-        ThemeDocument theme = from == newest.revision() ? newest.theme()
+        ThemeDocument theme = from == newest.revision()
+                ? newest.theme()
                 : ThemeJson.readInline(themes.revision(id, from).orElseThrow().document());
-        for (int entry = from; entry > number; entry--) theme = before(themes.revision(id, entry).orElseThrow(), theme);
+        for (int entry = from; entry > number; entry--)
+            theme = before(themes.revision(id, entry).orElseThrow(), theme);
         earlier.put(new Key(id, number), new Draft(id, number, theme));
         return theme;
     }
 
     private ThemeDocument before(RevisionRow entry, ThemeDocument after) {
-        RevisionRow made = entry.kind().equals(EDIT) ? entry : themes.revision(entry.themeId(), entry.target()).orElseThrow();
+        RevisionRow made = entry.kind().equals(EDIT)
+                ? entry
+                : themes.revision(entry.themeId(), entry.target()).orElseThrow();
         String way = entry.kind().equals(UNDO) ? made.edit() : made.inverse();
         return EditJson.read(way).applyTo(after).theme();
     }

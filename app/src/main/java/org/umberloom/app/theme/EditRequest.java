@@ -16,8 +16,12 @@ import org.umberloom.core.theme.Asked;
  * @param lean  of a probe: whether surfaces and findings are left out, as they are while a pointer moves
  * @param edit  what to do, as {@link EditJson} reads it
  */
-record EditRequest(@NotNull Integer base, @Size(max = 2000) String combo, @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays,
-                   Boolean lean, @NotNull Map<String, Object> edit) {
+record EditRequest(
+        @NotNull Integer base,
+        @Size(max = 2000) String combo,
+        @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays,
+        Boolean lean,
+        @NotNull Map<String, Object> edit) {
     /** @throws IllegalArgumentException with a sentence for people when it is no edit that is known */
     Asked asked() {
         return EditJson.asked(edit);

@@ -57,9 +57,16 @@ class FirstProbes {
         ThemeViews.Bench bench = themes.bench(theme, Looking.at("", List.of()));
         bench.instruments().color().hues().stream().findFirst().ifPresent(hue -> {
             for (int i = 0; i < PROBES && !closed; i++) {
-                String color = String.format(Locale.ROOT, "oklch(%.3f %.3f %.1f)", hue.seed().lightness(), hue.seed().chroma(), i * 360.0 / PROBES);
-                Map<String, Object> edit = Map.of("op", "value", "place", hue.place(), "path", hue.seed().path(), "text", color);
-                json.writeValueAsBytes(line.probe(theme, json.writeValueAsString(Map.of("base", bench.revision(), "lean", true, "edit", edit))));
+                String color = String.format(
+                        Locale.ROOT,
+                        "oklch(%.3f %.3f %.1f)",
+                        hue.seed().lightness(),
+                        hue.seed().chroma(),
+                        i * 360.0 / PROBES);
+                Map<String, Object> edit = Map.of(
+                        "op", "value", "place", hue.place(), "path", hue.seed().path(), "text", color);
+                json.writeValueAsBytes(line.probe(
+                        theme, json.writeValueAsString(Map.of("base", bench.revision(), "lean", true, "edit", edit))));
             }
         });
     }

@@ -21,18 +21,16 @@ import org.umberloom.app.account.AccountService;
 class HistoryController {
     record HistoryView(int number, String kind, String label, String person, String at, String checkpoint) {
         static HistoryView of(ThemeMapper.HistoryRow row) {
-            return new HistoryView(row.number(), row.kind(), row.label(), row.person(), row.madeAt() + "Z", row.checkpoint());
+            return new HistoryView(
+                    row.number(), row.kind(), row.label(), row.person(), row.madeAt() + "Z", row.checkpoint());
         }
     }
 
-    record CheckpointRequest(@NotNull Integer number, @NotNull @Size(max = 120) String name) {
-    }
+    record CheckpointRequest(@NotNull Integer number, @NotNull @Size(max = 120) String name) {}
 
-    record RestoreRequest(@NotNull Integer number) {
-    }
+    record RestoreRequest(@NotNull Integer number) {}
 
-    record Restored(int revision) {
-    }
+    record Restored(int revision) {}
 
     private final HistoryService history;
     private final AccountService accounts;
@@ -43,8 +41,10 @@ class HistoryController {
     }
 
     @GetMapping("/history")
-    List<HistoryView> entries(@PathVariable long id, @RequestParam(defaultValue = "2147483647") int before,
-                              @RequestParam(defaultValue = "100") int most) {
+    List<HistoryView> entries(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "2147483647") int before,
+            @RequestParam(defaultValue = "100") int most) {
         return history.entries(id, before, most).stream().map(HistoryView::of).toList();
     }
 
@@ -66,6 +66,7 @@ class HistoryController {
 
     @PostMapping("/restore")
     Restored restore(@PathVariable long id, @Valid @RequestBody RestoreRequest request, Principal principal) {
-        return new Restored(history.restore(id, request.number(), accounts.get(principal.getName())).revision());
+        return new Restored(history.restore(id, request.number(), accounts.get(principal.getName()))
+                .revision());
     }
 }

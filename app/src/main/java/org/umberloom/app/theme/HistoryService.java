@@ -8,7 +8,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.core.theme.Difference;
-import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Names;
@@ -22,12 +21,10 @@ class HistoryService {
     private static final int LONGEST_NAME = 120;
 
     /** A token that differs; a text is empty where the token is not there, a hex where it is no color of its own. */
-    record ChangeView(String place, String path, String before, String after, String beforeHex, String afterHex) {
-    }
+    record ChangeView(String place, String path, String before, String after, String beforeHex, String afterHex) {}
 
     /** @param structure whether sets, modifiers, contexts or their order differ, too */
-    record CompareView(int from, int to, int count, boolean structure, List<ChangeView> changes) {
-    }
+    record CompareView(int from, int to, int count, boolean structure, List<ChangeView> changes) {}
 
     private final ThemeMapper themes;
     private final DraftService drafts;
@@ -64,16 +61,32 @@ class HistoryService {
         ThemeDocument before = drafts.stateAt(id, from);
         ThemeDocument after = drafts.stateAt(id, to);
         List<Difference.Entry> entries = Difference.entries(before, after);
-        boolean structure = !before.order().equals(after.order()) || !before.places().equals(after.places());
-        return new CompareView(from, to, entries.size(), structure, entries.stream().limit(MOST_DIFFERENCES).map(entry ->
-                new ChangeView(entry.place().toString(), entry.path().dotted(), text(entry.before()), text(entry.after()),
-                        hex(entry.before()), hex(entry.after()))).toList());
+        boolean structure =
+                !before.order().equals(after.order()) || !before.places().equals(after.places());
+        return new CompareView(
+                from,
+                to,
+                entries.size(),
+                structure,
+                entries.stream()
+                        .limit(MOST_DIFFERENCES)
+                        .map(entry -> new ChangeView(
+                                entry.place().toString(),
+                                entry.path().dotted(),
+                                text(entry.before()),
+                                text(entry.after()),
+                                hex(entry.before()),
+                                hex(entry.after())))
+                        .toList());
     }
 
     /** Makes an older state the newest, as an edit that can be undone. */
     Draft restore(long id, int number, Account by) {
-        String name = themes.checkpoints(id).stream().filter(row -> row.number() == number).map(row -> " “" + row.checkpoint() + "”")
-                .findFirst().orElse("");
+        String name = themes.checkpoints(id).stream()
+                .filter(row -> row.number() == number)
+                .map(row -> " “" + row.checkpoint() + "”")
+                .findFirst()
+                .orElse("");
         ThemeDocument back = drafts.stateAt(id, number);
         return drafts.amend(id, newest -> Difference.edit("restore revision " + number + name, newest, back), by);
     }
@@ -83,6 +96,9 @@ class HistoryService {
     }
 
     private static String hex(Optional<Token> token) {
-        return token.map(Token::value).filter(ColorValue.class::isInstance).map(v -> ((ColorValue) v).color().hex()).orElse("");
+        return token.map(Token::value)
+                .filter(ColorValue.class::isInstance)
+                .map(v -> ((ColorValue) v).color().hex())
+                .orElse("");
     }
 }

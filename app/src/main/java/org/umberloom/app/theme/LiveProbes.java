@@ -31,6 +31,7 @@ class LiveProbes extends TextWebSocketHandler {
     static final String PATH = "/api/themes/{id}/live";
     /** Bytes of one message; an edit of many values at once is larger than one of a pointer. */
     private static final int LARGEST = 256 * 1024;
+
     private static final int MOST_SOCKETS = 2_000;
     private static final int MOST_SENDING = 32;
     private static final String SOCKET = "open-socket";
@@ -42,13 +43,20 @@ class LiveProbes extends TextWebSocketHandler {
     private final Problems problems;
     private final Validator validator;
     private final JsonMapper json;
-    private final ExecutorService sending = new ThreadPoolExecutor(1, MOST_SENDING, 10, TimeUnit.SECONDS, new SynchronousQueue<>(), task -> {
-        Thread thread = new Thread(task, "announcing");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService sending =
+            new ThreadPoolExecutor(1, MOST_SENDING, 10, TimeUnit.SECONDS, new SynchronousQueue<>(), task -> {
+                Thread thread = new Thread(task, "announcing");
+                thread.setDaemon(true);
+                return thread;
+            });
 
-    LiveProbes(ThemeService themes, ThemeWatch watch, LiveSessions sessions, Problems problems, Validator validator, JsonMapper json) {
+    LiveProbes(
+            ThemeService themes,
+            ThemeWatch watch,
+            LiveSessions sessions,
+            Problems problems,
+            Validator validator,
+            JsonMapper json) {
         this.themes = themes;
         this.watch = watch;
         this.sessions = sessions;
@@ -112,15 +120,19 @@ class LiveProbes extends TextWebSocketHandler {
         } catch (JacksonException e) {
             throw new IllegalArgumentException("A probe must be an edit request in JSON; this is not.", e);
         }
-        String missing = validator.validate(request).stream().map(found -> found.getPropertyPath() + " " + found.getMessage())
-                .sorted().collect(Collectors.joining(", "));
-        if (!missing.isEmpty()) throw new IllegalArgumentException("The edit request is not complete: " + missing + ".");
+        String missing = validator.validate(request).stream()
+                .map(found -> found.getPropertyPath() + " " + found.getMessage())
+                .sorted()
+                .collect(Collectors.joining(", "));
+        if (!missing.isEmpty())
+            throw new IllegalArgumentException("The edit request is not complete: " + missing + ".");
         return request;
     }
 
     /** −1 where the address names none. */
     private static long themeOf(WebSocketSession socket) {
-        Map<String, String> parts = TEMPLATE.match(socket.getUri() == null ? "" : socket.getUri().getPath());
+        Map<String, String> parts =
+                TEMPLATE.match(socket.getUri() == null ? "" : socket.getUri().getPath());
         try {
             return Long.parseLong(parts.getOrDefault("id", ""));
         } catch (NumberFormatException e) {

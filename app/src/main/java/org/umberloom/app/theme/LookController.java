@@ -20,14 +20,18 @@ import org.umberloom.core.token.TokenPath;
 class LookController {
     private final String css;
 
-    LookController(@Value("classpath:look/umber-loom.resolver.json") Resource theme, FontFaces fonts) throws IOException {
+    LookController(@Value("classpath:look/umber-loom.resolver.json") Resource theme, FontFaces fonts)
+            throws IOException {
         ThemeDocument look = ThemeJson.readInline(theme.getContentAsString(StandardCharsets.UTF_8));
         css = Stylesheet.properties(look, roles(look), fonts.all());
     }
 
     @GetMapping(value = "/look.css", produces = "text/css;charset=UTF-8")
     ResponseEntity<String> look() {
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).eTag(Integer.toHexString(css.hashCode())).body(css);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .eTag(Integer.toHexString(css.hashCode()))
+                .body(css);
     }
 
     private static List<String> roles(ThemeDocument look) {

@@ -12,7 +12,13 @@ record Looking(Combination working, List<Combination> bays) {
 
     /** @throws IllegalArgumentException when one of the keys is none */
     static Looking at(String combo, List<String> bays) {
-        return new Looking(Combination.parse(combo), bays.stream().distinct().limit(MOST_BAYS).map(Combination::parse).toList());
+        return new Looking(
+                Combination.parse(combo),
+                bays.stream()
+                        .distinct()
+                        .limit(MOST_BAYS)
+                        .map(Combination::parse)
+                        .toList());
     }
 
     static Looking at(EditRequest request) {
@@ -27,8 +33,11 @@ record Looking(Combination working, List<Combination> bays) {
     /** The one form of all that look at the same in a theme, so that they share what is computed. */
     Looking in(ThemeDocument theme) {
         Combination complete = working.completedFor(theme);
-        List<Combination> schemes = Meaning.scheme(theme).map(scheme -> theme.modifier(scheme.modifier()).contexts().keySet().stream()
-                .map(context -> complete.with(scheme.modifier(), context)).toList()).orElse(List.of(complete));
+        List<Combination> schemes = Meaning.scheme(theme)
+                .map(scheme -> theme.modifier(scheme.modifier()).contexts().keySet().stream()
+                        .map(context -> complete.with(scheme.modifier(), context))
+                        .toList())
+                .orElse(List.of(complete));
         return new Looking(complete, new HashSet<>(bays).equals(new HashSet<>(schemes)) ? List.of() : bays);
     }
 }

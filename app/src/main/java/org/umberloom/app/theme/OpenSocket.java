@@ -20,6 +20,7 @@ final class OpenSocket implements ThemeWatch.Listener {
     static final CloseStatus SIGNED_OUT = new CloseStatus(4401, "signed out");
     /** Another: there is no such theme. */
     static final CloseStatus NO_THEME = new CloseStatus(4404, "no such theme");
+
     private static final int LONGEST_SEND_MS = 10_000;
     private static final int MOST_BUFFERED = 4 << 20;
 
@@ -54,7 +55,7 @@ final class OpenSocket implements ThemeWatch.Listener {
 
     @Override
     public void ping() {
-        send(new PingMessage(), () -> { });
+        send(new PingMessage(), () -> {});
     }
 
     @Override

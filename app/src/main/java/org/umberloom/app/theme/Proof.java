@@ -9,8 +9,7 @@ interface Proof {
      * @param document the theme as the text that was read again
      * @param card     what the library shows of it, as JSON
      */
-    record Proven(String document, String card) {
-    }
+    record Proven(String document, String card) {}
 
     /** @throws IllegalArgumentException with a sentence for people when it could not be read or shown afterwards */
     Proven of(Draft draft);

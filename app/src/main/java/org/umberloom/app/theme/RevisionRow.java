@@ -12,10 +12,22 @@ import java.time.LocalDateTime;
  * @param below   what lies under this entry on the stack it belongs to: edits on the undo stack, undos on the redo stack
  * @param document the whole theme as it is after this entry, kept now and then so that old states are near; else null
  */
-record RevisionRow(long themeId, int number, String kind, String label, Integer target, Integer undoTop, Integer redoTop,
-                   Integer below, String edit, String inverse, long accountId, LocalDateTime madeAt, String document) {
+record RevisionRow(
+        long themeId,
+        int number,
+        String kind,
+        String label,
+        Integer target,
+        Integer undoTop,
+        Integer redoTop,
+        Integer below,
+        String edit,
+        String inverse,
+        long accountId,
+        LocalDateTime madeAt,
+        String document) {
     RevisionRow whole(String theme) {
-        return new RevisionRow(themeId, number, kind, label, target, undoTop, redoTop, below, edit, inverse, accountId, madeAt,
-                theme);
+        return new RevisionRow(
+                themeId, number, kind, label, target, undoTop, redoTop, below, edit, inverse, accountId, madeAt, theme);
     }
 }

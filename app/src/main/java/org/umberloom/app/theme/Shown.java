@@ -11,7 +11,8 @@ import java.util.List;
  * @param pairs        how many pairs of colors were measured for that
  * @param combinations how many there are
  */
-public record Shown(String description, ThemeViews.Weave weave, List<String> families, int findings, int pairs, long combinations) {
+public record Shown(
+        String description, ThemeViews.Weave weave, List<String> families, int findings, int pairs, long combinations) {
     /** Counts up whenever what is kept changes its form or meaning; older ones are computed anew when they are met. */
     public static final int FORM = 2;
 }

@@ -6,8 +6,8 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.web.HeavyWork;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.StoredText;
@@ -26,8 +26,10 @@ public class ShownAgain implements Proof {
     /** Letters of texts that are kept at hand. */
     private static final long LETTERS_AT_HAND = Runtime.getRuntime().maxMemory() / 20;
 
-    private final Cache<Long, StoredText> stored = Caffeine.newBuilder().maximumWeight(LETTERS_AT_HAND)
-            .weigher((Long theme, StoredText text) -> 2 * text.text().length()).build();
+    private final Cache<Long, StoredText> stored = Caffeine.newBuilder()
+            .maximumWeight(LETTERS_AT_HAND)
+            .weigher((Long theme, StoredText text) -> 2 * text.text().length())
+            .build();
     private final ThemeGraphs graphs;
     private final PictureStore pictures;
     private final ComputedViews views;
@@ -70,16 +72,25 @@ public class ShownAgain implements Proof {
     /** What the library shows of a draft. */
     public Shown card(Draft draft) {
         ThemeDocument theme = draft.theme();
-        ThemeViews.Instruments instruments = views.of(draft, Looking.atDefaults()).instruments();
+        ThemeViews.Instruments instruments =
+                views.of(draft, Looking.atDefaults()).instruments();
         ThemeViews.StructureView.of(theme, List.of());
-        return new Shown(theme.description(), ThemeViews.Weave.of(instruments.color()),
-                instruments.type().families().stream().map(family -> family.value().split(",")[0]).distinct().toList(),
-                instruments.findings().size(), instruments.pairs(), theme.combinationCount());
+        return new Shown(
+                theme.description(),
+                ThemeViews.Weave.of(instruments.color()),
+                instruments.type().families().stream()
+                        .map(family -> family.value().split(",")[0])
+                        .distinct()
+                        .toList(),
+                instruments.findings().size(),
+                instruments.pairs(),
+                theme.combinationCount());
     }
 
     private void kit(Draft draft) {
         Pictures known = pictures.of(draft.theme());
-        Stylesheet.compile(draft.theme(), Usage.LIVE, List.of(), known, combination -> graphs.of(draft, combination).resolution());
+        Stylesheet.compile(draft.theme(), Usage.LIVE, List.of(), known, combination -> graphs.of(draft, combination)
+                .resolution());
         ThemeJson.writeFiles(draft.theme());
     }
 }

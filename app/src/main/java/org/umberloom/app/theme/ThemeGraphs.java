@@ -15,14 +15,14 @@ import org.umberloom.core.theme.ThemeGraph;
  */
 @Component
 class ThemeGraphs {
-    private record Key(long theme, Combination combination) {
-    }
+    private record Key(long theme, Combination combination) {}
 
-    private record Kept(int revision, ThemeDocument theme, ThemeGraph graph) {
-    }
+    private record Kept(int revision, ThemeDocument theme, ThemeGraph graph) {}
 
-    private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumWeight(AtHand.graphRows())
-            .weigher((Key key, Kept one) -> 50 + one.graph.size()).build();
+    private final Cache<Key, Kept> kept = Caffeine.newBuilder()
+            .maximumWeight(AtHand.graphRows())
+            .weigher((Key key, Kept one) -> 50 + one.graph.size())
+            .build();
 
     /** The graph of a draft in a combination that names every modifier. */
     ThemeGraph of(Draft draft, Combination combination) {
@@ -32,7 +32,8 @@ class ThemeGraphs {
         ThemeGraph graph = known == null ? ThemeGraph.of(draft.theme(), combination) : known.graph.after(draft.theme());
         if (draft.id() == 0) return graph;
         Kept newest = kept.getIfPresent(key);
-        if (newest == null || newest.revision <= draft.revision()) kept.put(key, new Kept(draft.revision(), draft.theme(), graph));
+        if (newest == null || newest.revision <= draft.revision())
+            kept.put(key, new Kept(draft.revision(), draft.theme(), graph));
         return graph;
     }
 

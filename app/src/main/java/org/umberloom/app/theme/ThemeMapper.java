@@ -14,7 +14,8 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ThemeMapper {
-    String REVISION = "theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, document";
+    String REVISION =
+            "theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, document";
 
     /** Receives the key of a new row. */
     final class NewTheme {
@@ -42,8 +43,7 @@ interface ThemeMapper {
     }
 
     /** One line of the history; the checkpoint's name is empty where none stands there. */
-    record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt, String checkpoint) {
-    }
+    record HistoryRow(int number, String kind, String label, String person, LocalDateTime madeAt, String checkpoint) {}
 
     @Select("select id, name, document, revision, changed_at from theme where id = #{id}")
     Optional<ThemeRow> find(long id);
@@ -59,15 +59,16 @@ interface ThemeMapper {
     Optional<Integer> lock(long id);
 
     /** A theme and its newest revision. */
-    record At(long id, int revision) {
-    }
+    record At(long id, int revision) {}
 
     /** The newest revisions of some themes; those that are not there are left out. */
-    @Select("<script>select id, revision from theme where id in <foreach item='id' collection='ids' open='(' separator=',' close=')'>#{id}"
-            + "</foreach></script>")
+    @Select(
+            "<script>select id, revision from theme where id in <foreach item='id' collection='ids' open='(' separator=',' close=')'>#{id}"
+                    + "</foreach></script>")
     List<At> revisionsOf(@Param("ids") Collection<Long> ids);
 
-    @Insert("insert into theme (name, document, card, card_form, revision, changed_at) values (#{name}, #{document}, #{card}, #{form}, 0, #{at})")
+    @Insert("insert into theme (name, document, card, card_form, revision, changed_at) values (#{name}, #{document}, "
+            + "#{card}, #{form}, 0, #{at})")
     @Options(useGeneratedKeys = true, keyProperty = "id")
     void add(NewTheme theme);
 
@@ -77,20 +78,23 @@ interface ThemeMapper {
     int advance(long id, String name, String document, String card, int revision, LocalDateTime at);
 
     @Insert("insert into revision (" + REVISION + ") values (#{r.themeId}, #{r.number}, #{r.kind}, #{r.label}, "
-            + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt}, #{r.document})")
+            + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, "
+            + "#{r.madeAt}, #{r.document})")
     void log(@Param("r") RevisionRow revision);
 
     @Select("select " + REVISION + " from revision where theme_id = #{themeId} and number = #{number}")
     Optional<RevisionRow> revision(long themeId, int number);
 
     /** What was done after a revision, without the whole documents. */
-    @Select("select theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, null as document "
-            + "from revision where theme_id = #{themeId} and number > #{after} order by number")
+    @Select(
+            "select theme_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at, null as document "
+                    + "from revision where theme_id = #{themeId} and number > #{after} order by number")
     List<RevisionRow> since(long themeId, int after);
 
-    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at, coalesce(c.name, '') as checkpoint from revision r "
-            + "join account a on a.id = r.account_id left join checkpoint c on c.theme_id = r.theme_id and c.number = r.number "
-            + "where r.theme_id = #{themeId} and r.number < #{before} order by r.number desc limit #{most}")
+    @Select(
+            "select r.number, r.kind, r.label, a.name as person, r.made_at, coalesce(c.name, '') as checkpoint from revision r "
+                    + "join account a on a.id = r.account_id left join checkpoint c on c.theme_id = r.theme_id and c.number = r.number "
+                    + "where r.theme_id = #{themeId} and r.number < #{before} order by r.number desc limit #{most}")
     List<HistoryRow> history(long themeId, int before, int most);
 
     @Select("select r.number, r.kind, r.label, a.name as person, r.made_at, c.name as checkpoint from checkpoint c "
@@ -98,8 +102,9 @@ interface ThemeMapper {
             + "where c.theme_id = #{themeId} order by r.number desc")
     List<HistoryRow> checkpoints(long themeId);
 
-    @Insert("insert into checkpoint (theme_id, number, name, account_id, made_at) values (#{themeId}, #{number}, #{name}, "
-            + "#{accountId}, #{at}) on duplicate key update name = values(name)")
+    @Insert(
+            "insert into checkpoint (theme_id, number, name, account_id, made_at) values (#{themeId}, #{number}, #{name}, "
+                    + "#{accountId}, #{at}) on duplicate key update name = values(name)")
     void mark(long themeId, int number, String name, long accountId, LocalDateTime at);
 
     @Delete("delete from checkpoint where theme_id = #{themeId} and number = #{number}")

@@ -29,7 +29,13 @@ public class ThemeService {
     private final ComputedViews views;
     private final PageKinds kinds;
 
-    ThemeService(ThemeMapper themes, DraftService drafts, ThemeGraphs graphs, PictureStore pictures, ComputedViews views, PageKinds kinds) {
+    ThemeService(
+            ThemeMapper themes,
+            DraftService drafts,
+            ThemeGraphs graphs,
+            PictureStore pictures,
+            ComputedViews views,
+            PageKinds kinds) {
         this.kinds = kinds;
         this.views = views;
         this.pictures = pictures;
@@ -49,8 +55,11 @@ public class ThemeService {
 
     /** A new theme from a starter, in its own seed color or in another. */
     long create(String name, String starterId, String seed, Account by) {
-        Starter starter = Starter.ALL.stream().filter(one -> one.id().equals(starterId)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no starter “" + Names.shown(starterId) + "”."));
+        Starter starter = Starter.ALL.stream()
+                .filter(one -> one.id().equals(starterId))
+                .findFirst()
+                .orElseThrow(
+                        () -> new IllegalArgumentException("There is no starter “" + Names.shown(starterId) + "”."));
         if (seed != null && !seed.isBlank()) {
             Color color = CssColor.parse(seed);
             if (color.alpha() < 1) throw new IllegalArgumentException("A seed color must be opaque.");
@@ -66,8 +75,13 @@ public class ThemeService {
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
         Asked asked = request.asked();
-        return drafts.edit(id, request.base(), newest -> asked.in(seen(newest.theme(), views.of(newest, looking).combos())),
-                next -> view(next, looking), by);
+        return drafts.edit(
+                id,
+                request.base(),
+                newest ->
+                        asked.in(seen(newest.theme(), views.of(newest, looking).combos())),
+                next -> view(next, looking),
+                by);
     }
 
     ThemeViews.Bench undo(long id, int base, Looking looking, Account by) {
@@ -84,8 +98,11 @@ public class ThemeService {
         Looking looking = Looking.at(request);
         ComputedViews.Computed base = views.of(draft, looking);
         Asked asked = request.asked();
-        ThemeDocument probed = asked.in(seen(draft.theme(), base.combos())).applyTo(draft.theme()).theme();
-        Combos combos = Combos.of(probed, looking.working(), looking.bays(), pictures.of(probed), graphs.probing(draft, probed));
+        ThemeDocument probed = asked.in(seen(draft.theme(), base.combos()))
+                .applyTo(draft.theme())
+                .theme();
+        Combos combos = Combos.of(
+                probed, looking.working(), looking.bays(), pictures.of(probed), graphs.probing(draft, probed));
         ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())
                 ? ThemeViews.Instruments.lean(combos, base.combos(), base.instruments())
                 : ThemeViews.Instruments.of(combos, base.combos(), base.instruments());
@@ -101,16 +118,29 @@ public class ThemeService {
         if (!(asked instanceof ValueWish.Value wish)) return "";
         String path = wish.path().dotted();
         return combos.byScheme().values().stream()
-                .filter(resolution -> resolution.find(path).map(Resolved::winner).equals(wish.place()))
-                .findFirst().or(() -> Optional.of(combos.standard())).flatMap(resolution -> resolution.find(path))
-                .map(Resolved::value).filter(value -> !(value instanceof TypographyValue)).map(CustomProperties::text).orElse("");
+                .filter(resolution ->
+                        resolution.find(path).map(Resolved::winner).equals(wish.place()))
+                .findFirst()
+                .or(() -> Optional.of(combos.standard()))
+                .flatMap(resolution -> resolution.find(path))
+                .map(Resolved::value)
+                .filter(value -> !(value instanceof TypographyValue))
+                .map(CustomProperties::text)
+                .orElse("");
     }
 
     /** Everything is computed at once; what the log says is read when it is asked for. */
     private Supplier<ThemeViews.Bench> view(Draft draft, Looking looking) {
         ComputedViews.Computed known = views.of(draft, looking);
         ThemeViews.StructureView structure = ThemeViews.StructureView.of(draft.theme(), kinds.of(draft.id()));
-        return () -> new ThemeViews.Bench(draft.id(), draft.theme().name(), draft.theme().description(), draft.revision(),
-                known.combos().working().key(), drafts.rail(draft.id(), draft.revision()), structure, known.instruments());
+        return () -> new ThemeViews.Bench(
+                draft.id(),
+                draft.theme().name(),
+                draft.theme().description(),
+                draft.revision(),
+                known.combos().working().key(),
+                drafts.rail(draft.id(), draft.revision()),
+                structure,
+                known.instruments());
     }
 }

@@ -34,33 +34,46 @@ import org.umberloom.core.token.TokenType;
 
 /** What the front end is told of a theme. */
 public final class ThemeViews {
-    private ThemeViews() {
-    }
+    private ThemeViews() {}
 
     /** The newest entry of the log, what undo and redo would do, and the token or group that it moved, if it did. */
-    public record Rail(String kind, String label, String person, String at, String undo, String redo, List<Moved> moved) {
-    }
+    public record Rail(
+            String kind, String label, String person, String at, String undo, String redo, List<Moved> moved) {}
 
     /** A token or group that has another path now; what lies below it has, too. */
-    public record Moved(String from, String to) {
-    }
+    public record Moved(String from, String to) {}
 
     /** A remedy with the edit that applies it, to be sent back as it is. */
-    public record FixView(String label, Map<String, Object> edit) {
-    }
+    public record FixView(String label, Map<String, Object> edit) {}
 
     /**
      * @param contexts of the combination in which it holds; none where it holds in all
      * @param scope    at which it holds; empty for the theme itself
      * @param place    where what it is about is written; empty where that is no one place
      */
-    public record FindingView(String code, String weight, String path, String message, String remedy, List<FixView> fixes,
-                              Map<String, String> contexts, String scope, String place) {
+    public record FindingView(
+            String code,
+            String weight,
+            String path,
+            String message,
+            String remedy,
+            List<FixView> fixes,
+            Map<String, String> contexts,
+            String scope,
+            String place) {
         static FindingView of(Finding finding) {
-            return new FindingView(finding.code(), finding.weight().name().toLowerCase(Locale.ROOT), finding.path(),
-                    finding.message(), finding.remedy(), finding.fixes().stream().map(fix ->
-                            new FixView(fix.label(), EditJson.data(fix.edit()))).toList(), finding.combination().contexts(),
-                    finding.combination().scope().map(Scope::toString).orElse(""), finding.place().map(Place::toString).orElse(""));
+            return new FindingView(
+                    finding.code(),
+                    finding.weight().name().toLowerCase(Locale.ROOT),
+                    finding.path(),
+                    finding.message(),
+                    finding.remedy(),
+                    finding.fixes().stream()
+                            .map(fix -> new FixView(fix.label(), EditJson.data(fix.edit())))
+                            .toList(),
+                    finding.combination().contexts(),
+                    finding.combination().scope().map(Scope::toString).orElse(""),
+                    finding.place().map(Place::toString).orElse(""));
         }
     }
 
@@ -72,60 +85,103 @@ public final class ThemeViews {
      */
     public record ChosenView(String name, String value, String place, List<TokenService.PlaceView> written) {
         static ChosenView of(ThemeDocument theme, Choices.Chosen chosen) {
-            return new ChosenView(chosen.choice().name(), chosen.value(), chosen.place().map(Place::toString).orElse(""),
-                    Choices.writing(theme, chosen.choice()).stream().map(place -> new TokenService.PlaceView(place.toString(),
-                            Choices.at(theme, place, chosen.choice()).orElseThrow())).toList());
+            return new ChosenView(
+                    chosen.choice().name(),
+                    chosen.value(),
+                    chosen.place().map(Place::toString).orElse(""),
+                    Choices.writing(theme, chosen.choice()).stream()
+                            .map(place -> new TokenService.PlaceView(
+                                    place.toString(),
+                                    Choices.at(theme, place, chosen.choice()).orElseThrow()))
+                            .toList());
         }
     }
 
     /** Everything that is computed from a document, without its log. */
-    public record Instruments(Map<String, Map<String, Map<String, String>>> live, ColorView color, TypeView type,
-                              SpaceView space, List<ChosenView> choices, int pairs, List<FindingView> findings) {
+    public record Instruments(
+            Map<String, Map<String, Map<String, String>>> live,
+            ColorView color,
+            TypeView type,
+            SpaceView space,
+            List<ChosenView> choices,
+            int pairs,
+            List<FindingView> findings) {
         public static Instruments of(ThemeDocument theme) {
             return of(Combos.of(theme));
         }
 
         static Instruments of(Combos combos) {
-            return new Instruments(live(combos, combos::properties), ColorView.of(combos), TypeView.of(combos), SpaceView.of(combos),
-                    choices(combos), pairs(combos), findings(combos));
+            return new Instruments(
+                    live(combos, combos::properties),
+                    ColorView.of(combos),
+                    TypeView.of(combos),
+                    SpaceView.of(combos),
+                    choices(combos),
+                    pairs(combos),
+                    findings(combos));
         }
 
         /** The same for an edited theme, taking over what an edit of colors alone leaves as it was. */
         static Instruments of(Combos combos, Combos before, Instruments known) {
-            return following(combos, before, known, ColorView.of(combos, before.theme(), known.color), findings(combos));
+            return following(
+                    combos, before, known, ColorView.of(combos, before.theme(), known.color), findings(combos));
         }
 
         /** What follows a pointer: pages, hues, type and space; surfaces and findings stay as they were known. */
         static Instruments lean(Combos combos, Combos before, Instruments known) {
-            return following(combos, before, known, ColorView.lean(combos, before.theme(), known.color), known.findings);
+            return following(
+                    combos, before, known, ColorView.lean(combos, before.theme(), known.color), known.findings);
         }
 
-        private static Instruments following(Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
+        private static Instruments following(
+                Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
-            return new Instruments(live(combos, resolution -> combos.properties(resolution, before)), color, onlyColors ? known.type : TypeView.of(combos),
-                    onlyColors ? known.space : SpaceView.of(combos), choices(combos), known.pairs, findings);
+            return new Instruments(
+                    live(combos, resolution -> combos.properties(resolution, before)),
+                    color,
+                    onlyColors ? known.type : TypeView.of(combos),
+                    onlyColors ? known.space : SpaceView.of(combos),
+                    choices(combos),
+                    known.pairs,
+                    findings);
         }
 
         /** How many pairs of colors the findings come from. */
         private static int pairs(Combos combos) {
-            return combos.byScheme().values().stream().mapToInt(resolution -> combos.pairs(resolution).size()).sum();
+            return combos.byScheme().values().stream()
+                    .mapToInt(resolution -> combos.pairs(resolution).size())
+                    .sum();
         }
 
         private static List<ChosenView> choices(Combos combos) {
-            return Choices.all(combos.theme(), combos.working()).stream().map(chosen -> ChosenView.of(combos.theme(), chosen)).toList();
+            return Choices.all(combos.theme(), combos.working()).stream()
+                    .map(chosen -> ChosenView.of(combos.theme(), chosen))
+                    .toList();
         }
 
-        private static Map<String, Map<String, Map<String, String>>> live(Combos combos, Function<Resolution, LiveProperties> properties) {
+        private static Map<String, Map<String, Map<String, String>>> live(
+                Combos combos, Function<Resolution, LiveProperties> properties) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.live().forEach((key, resolution) -> live.put(key, withChoices(combos, resolution, properties.apply(resolution).on(combos.grounds(resolution)).blocks())));
+            combos.live()
+                    .forEach((key, resolution) -> live.put(
+                            key,
+                            withChoices(
+                                    combos,
+                                    resolution,
+                                    properties
+                                            .apply(resolution)
+                                            .on(combos.grounds(resolution))
+                                            .blocks())));
             return live;
         }
 
         /** What is chosen stands among the properties of the root, as the attributes that a live page says it with. */
-        private static Map<String, Map<String, String>> withChoices(Combos combos, Resolution resolution, Map<String, Map<String, String>> blocks) {
+        private static Map<String, Map<String, String>> withChoices(
+                Combos combos, Resolution resolution, Map<String, Map<String, String>> blocks) {
             Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
             Map<String, String> root = new LinkedHashMap<>(blocks.get(CustomProperties.ROOT));
-            Choices.of(combos.theme(), resolution.combination()).forEach((choice, value) -> root.put(Stylesheet.choiceAttribute(choice), value));
+            Choices.of(combos.theme(), resolution.combination())
+                    .forEach((choice, value) -> root.put(Stylesheet.choiceAttribute(choice), value));
             all.put(CustomProperties.ROOT, root);
             return all;
         }
@@ -146,7 +202,8 @@ public final class ThemeViews {
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
-        if (!combos.grounds().isEmpty()) all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
+        if (!combos.grounds().isEmpty())
+            all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
     }
 
     /**
@@ -154,13 +211,20 @@ public final class ThemeViews {
      *
      * @param part which part of the modifier's meaning it has: light, dark or more; empty for none
      */
-    public record ContextView(String name, String place, String code, int tokens, String part) {
-    }
+    public record ContextView(String name, String place, String code, int tokens, String part) {}
 
     /** A set or a modifier; a set has no contexts. {@code applies} says whether the resolution order names it. */
-    public record LayerView(String kind, String name, String place, String code, String description, int tokens, boolean applies, String standard,
-                            String meaning, List<ContextView> contexts) {
-    }
+    public record LayerView(
+            String kind,
+            String name,
+            String place,
+            String code,
+            String description,
+            int tokens,
+            boolean applies,
+            String standard,
+            String meaning,
+            List<ContextView> contexts) {}
 
     /**
      * What a theme consists of, in resolution order; what does not apply comes last.
@@ -171,57 +235,99 @@ public final class ThemeViews {
     public record StructureView(List<LayerView> layers, List<Writable> writable, Map<String, String> homes) {
         static StructureView of(ThemeDocument theme, List<String> pageKinds) {
             List<LayerView> layers = new ArrayList<>();
-            theme.order().forEach(entry -> layers.add(entry.modifier() ? modifier(theme, entry.name(), true)
-                    : set(theme, entry.name(), true)));
+            theme.order()
+                    .forEach(entry -> layers.add(
+                            entry.modifier() ? modifier(theme, entry.name(), true) : set(theme, entry.name(), true)));
             theme.sets().keySet().forEach(name -> {
                 if (!theme.order().contains(ThemeDocument.OrderEntry.set(name))) layers.add(set(theme, name, false));
             });
             theme.modifiers().keySet().forEach(name -> {
-                if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name))) layers.add(modifier(theme, name, false));
+                if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name)))
+                    layers.add(modifier(theme, name, false));
             });
             return new StructureView(layers, Writable.of(theme, pageKinds), Homes.of(theme));
         }
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {
             ThemeDocument.TokenSet set = theme.sets().get(name);
-            return new LayerView("set", name, Place.set(name).toString(), "", set.description(), set.tokens().tokenCount(), applies, "", "", List.of());
+            return new LayerView(
+                    "set",
+                    name,
+                    Place.set(name).toString(),
+                    "",
+                    set.description(),
+                    set.tokens().tokenCount(),
+                    applies,
+                    "",
+                    "",
+                    List.of());
         }
 
         private static LayerView modifier(ThemeDocument theme, String name, boolean applies) {
             List<ContextView> contexts = new ArrayList<>();
             Meaning meaning = Meaning.of(name, theme.modifiers().get(name));
-            theme.modifiers().get(name).contexts().forEach((context, tokens) ->
-                    contexts.add(new ContextView(context, Place.context(name, context).toString(), Combination.code(context), tokens.tokenCount(), meaning.partOf(context))));
-            return new LayerView("modifier", name, "", Combination.code(name), theme.modifiers().get(name).description(),
-                    contexts.stream().mapToInt(ContextView::tokens).sum(), applies,
-                    theme.modifiers().get(name).defaultContext(), meaning.kind().id(), contexts);
+            theme.modifiers()
+                    .get(name)
+                    .contexts()
+                    .forEach((context, tokens) -> contexts.add(new ContextView(
+                            context,
+                            Place.context(name, context).toString(),
+                            Combination.code(context),
+                            tokens.tokenCount(),
+                            meaning.partOf(context))));
+            return new LayerView(
+                    "modifier",
+                    name,
+                    "",
+                    Combination.code(name),
+                    theme.modifiers().get(name).description(),
+                    contexts.stream().mapToInt(ContextView::tokens).sum(),
+                    applies,
+                    theme.modifiers().get(name).defaultContext(),
+                    meaning.kind().id(),
+                    contexts);
         }
     }
 
     /** The whole bench. */
-    public record Bench(long id, String name, String description, int revision, String combo, Rail rail,
-                        StructureView structure, Instruments instruments) {
-    }
+    public record Bench(
+            long id,
+            String name,
+            String description,
+            int revision,
+            String combo,
+            Rail rail,
+            StructureView structure,
+            Instruments instruments) {}
 
     /**
      * What a probe changes: only properties and instruments that differ from the revision the probe started from.
      *
      * @param result what the token that the edit names comes to, as CSS text; empty when that has no single form
      */
-    public record Probe(Map<String, Map<String, Map<String, String>>> live, List<ColorView.HueView> hues,
-                        List<ColorView.SurfaceView> surfaces, List<TypeView> type, List<SpaceView> space,
-                        List<FindingView> findings, String result) {
+    public record Probe(
+            Map<String, Map<String, Map<String, String>>> live,
+            List<ColorView.HueView> hues,
+            List<ColorView.SurfaceView> surfaces,
+            List<TypeView> type,
+            List<SpaceView> space,
+            List<FindingView> findings,
+            String result) {
         static Probe between(Instruments before, Instruments after, String result) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
             after.live.forEach((key, blocks) -> {
-                Map<String, Map<String, String>> changed = new CustomProperties(blocks).changedFrom(
-                        new CustomProperties(before.live.getOrDefault(key, Map.of())));
+                Map<String, Map<String, String>> changed = new CustomProperties(blocks)
+                        .changedFrom(new CustomProperties(before.live.getOrDefault(key, Map.of())));
                 if (!changed.isEmpty()) live.put(key, changed);
             });
-            return new Probe(live, changed(before.color.hues(), after.color.hues()),
+            return new Probe(
+                    live,
+                    changed(before.color.hues(), after.color.hues()),
                     changed(before.color.surfaces(), after.color.surfaces()),
                     before.type.equals(after.type) ? List.of() : List.of(after.type),
-                    before.space.equals(after.space) ? List.of() : List.of(after.space), after.findings, result);
+                    before.space.equals(after.space) ? List.of() : List.of(after.space),
+                    after.findings,
+                    result);
         }
 
         private static <T> List<T> changed(List<T> before, List<T> after) {
@@ -240,11 +346,18 @@ public final class ThemeViews {
         }
 
         public static Weave of(ColorView color) {
-            List<String> warp = color.hues().stream().filter(hue -> !Surfaces.STATES.contains(hue.name()) || color.hues().size() <= 2)
-                    .map(ColorView.HueView::seedHex).limit(MOST_THREADS).toList();
-            List<String> weft = color.surfaces().stream().flatMap(surface -> surface.roles().stream())
+            List<String> warp = color.hues().stream()
+                    .filter(hue -> !Surfaces.STATES.contains(hue.name())
+                            || color.hues().size() <= 2)
+                    .map(ColorView.HueView::seedHex)
+                    .limit(MOST_THREADS)
+                    .toList();
+            List<String> weft = color.surfaces().stream()
+                    .flatMap(surface -> surface.roles().stream())
                     .filter(role -> role.role().equals("ground") || role.role().equals("accent"))
-                    .map(role -> role.cells().get(0).hex()).limit(MOST_THREADS).toList();
+                    .map(role -> role.cells().get(0).hex())
+                    .limit(MOST_THREADS)
+                    .toList();
             return new Weave(warp, weft);
         }
     }

@@ -86,13 +86,16 @@ class ThemeWatch {
 
     @TransactionalEventListener
     void changed(ThemeChanged change) {
-        looking.execute(() -> listeners.stream().filter(listener -> listener.theme() == change.theme())
+        looking.execute(() -> listeners.stream()
+                .filter(listener -> listener.theme() == change.theme())
                 .forEach(listener -> listener.tell(change.revision())));
     }
 
     @EventListener
     void signedOut(SignedOut event) {
-        looking.execute(() -> listeners.stream().filter(listener -> listener.session().equals(event.session())).forEach(Listener::signedOut));
+        looking.execute(() -> listeners.stream()
+                .filter(listener -> listener.session().equals(event.session()))
+                .forEach(Listener::signedOut));
     }
 
     private void look() {
@@ -111,7 +114,8 @@ class ThemeWatch {
         List<Long> ids = asking.stream().map(Listener::theme).distinct().toList();
         Map<Long, Integer> newest = new HashMap<>();
         for (int from = 0; from < ids.size(); from += MOST_ASKED)
-            themes.revisionsOf(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED))).forEach(at -> newest.put(at.id(), at.revision()));
+            themes.revisionsOf(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED)))
+                    .forEach(at -> newest.put(at.id(), at.revision()));
         for (Listener listener : asking) {
             Integer revision = newest.get(listener.theme());
             if (revision != null) listener.tell(revision);
@@ -121,7 +125,8 @@ class ThemeWatch {
     private void endWithSessions() {
         // Who comes while the database is asked is not among those that were asked about.
         List<Listener> asked = List.copyOf(listeners);
-        Set<String> holding = sessions.holding(asked.stream().map(Listener::session).collect(Collectors.toSet()));
+        Set<String> holding =
+                sessions.holding(asked.stream().map(Listener::session).collect(Collectors.toSet()));
         asked.stream().filter(listener -> !holding.contains(listener.session())).forEach(Listener::signedOut);
     }
 

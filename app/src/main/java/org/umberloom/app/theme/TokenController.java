@@ -23,7 +23,8 @@ class TokenController {
     }
 
     @GetMapping("/themes/{id}/token")
-    TokenService.TokenView token(@PathVariable long id, @RequestParam(defaultValue = "") String combo, @RequestParam String path) {
+    TokenService.TokenView token(
+            @PathVariable long id, @RequestParam(defaultValue = "") String combo, @RequestParam String path) {
         return tokens.token(id, combo, path);
     }
 

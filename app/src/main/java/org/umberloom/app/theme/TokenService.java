@@ -41,38 +41,55 @@ public class TokenService {
      * @param marks    any of {@code detached}, {@code recipe}, {@code derived}, {@code alias}, {@code deprecated}
      * @param users    how many tokens refer to it themselves
      */
-    record TokenRow(String path, String type, String place, String written, String resolved, String css, List<String> marks,
-                    int users, List<ThemeViews.FindingView> findings) {
-    }
+    record TokenRow(
+            String path,
+            String type,
+            String place,
+            String written,
+            String resolved,
+            String css,
+            List<String> marks,
+            int users,
+            List<ThemeViews.FindingView> findings) {}
 
-    record TokenList(int revision, String combo, List<TokenRow> tokens) {
-    }
+    record TokenList(int revision, String combo, List<TokenRow> tokens) {}
 
-    record CandidateView(String place, String written, boolean wins) {
-    }
+    record CandidateView(String place, String written, boolean wins) {}
 
     /** @param unset of a role without a token: what it stands on, in words; empty for a token */
-    record HopView(String path, String from, String member, String recipe, String type, String resolved, String css,
-                   List<CandidateView> candidates, String unset) {
-    }
+    record HopView(
+            String path,
+            String from,
+            String member,
+            String recipe,
+            String type,
+            String resolved,
+            String css,
+            List<CandidateView> candidates,
+            String unset) {}
 
     /**
      * @param contexts every place of the theme that holds the token, also in other combinations
      * @param unknown  names of members that its value was read with and the format does not know, wherever it is written
      */
-    record TokenView(String path, String type, String description, String deprecated, List<HopView> hops,
-                     List<String> dependents, int dependentCount, List<String> roles, List<PlaceView> contexts, List<String> unknown) {
-    }
+    record TokenView(
+            String path,
+            String type,
+            String description,
+            String deprecated,
+            List<HopView> hops,
+            List<String> dependents,
+            int dependentCount,
+            List<String> roles,
+            List<PlaceView> contexts,
+            List<String> unknown) {}
 
-    public record PlaceView(String place, String written) {
-    }
+    public record PlaceView(String place, String written) {}
 
     /** An argument; {@code kind} is color, number, amount or hue, and the range counts for a number. */
-    record ParameterView(String name, String kind, double min, double max, String words, String usual) {
-    }
+    record ParameterView(String name, String kind, double min, double max, String words, String usual) {}
 
-    record OperationView(String id, String words, List<ParameterView> parameters, boolean color, boolean shifts) {
-    }
+    record OperationView(String id, String words, List<ParameterView> parameters, boolean color, boolean shifts) {}
 
     private final DraftService drafts;
     private final ThemeGraphs graphs;
@@ -85,7 +102,9 @@ public class TokenService {
     TokenList list(long id, String combo) {
         Draft draft = drafts.newest(id);
         ThemeGraph graph = graph(draft, combo);
-        return new TokenList(draft.revision(), graph.combination().key(),
+        return new TokenList(
+                draft.revision(),
+                graph.combination().key(),
                 graph.rows().stream().map(row -> row(draft.theme(), row)).toList());
     }
 
@@ -95,9 +114,19 @@ public class TokenService {
 
     private static TokenRow row(ThemeDocument theme, ThemeGraph.Row row) {
         Optional<TokenValue> value = row.resolved().map(resolved -> resolved.value());
-        return new TokenRow(row.path().dotted(), row.resolved().map(resolved -> resolved.type()).or(row::declared)
-                .map(type -> type.id()).orElse(""), row.place().toString(), ValueText.write(row.token().value()),
-                value.map(ValueText::write).orElse(""), value.map(TokenService::css).orElse(""), marks(theme, row), row.users(),
+        return new TokenRow(
+                row.path().dotted(),
+                row.resolved()
+                        .map(resolved -> resolved.type())
+                        .or(row::declared)
+                        .map(type -> type.id())
+                        .orElse(""),
+                row.place().toString(),
+                ValueText.write(row.token().value()),
+                value.map(ValueText::write).orElse(""),
+                value.map(TokenService::css).orElse(""),
+                marks(theme, row),
+                row.users(),
                 row.findings().stream().map(ThemeViews.FindingView::of).toList());
     }
 
@@ -124,17 +153,37 @@ public class TokenService {
         TokenPath at = TokenPath.of(path);
         List<TokenPath> dependents = graph.dependents(at);
         List<HopView> hops = hops(graph, at);
-        Meta meta = draft.theme().places().stream().flatMap(place -> draft.theme().at(place).token(at).stream())
-                .map(Token::meta).filter(m -> m.description().isPresent() || m.deprecated().isPresent()).findFirst().orElse(Meta.NONE);
-        return new TokenView(path, hops.isEmpty() ? "" : hops.get(0).type(), meta.description().orElse(""),
-                meta.deprecated().filter(said -> !said.equals(false)).map(said -> said.equals(true) ? "deprecated" : said.toString()).orElse(""),
-                hops, dependents.stream().limit(MOST_DEPENDENTS).map(TokenPath::dotted).toList(), dependents.size(),
-                roles(at, dependents), places(draft.theme(), at), unknown(draft.theme(), at));
+        Meta meta = draft.theme().places().stream()
+                .flatMap(place -> draft.theme().at(place).token(at).stream())
+                .map(Token::meta)
+                .filter(m -> m.description().isPresent() || m.deprecated().isPresent())
+                .findFirst()
+                .orElse(Meta.NONE);
+        return new TokenView(
+                path,
+                hops.isEmpty() ? "" : hops.get(0).type(),
+                meta.description().orElse(""),
+                meta.deprecated()
+                        .filter(said -> !said.equals(false))
+                        .map(said -> said.equals(true) ? "deprecated" : said.toString())
+                        .orElse(""),
+                hops,
+                dependents.stream()
+                        .limit(MOST_DEPENDENTS)
+                        .map(TokenPath::dotted)
+                        .toList(),
+                dependents.size(),
+                roles(at, dependents),
+                places(draft.theme(), at),
+                unknown(draft.theme(), at));
     }
 
     private static List<String> unknown(ThemeDocument theme, TokenPath path) {
-        return theme.places().stream().flatMap(place -> theme.at(place).token(path).stream())
-                .flatMap(token -> token.unknown().names().stream()).distinct().toList();
+        return theme.places().stream()
+                .flatMap(place -> theme.at(place).token(path).stream())
+                .flatMap(token -> token.unknown().names().stream())
+                .distinct()
+                .toList();
     }
 
     /** The chain of a token; that of a role that is unset leads over what it stands on. */
@@ -143,12 +192,28 @@ public class TokenService {
         Worn worn = Worn.of(graph.resolution());
         String from = "";
         TokenPath next = at;
-        for (Optional<Worn.Standing> role = worn.find(at.dotted()); role.isPresent() && role.get().unset(); role = worn.find(next.dotted())) {
+        for (Optional<Worn.Standing> role = worn.find(at.dotted());
+                role.isPresent() && role.get().unset();
+                role = worn.find(next.dotted())) {
             Worn.Standing standing = role.get();
-            hops.add(new HopView(next.dotted(), from, "", "", standing.role().type().id(), ValueText.write(standing.value()), css(standing.value()), List.of(),
-                    standing.on().map(on -> "unset, so it stands on " + on).orElse(standing.role().fallback() instanceof Fallback.Readable readable
-                            ? "unset, so it is what can be read on " + readable.on().replace("*", Surfaces.PAGE) : "unset, so it is a value of the contract’s own")));
-            if (standing.on().isEmpty() || hops.size() > Contract.standard().roles().size()) return hops;
+            hops.add(new HopView(
+                    next.dotted(),
+                    from,
+                    "",
+                    "",
+                    standing.role().type().id(),
+                    ValueText.write(standing.value()),
+                    css(standing.value()),
+                    List.of(),
+                    standing.on()
+                            .map(on -> "unset, so it stands on " + on)
+                            .orElse(
+                                    standing.role().fallback() instanceof Fallback.Readable readable
+                                            ? "unset, so it is what can be read on "
+                                                    + readable.on().replace("*", Surfaces.PAGE)
+                                            : "unset, so it is a value of the contract’s own")));
+            if (standing.on().isEmpty()
+                    || hops.size() > Contract.standard().roles().size()) return hops;
             from = next.dotted();
             next = TokenPath.of(standing.on().get());
         }
@@ -172,16 +237,27 @@ public class TokenService {
     private static List<PlaceView> places(ThemeDocument theme, TokenPath path) {
         List<PlaceView> places = new ArrayList<>();
         for (Place place : theme.places())
-            theme.at(place).token(path).ifPresent(token -> places.add(new PlaceView(place.toString(), ValueText.write(token.value()))));
+            theme.at(place)
+                    .token(path)
+                    .ifPresent(token -> places.add(new PlaceView(place.toString(), ValueText.write(token.value()))));
         return places;
     }
 
     private static HopView hop(Trace.Hop hop, String from) {
         Optional<TokenValue> result = hop.result();
-        return new HopView(hop.path().dotted(), from, hop.member(), hop.recipe(),
-                result.flatMap(TokenValue::type).map(type -> type.id()).orElse(""), result.map(ValueText::write).orElse(""),
-                result.map(TokenService::css).orElse(""), hop.candidates().stream().map(candidate ->
-                        new CandidateView(candidate.place().toString(), ValueText.write(candidate.written()), candidate.wins())).toList(), "");
+        return new HopView(
+                hop.path().dotted(),
+                from,
+                hop.member(),
+                hop.recipe(),
+                result.flatMap(TokenValue::type).map(type -> type.id()).orElse(""),
+                result.map(ValueText::write).orElse(""),
+                result.map(TokenService::css).orElse(""),
+                hop.candidates().stream()
+                        .map(candidate -> new CandidateView(
+                                candidate.place().toString(), ValueText.write(candidate.written()), candidate.wins()))
+                        .toList(),
+                "");
     }
 
     /** What no page can show, or stands twice, in any combination. */
@@ -191,9 +267,21 @@ public class TokenService {
     }
 
     List<OperationView> operations() {
-        return List.of(Operation.values()).stream().map(operation -> new OperationView(operation.id(), operation.words(),
-                operation.parameters().stream().map(parameter -> new ParameterView(parameter.name(),
-                        parameter.kind().name().toLowerCase(Locale.ROOT), parameter.min(), parameter.max(),
-                        parameter.words(), parameter.usual())).toList(), operation.makesColor(), operation.shifts())).toList();
+        return List.of(Operation.values()).stream()
+                .map(operation -> new OperationView(
+                        operation.id(),
+                        operation.words(),
+                        operation.parameters().stream()
+                                .map(parameter -> new ParameterView(
+                                        parameter.name(),
+                                        parameter.kind().name().toLowerCase(Locale.ROOT),
+                                        parameter.min(),
+                                        parameter.max(),
+                                        parameter.words(),
+                                        parameter.usual()))
+                                .toList(),
+                        operation.makesColor(),
+                        operation.shifts()))
+                .toList();
     }
 }

@@ -25,29 +25,53 @@ record Writable(String place, String kind, String words, String scope, String of
     static List<Writable> of(ThemeDocument theme, List<String> pageKinds) {
         List<Writable> all = new ArrayList<>();
         theme.sets().keySet().forEach(set -> all.add(of(theme, Place.set(set))));
-        theme.modifiers().forEach((name, modifier) -> modifier.contexts().keySet().forEach(context ->
-                all.add(of(theme, Place.context(name, context)))));
+        theme.modifiers().forEach((name, modifier) -> modifier.contexts()
+                .keySet()
+                .forEach(context -> all.add(of(theme, Place.context(name, context)))));
         Set<Scope> scopes = new LinkedHashSet<>();
         pageKinds.forEach(kind -> scopes.add(Scope.kind(kind)));
         scopes.addAll(theme.scopesWritten());
         for (Scope scope : scopes) {
             Set<Place> places = new LinkedHashSet<>(List.of(Place.scope(scope)));
-            theme.order().stream().filter(ThemeDocument.OrderEntry::modifier).forEach(entry ->
-                    theme.modifier(entry.name()).contexts().keySet().forEach(context -> places.add(Place.scope(scope, entry.name(), context))));
-            theme.scopes().keySet().stream().filter(place -> place.scope().equals(scope)).forEach(places::add);
+            theme.order().stream().filter(ThemeDocument.OrderEntry::modifier).forEach(entry -> theme.modifier(
+                            entry.name())
+                    .contexts()
+                    .keySet()
+                    .forEach(context -> places.add(Place.scope(scope, entry.name(), context))));
+            theme.scopes().keySet().stream()
+                    .filter(place -> place.scope().equals(scope))
+                    .forEach(places::add);
             places.forEach(place -> all.add(of(theme, place)));
         }
         return all;
     }
 
     private static Writable of(ThemeDocument theme, Place place) {
-        int holds = theme.at(place).tokenCount() + theme.at(place).group(TokenPath.of(Choices.GROUP)).map(group -> group.children().size()).orElse(0);
+        int holds = theme.at(place).tokenCount()
+                + theme.at(place)
+                        .group(TokenPath.of(Choices.GROUP))
+                        .map(group -> group.children().size())
+                        .orElse(0);
         if (place instanceof Place.InSet in) return new Writable(place.toString(), "set", in.set(), "", "", "", holds);
         if (place instanceof Place.InContext in)
-            return new Writable(place.toString(), "context", in.modifier() + "/" + in.context(), "", in.modifier(), in.context(), holds);
+            return new Writable(
+                    place.toString(),
+                    "context",
+                    in.modifier() + "/" + in.context(),
+                    "",
+                    in.modifier(),
+                    in.context(),
+                    holds);
         Place.InScope scoped = (Place.InScope) place;
-        String words = scoped.scope().words() + scoped.under().map(in -> " in " + in.context()).orElse("");
-        return new Writable(place.toString(), "scope", words, scoped.scope().toString(), scoped.under().map(Place.InContext::modifier).orElse(""),
-                scoped.under().map(Place.InContext::context).orElse(""), holds);
+        String words = scoped.scope().words()
+                + scoped.under().map(in -> " in " + in.context()).orElse("");
+        return new Writable(
+                place.toString(),
+                "scope",
+                words,
+                scoped.scope().toString(),
+                scoped.under().map(Place.InContext::modifier).orElse(""),
+                scoped.under().map(Place.InContext::context).orElse(""),
+                holds);
     }
 }

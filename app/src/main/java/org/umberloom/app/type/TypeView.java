@@ -21,70 +21,118 @@ import org.umberloom.core.token.ValueText;
 import org.umberloom.core.type.TypeScale;
 
 /** The Type instrument: families and weights, the scale with its steps, and the text styles. */
-public record TypeView(List<ValueView> families, List<ValueView> weights, List<TypeScaleView> scales, List<StyleView> styles) {
+public record TypeView(
+        List<ValueView> families, List<ValueView> weights, List<TypeScaleView> scales, List<StyleView> styles) {
     /** A single token: its path, where it is written, its value as written, and what that comes to. */
-    public record ValueView(String path, String name, String place, String written, String value) {
-    }
+    public record ValueView(String path, String name, String place, String written, String value) {}
 
     /** A step; sizes in px at and below the narrow, and at and above the wide viewport. */
-    public record StepView(String path, String name, double narrowPx, double widePx, boolean detached) {
-    }
+    public record StepView(String path, String name, double narrowPx, double widePx, boolean detached) {}
 
     /** A type scale. Viewports, bases and sizes in px. */
-    public record TypeScaleView(String path, String place, double narrowBase, double narrowRatio, double wideBase,
-                            double wideRatio, double narrowViewport, double wideViewport, int smallest, int largest,
-                            List<StepView> steps) {
-    }
+    public record TypeScaleView(
+            String path,
+            String place,
+            double narrowBase,
+            double narrowRatio,
+            double wideBase,
+            double wideRatio,
+            double narrowViewport,
+            double wideViewport,
+            int smallest,
+            int largest,
+            List<StepView> steps) {}
 
     /** A text style: its members as written, and what they come to. */
-    public record StyleView(String role, String path, String place, String family, String size, String weight,
-                            String line, String spacing, String familyName, double narrowPx, double widePx, int weightValue,
-                            double lineValue, double spacingPx) {
-    }
+    public record StyleView(
+            String role,
+            String path,
+            String place,
+            String family,
+            String size,
+            String weight,
+            String line,
+            String spacing,
+            String familyName,
+            double narrowPx,
+            double widePx,
+            int weightValue,
+            double lineValue,
+            double spacingPx) {}
 
     public static TypeView of(Combos combos) {
         Resolution standard = combos.standard();
         List<TypeScaleView> scales = new ArrayList<>();
-        for (Place place : combos.applying()) combos.theme().at(place).forEachGroup((path, group) -> {
-            if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
-                scales.add(scale(standard, place, path, steps.scale()));
-        });
+        for (Place place : combos.applying())
+            combos.theme().at(place).forEachGroup((path, group) -> {
+                if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
+                    scales.add(scale(standard, place, path, steps.scale()));
+            });
         List<StyleView> styles = new ArrayList<>();
         for (Resolved token : standard.tokens().values())
             if (token.value() instanceof TypographyValue value) styles.add(style(token, value));
-        return new TypeView(values(standard, TokenType.FONT_FAMILY), values(standard, TokenType.FONT_WEIGHT), scales, styles);
+        return new TypeView(
+                values(standard, TokenType.FONT_FAMILY), values(standard, TokenType.FONT_WEIGHT), scales, styles);
     }
 
     private static List<ValueView> values(Resolution resolution, TokenType type) {
-        return resolution.tokens().values().stream().filter(token -> token.type() == type)
-                .map(token -> new ValueView(token.path().dotted(), token.path().name(), token.winner().toString(),
-                        ValueText.write(token.written().value()), ValueText.write(token.value()))).toList();
+        return resolution.tokens().values().stream()
+                .filter(token -> token.type() == type)
+                .map(token -> new ValueView(
+                        token.path().dotted(),
+                        token.path().name(),
+                        token.winner().toString(),
+                        ValueText.write(token.written().value()),
+                        ValueText.write(token.value())))
+                .toList();
     }
 
     private static TypeScaleView scale(Resolution resolution, Place place, TokenPath path, TypeScale scale) {
         List<StepView> steps = new ArrayList<>();
         for (int step = scale.smallest(); step <= scale.largest(); step++) {
             String name = TypeScale.stepName(step);
-            resolution.find(path.child(name).dotted()).ifPresent(token -> steps.add(new StepView(token.path().dotted(),
-                    name, narrow(token.value()), wide(token.value()), token.written().detached())));
+            resolution
+                    .find(path.child(name).dotted())
+                    .ifPresent(token -> steps.add(new StepView(
+                            token.path().dotted(),
+                            name,
+                            narrow(token.value()),
+                            wide(token.value()),
+                            token.written().detached())));
         }
-        return new TypeScaleView(path.dotted(), place.toString(), scale.narrow().base(), scale.narrow().ratio(),
-                scale.wide().base(), scale.wide().ratio(), scale.narrowViewport(), scale.wideViewport(), scale.smallest(),
-                scale.largest(), steps);
+        return new TypeScaleView(
+                path.dotted(),
+                place.toString(),
+                scale.narrow().base(),
+                scale.narrow().ratio(),
+                scale.wide().base(),
+                scale.wide().ratio(),
+                scale.narrowViewport(),
+                scale.wideViewport(),
+                scale.smallest(),
+                scale.largest(),
+                steps);
     }
 
     private static StyleView style(Resolved token, TypographyValue value) {
         Token written = token.written();
         Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.parts() : value.parts();
         Map<String, TokenValue> resolved = value.parts();
-        return new StyleView(token.path().name(), token.path().dotted(), token.winner().toString(),
-                ValueText.write(members.get("fontFamily")), ValueText.write(members.get("fontSize")),
-                ValueText.write(members.get("fontWeight")), ValueText.write(members.get("lineHeight")),
+        return new StyleView(
+                token.path().name(),
+                token.path().dotted(),
+                token.winner().toString(),
+                ValueText.write(members.get("fontFamily")),
+                ValueText.write(members.get("fontSize")),
+                ValueText.write(members.get("fontWeight")),
+                ValueText.write(members.get("lineHeight")),
                 ValueText.write(members.get("letterSpacing")),
-                CustomProperties.text(resolved.get("fontFamily")), narrow(resolved.get("fontSize")),
+                CustomProperties.text(resolved.get("fontFamily")),
+                narrow(resolved.get("fontSize")),
                 wide(resolved.get("fontSize")),
                 (int) Math.round(Double.parseDouble(CustomProperties.text(resolved.get("fontWeight")))),
-                Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))), wide(resolved.get("letterSpacing")));
+                Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))),
+                wide(resolved.get("letterSpacing")));
     }
 
     private static double narrow(TokenValue size) {

@@ -23,7 +23,8 @@ class ApiDescription {
     OpenApiCustomizer answersAreComplete() {
         return api -> {
             api.setServers(null);
-            for (Map.Entry<String, Schema> entry : api.getComponents().getSchemas().entrySet()) {
+            for (Map.Entry<String, Schema> entry :
+                    api.getComponents().getSchemas().entrySet()) {
                 Schema<?> schema = entry.getValue();
                 if (schema.getProperties() != null && !entry.getKey().endsWith("Request"))
                     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));

@@ -12,11 +12,13 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Configuration
 class Caching implements WebMvcConfigurer {
-    private static final CacheControl FOR_GOOD = CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable();
+    private static final CacheControl FOR_GOOD =
+            CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable();
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
-        registry.addResourceHandler("/_app/immutable/**").addResourceLocations("classpath:/static/_app/immutable/")
+        registry.addResourceHandler("/_app/immutable/**")
+                .addResourceLocations("classpath:/static/_app/immutable/")
                 .setCacheControl(FOR_GOOD);
     }
 }

@@ -16,7 +16,8 @@ class Container implements WebServerFactoryCustomizer<TomcatServletWebServerFact
     @Override
     public void customize(TomcatServletWebServerFactory factory) {
         factory.addContextCustomizers(context -> {
-            if (context.getParent() instanceof StandardHost host) host.setErrorReportValveClass(OneLine.class.getName());
+            if (context.getParent() instanceof StandardHost host)
+                host.setErrorReportValveClass(OneLine.class.getName());
         });
     }
 
@@ -30,9 +31,12 @@ class Container implements WebServerFactoryCustomizer<TomcatServletWebServerFact
                 response.setCharacterEncoding("utf-8");
                 Writer writer = response.getReporter();
                 if (writer == null) return;
-                writer.write("{\"status\":" + response.getStatus() + (response.getStatus() < 500
-                        ? ",\"title\":\"Not understood\",\"detail\":\"The request could not be understood. Nothing was changed.\"}"
-                        : ",\"title\":\"Something went wrong here\",\"detail\":\"The request could not be finished. Look at what is there before you do it again.\"}"));
+                writer.write("{\"status\":" + response.getStatus()
+                        + (response.getStatus() < 500
+                                ? ",\"title\":\"Not understood\",\"detail\":\"The request could not be "
+                                        + "understood. Nothing was changed.\"}"
+                                : ",\"title\":\"Something went wrong here\",\"detail\":\"The request could "
+                                        + "not be finished. Look at what is there before you do it again.\"}"));
                 response.finishResponse();
             } catch (IOException gone) {
                 // Nobody is left to be told.

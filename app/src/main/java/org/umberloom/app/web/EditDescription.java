@@ -20,8 +20,7 @@ final class EditDescription {
     private static final String REF = "#/components/schemas/";
     private static final List<String> WITH_AN_EDIT = List.of("EditRequest", "FixView");
 
-    private EditDescription() {
-    }
+    private EditDescription() {}
 
     static void add(OpenAPI api) {
         ComposedSchema any = new ComposedSchema();
@@ -36,7 +35,8 @@ final class EditDescription {
             any.addOneOfItem(new Schema<>().$ref(REF + schema));
         });
         api.getComponents().addSchemas(EDIT, any);
-        for (String holder : WITH_AN_EDIT) api.getComponents().getSchemas().get(holder).addProperty("edit", new Schema<>().$ref(REF + EDIT));
+        for (String holder : WITH_AN_EDIT)
+            api.getComponents().getSchemas().get(holder).addProperty("edit", new Schema<>().$ref(REF + EDIT));
     }
 
     private static ObjectSchema object(EditShape.Fields fields) {

@@ -39,9 +39,11 @@ public class HeavyWork {
     public <T> T read(Supplier<T> work) {
         return reading.in(() -> {
             long end = System.nanoTime() + budget.toNanos();
-            return Patience.with(() -> {
-                if (System.nanoTime() - end > 0) throw new TooLong(budget);
-            }, work);
+            return Patience.with(
+                    () -> {
+                        if (System.nanoTime() - end > 0) throw new TooLong(budget);
+                    },
+                    work);
         });
     }
 

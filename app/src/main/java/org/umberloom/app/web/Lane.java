@@ -27,7 +27,8 @@ public final class Lane {
     /** Does the work when it is its turn; what {@code full} gives is thrown when that does not come. */
     public <T> T in(Supplier<T> work) {
         try {
-            if (places.getQueueLength() >= mostWaiting || !places.tryAcquire(longestWaitS, TimeUnit.SECONDS)) throw full.get();
+            if (places.getQueueLength() >= mostWaiting || !places.tryAcquire(longestWaitS, TimeUnit.SECONDS))
+                throw full.get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw full.get();

@@ -5,6 +5,8 @@ public class MayBeStored extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     public MayBeStored(Throwable cause) {
-        super("The database did not answer in time. It may have been stored; look at what is there now before you do it again.", cause);
+        super(
+                "The database did not answer in time. It may have been stored; look at what is there now before you do it again.",
+                cause);
     }
 }

@@ -31,7 +31,8 @@ class Outages extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         try {
             chain.doFilter(request, response);
         } catch (RequestRejectedException e) {
@@ -40,11 +41,15 @@ class Outages extends OncePerRequestFilter {
             answer(request, response, known.of(e));
         } catch (ServletException e) {
             LOG.error("request failed", e);
-            answer(request, response, e.getRootCause() instanceof RuntimeException cause ? known.of(cause) : Problems.plain(500));
+            answer(
+                    request,
+                    response,
+                    e.getRootCause() instanceof RuntimeException cause ? known.of(cause) : Problems.plain(500));
         }
     }
 
-    private void answer(HttpServletRequest request, HttpServletResponse response, ProblemDetail problem) throws IOException {
+    private void answer(HttpServletRequest request, HttpServletResponse response, ProblemDetail problem)
+            throws IOException {
         if (response.isCommitted()) return;
         response.reset();
         problems.answer(request, response, problem);

@@ -39,12 +39,15 @@ public class Problems extends ResponseEntityExceptionHandler {
     private static final int LONGEST = 600;
     /** Table, file or disk full, and the error of the system below. Source: MariaDB's list of error codes. */
     private static final Set<Integer> FULL = Set.of(1114, 1021, 1026, 1041, 3, 28);
+
     private static final String CONNECTION_LOST = "08";
 
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
     public ProblemDetail of(RuntimeException e) {
-        if (e instanceof IllegalArgumentException) return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
-        if (e instanceof HeavyWork.TooLong) return problem(HttpStatus.BAD_REQUEST, "That takes too long", e.getMessage());
+        if (e instanceof IllegalArgumentException)
+            return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
+        if (e instanceof HeavyWork.TooLong)
+            return problem(HttpStatus.BAD_REQUEST, "That takes too long", e.getMessage());
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
         if (e instanceof HeavyWork.Busy) return problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
@@ -54,27 +57,37 @@ public class Problems extends ResponseEntityExceptionHandler {
         }
         if (e instanceof TooManyTries tries) {
             long seconds = tries.seconds();
-            return problem(HttpStatus.TOO_MANY_REQUESTS, "Too many tries", "Too many tries went wrong. Try again in "
-                    + (seconds < 90 ? seconds + " seconds." : (seconds + 59) / 60 + " minutes."));
+            return problem(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "Too many tries",
+                    "Too many tries went wrong. Try again in "
+                            + (seconds < 90 ? seconds + " seconds." : (seconds + 59) / 60 + " minutes."));
         }
         if (isFull(e)) {
             LOG.error("the database has no room left: {}", e.getMessage());
-            return problem(HttpStatus.INSUFFICIENT_STORAGE, "No room left", "Nothing more can be stored: the disk of the database is full. "
-                    + "What you had is safe. Make room there, then do it again.");
+            return problem(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "No room left",
+                    "Nothing more can be stored: the disk of the database is full. "
+                            + "What you had is safe. Make room there, then do it again.");
         }
         if (isOutage(e)) {
             LOG.warn("the database cannot be reached: {}", e.getMessage());
             return outage();
         }
         LOG.error("request failed", e);
-        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
-                "The request could not be finished. If it was to change something, that was not stored; load the page again to see what is there.");
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here",
+                "The request could not be finished. If it was to change something, that was not stored; load the page "
+                        + "again to see what is there.");
     }
 
     @ExceptionHandler(RuntimeException.class)
     ResponseEntity<ProblemDetail> answer(RuntimeException e) {
         ProblemDetail problem = of(e);
-        ResponseEntity.BodyBuilder answer = ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+        ResponseEntity.BodyBuilder answer =
+                ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
         if (e instanceof TooManyTries tries) answer.header(HttpHeaders.RETRY_AFTER, Long.toString(tries.seconds()));
         return answer.body(problem);
     }
@@ -87,22 +100,34 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(ConstraintViolationException.class)
     ResponseEntity<ProblemDetail> violated(ConstraintViolationException e) {
-        return body(problem(HttpStatus.BAD_REQUEST, "That was not accepted", e.getConstraintViolations().stream()
-                .map(one -> one.getPropertyPath() + " " + one.getMessage()).sorted().collect(Collectors.joining(", ", "What was sent is not complete: ", "." + UNCHANGED))));
+        return body(problem(
+                HttpStatus.BAD_REQUEST,
+                "That was not accepted",
+                e.getConstraintViolations().stream()
+                        .map(one -> one.getPropertyPath() + " " + one.getMessage())
+                        .sorted()
+                        .collect(Collectors.joining(", ", "What was sent is not complete: ", "." + UNCHANGED))));
     }
 
     /** The database cannot be reached at this moment. */
     public static ProblemDetail outage() {
-        return problem(HttpStatus.SERVICE_UNAVAILABLE, "The database cannot be reached",
-                "The database does not answer at this moment. Nothing was changed, and what was stored is safe; try again in a few seconds.");
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database cannot be reached",
+                "The database does not answer at this moment. Nothing was changed, and what was stored is safe; try "
+                        + "again in a few seconds.");
     }
 
     /** Whether the database is what failed: no connection, or one that broke before anything was committed. */
     public static boolean isOutage(Throwable e) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-            if (cause instanceof DataAccessResourceFailureException || cause instanceof CannotCreateTransactionException) return true;
-            if (cause instanceof java.sql.SQLTransientConnectionException || cause instanceof java.sql.SQLNonTransientConnectionException) return true;
-            if (cause instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
+            if (cause instanceof DataAccessResourceFailureException
+                    || cause instanceof CannotCreateTransactionException) return true;
+            if (cause instanceof java.sql.SQLTransientConnectionException
+                    || cause instanceof java.sql.SQLNonTransientConnectionException) return true;
+            if (cause instanceof SQLException sql
+                    && sql.getSQLState() != null
+                    && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
         }
         return false;
     }
@@ -127,24 +152,45 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** What the framework itself refuses, in our own words. */
     @Override
-    protected ResponseEntity<Object> handleExceptionInternal(Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected ResponseEntity<Object> handleExceptionInternal(
+            Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         ProblemDetail said = framework(e, status);
-        return ResponseEntity.status(said.getStatus()).headers(headers).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(said);
+        return ResponseEntity.status(said.getStatus())
+                .headers(headers)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(said);
     }
 
     private static ProblemDetail framework(Exception e, HttpStatusCode status) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause()) if (cause instanceof TooLargeBody body) return tooLarge(body.getMessage());
+        for (Throwable cause = e; cause != null; cause = cause.getCause())
+            if (cause instanceof TooLargeBody body) return tooLarge(body.getMessage());
         if (e instanceof MaxUploadSizeExceededException)
-            return tooLarge("The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed.");
+            return tooLarge(
+                    "The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed.");
         if (e instanceof MethodArgumentNotValidException invalid)
-            return problem(HttpStatus.BAD_REQUEST, "That was not accepted", invalid.getBindingResult().getFieldErrors().stream()
-                    .map(Problems::said).sorted().distinct().collect(Collectors.joining("; ", "What was sent cannot be used: ", "." + UNCHANGED)));
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "That was not accepted",
+                    invalid.getBindingResult().getFieldErrors().stream()
+                            .map(Problems::said)
+                            .sorted()
+                            .distinct()
+                            .collect(Collectors.joining("; ", "What was sent cannot be used: ", "." + UNCHANGED)));
         if (e instanceof HttpMessageNotReadableException)
-            return problem(HttpStatus.BAD_REQUEST, "Not readable", "What was sent could not be read: it is not the JSON that is expected here." + UNCHANGED);
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Not readable",
+                    "What was sent could not be read: it is not the JSON that is expected here." + UNCHANGED);
         if (e instanceof MissingServletRequestPartException || e instanceof MultipartException)
-            return problem(HttpStatus.BAD_REQUEST, "No file", "No file came with the request, or it was cut off on the way." + UNCHANGED);
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "No file",
+                    "No file came with the request, or it was cut off on the way." + UNCHANGED);
         if (e instanceof MissingRequestValueException)
-            return problem(HttpStatus.BAD_REQUEST, "Not complete", "The request lacks something that is needed here." + UNCHANGED);
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Not complete",
+                    "The request lacks something that is needed here." + UNCHANGED);
         return status.value() == 500 ? unknown(e) : plain(status.value());
     }
 
@@ -158,31 +204,59 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static ResponseEntity<ProblemDetail> body(ProblemDetail problem) {
-        return ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        return ResponseEntity.status(problem.getStatus())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
     }
 
     /** What a status alone says. */
     static ProblemDetail plain(int status) {
         return switch (status) {
-            case 400 -> problem(HttpStatus.BAD_REQUEST, "Not understood", "The address or what was sent with it is not understood here." + UNCHANGED);
+            case 400 ->
+                problem(
+                        HttpStatus.BAD_REQUEST,
+                        "Not understood",
+                        "The address or what was sent with it is not understood here." + UNCHANGED);
             case 401 -> problem(HttpStatus.UNAUTHORIZED, "Not signed in", "Sign in to see this." + UNCHANGED);
-            case 403 -> problem(HttpStatus.FORBIDDEN, "Not allowed", "This session may not do that." + UNCHANGED + " Load the page again, or sign in anew.");
+            case 403 ->
+                problem(
+                        HttpStatus.FORBIDDEN,
+                        "Not allowed",
+                        "This session may not do that." + UNCHANGED + " Load the page again, or sign in anew.");
             case 404 -> problem(HttpStatus.NOT_FOUND, "Not found", "There is nothing at this address.");
-            case 405 -> problem(HttpStatus.METHOD_NOT_ALLOWED, "Not possible", "That cannot be done at this address." + UNCHANGED);
-            case 406 -> problem(HttpStatus.NOT_ACCEPTABLE, "Not in that form", "This is not to be had in the form that was asked for.");
+            case 405 ->
+                problem(
+                        HttpStatus.METHOD_NOT_ALLOWED,
+                        "Not possible",
+                        "That cannot be done at this address." + UNCHANGED);
+            case 406 ->
+                problem(
+                        HttpStatus.NOT_ACCEPTABLE,
+                        "Not in that form",
+                        "This is not to be had in the form that was asked for.");
             case 413 -> tooLarge("What was sent is too large, so it was not read." + UNCHANGED);
-            case 415 -> problem(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Not in that form", "What was sent is not in a form that is understood here." + UNCHANGED);
+            case 415 ->
+                problem(
+                        HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                        "Not in that form",
+                        "What was sent is not in a form that is understood here." + UNCHANGED);
             case 503 -> outage();
-            default -> status >= 500 ? problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here",
-                    "The request could not be finished. If it was to change something, look at what is there before you do it again.")
-                    : problem(HttpStatus.valueOf(status), "Not accepted", "That was not accepted." + UNCHANGED);
+            default ->
+                status >= 500
+                        ? problem(
+                                HttpStatus.INTERNAL_SERVER_ERROR,
+                                "Something went wrong here",
+                                "The request could not be finished. If it was to change something, look at what is "
+                                        + "there before you do it again.")
+                        : problem(HttpStatus.valueOf(status), "Not accepted", "That was not accepted." + UNCHANGED);
         };
     }
 
     /** A problem with a sentence of bounded length in which nothing is broken. */
     public static ProblemDetail problem(HttpStatus status, String title, String detail) {
         String said = detail == null ? title : detail;
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, said.length() <= LONGEST ? clean(said) : clean(said.substring(0, LONGEST)) + "…");
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                status, said.length() <= LONGEST ? clean(said) : clean(said.substring(0, LONGEST)) + "…");
         problem.setTitle(title);
         return problem;
     }

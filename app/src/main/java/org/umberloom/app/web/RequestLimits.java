@@ -49,19 +49,23 @@ class RequestLimits extends OncePerRequestFilter {
         if (!session || path.startsWith("/api/session") || path.startsWith("/api/invitation")) return STRANGER;
         if (!method.equals("POST")) return ORDINARY;
         if (path.equals("/api/kits") || path.equals("/api/kits/preview")) return KIT;
-        if (path.equals("/api/palette/picture") || path.startsWith("/api/themes/") && path.endsWith("/pictures")) return PICTURE;
+        if (path.equals("/api/palette/picture") || path.startsWith("/api/themes/") && path.endsWith("/pictures"))
+            return PICTURE;
         if (path.equals("/api/palette/text")) return TEXT;
         if (path.startsWith("/api/themes/") && (path.endsWith("/edits") || path.endsWith("/probe"))) return EDIT;
         return ORDINARY;
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Cookie[] cookies = request.getCookies();
-        boolean session = cookies != null && Arrays.stream(cookies).anyMatch(cookie -> cookie.getName().equals(SESSION));
+        boolean session = cookies != null
+                && Arrays.stream(cookies).anyMatch(cookie -> cookie.getName().equals(SESSION));
         int most = most(request.getMethod(), request.getRequestURI(), session);
         if (!isOrigin(request.getHeader("Origin"))) problems.write(response, Problems.plain(400));
-        else if (request.getContentLengthLong() > most) problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));
+        else if (request.getContentLengthLong() > most)
+            problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));
         else if (request.getContentLengthLong() >= 0) chain.doFilter(request, response);
         else chain.doFilter(new Counted(request, most), response);
     }
@@ -78,8 +82,11 @@ class RequestLimits extends OncePerRequestFilter {
     }
 
     private static String said(int most) {
-        return most >= 1024 * KIB ? "What was sent is larger than " + (most >= KIT ? 32 : most / 1024 / KIB) + " MB, so it was not read. Nothing was imported and nothing was changed."
-                : "What was sent is larger than " + most / KIB + " kB, the most that is taken here, so it was not read. Nothing was changed.";
+        return most >= 1024 * KIB
+                ? "What was sent is larger than " + (most >= KIT ? 32 : most / 1024 / KIB)
+                        + " MB, so it was not read. Nothing was imported and nothing was changed."
+                : "What was sent is larger than " + most / KIB
+                        + " kB, the most that is taken here, so it was not read. Nothing was changed.";
     }
 
     /** A body of unknown length, which ends with an error where it becomes too long. */

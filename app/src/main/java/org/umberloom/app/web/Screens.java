@@ -6,7 +6,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Every screen is the one page of the front end, which then looks at the address. */
 @Controller
 class Screens {
-    @GetMapping({"/", "/sign-in", "/library", "/people", "/invitation/{word}", "/bench/{theme}", "/kit/{theme}", "/dress/{theme}"})
+    @GetMapping({
+        "/",
+        "/sign-in",
+        "/library",
+        "/people",
+        "/invitation/{word}",
+        "/bench/{theme}",
+        "/kit/{theme}",
+        "/dress/{theme}"
+    })
     String screen() {
         return "forward:/index.html";
     }

@@ -21,37 +21,46 @@ class SecurityConfiguration {
             + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
 
     /** Hash of the one style attribute the front end's framework writes itself: it hides its page announcer. */
-    private static final String ANNOUNCER_STYLE = "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";
+    private static final String ANNOUNCER_STYLE =
+            "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";
 
     @Bean
-    SecurityFilterChain filters(HttpSecurity http, SecurityContextRepository contexts, StartScripts startScripts, ProblemWriter problems)
+    SecurityFilterChain filters(
+            HttpSecurity http, SecurityContextRepository contexts, StartScripts startScripts, ProblemWriter problems)
             throws Exception {
         String applicationPolicy = "default-src 'self'; script-src 'self'" + startScripts.sources()
-                + "; style-src 'self' " + ANNOUNCER_STYLE + "; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; "
+                + "; style-src 'self' " + ANNOUNCER_STYLE
+                + "; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; "
                 + "object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
-        return http
-                .authorizeHttpRequests(requests -> requests
-                        .requestMatchers(HttpMethod.POST, "/api/session").permitAll()
-                        .requestMatchers("/api/invitation/*").permitAll()
-                        .requestMatchers("/api/people/**").hasRole("LEAD")
-                        .requestMatchers("/api/**", "/preview/**").authenticated()
-                        .anyRequest().permitAll())
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+                        .permitAll()
+                        .requestMatchers("/api/invitation/*")
+                        .permitAll()
+                        .requestMatchers("/api/people/**")
+                        .hasRole("LEAD")
+                        .requestMatchers("/api/**", "/preview/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(csrf -> csrf.spa())
-                .exceptionHandling(errors -> errors
-                        .authenticationEntryPoint((request, response, e) -> problems.write(response, Problems.plain(401)))
+                .exceptionHandling(errors -> errors.authenticationEntryPoint(
+                                (request, response, e) -> problems.write(response, Problems.plain(401)))
                         .accessDeniedHandler((request, response, e) -> problems.write(response, Problems.plain(403))))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
-                .headers(headers -> headers
-                        .frameOptions(FrameOptionsConfig::sameOrigin)
+                .headers(headers -> headers.frameOptions(FrameOptionsConfig::sameOrigin)
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .permissionsPolicyHeader(policy ->
-                                policy.policy("camera=(), microphone=(), geolocation=(), payment=()"))
+                        .permissionsPolicyHeader(
+                                policy -> policy.policy("camera=(), microphone=(), geolocation=(), payment=()"))
                         .addHeaderWriter((request, response) -> {
                             // Pictures bring a stricter one of their own.
-                            if (!response.containsHeader(POLICY)) response.setHeader(POLICY,
-                                    request.getRequestURI().startsWith("/preview/") ? PREVIEW_POLICY : applicationPolicy);
+                            if (!response.containsHeader(POLICY))
+                                response.setHeader(
+                                        POLICY,
+                                        request.getRequestURI().startsWith("/preview/")
+                                                ? PREVIEW_POLICY
+                                                : applicationPolicy);
                         }))
                 .build();
     }

@@ -6,8 +6,7 @@ import java.util.HexFormat;
 
 /** What stands for a content: its SHA-256. Source: FIPS 180-4. */
 public final class Sha256 {
-    private Sha256() {
-    }
+    private Sha256() {}
 
     /** 64 small hex digits. */
     public static String hex(byte[] content) {

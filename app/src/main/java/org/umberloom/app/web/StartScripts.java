@@ -15,7 +15,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class StartScripts {
-    private static final Pattern INLINE = Pattern.compile("<script(?![^>]*\\ssrc=)[^>]*>(.*?)</script>", Pattern.DOTALL);
+    private static final Pattern INLINE =
+            Pattern.compile("<script(?![^>]*\\ssrc=)[^>]*>(.*?)</script>", Pattern.DOTALL);
     private final String sources;
 
     StartScripts(ResourceLoader resources) throws IOException {
@@ -25,7 +26,9 @@ class StartScripts {
             Matcher script = INLINE.matcher(index.getContentAsString(StandardCharsets.UTF_8));
             while (script.find()) {
                 byte[] hash = Sha256.of(script.group(1).getBytes(StandardCharsets.UTF_8));
-                found.append(" 'sha256-").append(Base64.getEncoder().encodeToString(hash)).append("'");
+                found.append(" 'sha256-")
+                        .append(Base64.getEncoder().encodeToString(hash))
+                        .append("'");
             }
         }
         sources = found.toString();

@@ -26,19 +26,24 @@ class PaletteServiceTest {
     @Test
     void harmoniesStandAtTheSeedsDepth() {
         double depth = Depth.of(CssColor.parse("#1c6076")).value();
-        assertThat(palettes.harmonies("#1c6076")).hasSize(5).allSatisfy(proposal ->
-                assertThat(proposal.swatches()).isNotEmpty().allMatch(swatch -> Math.abs(swatch.depth() - depth) < 1));
+        assertThat(palettes.harmonies("#1c6076")).hasSize(5).allSatisfy(proposal -> assertThat(proposal.swatches())
+                .isNotEmpty()
+                .allMatch(swatch -> Math.abs(swatch.depth() - depth) < 1));
         assertThatThrownBy(() -> palettes.harmonies("sea-ish")).hasMessageContaining("is not a color");
     }
 
     @Test
     void aPictureWithoutAColorIsRefused() {
-        assertThatThrownBy(() -> palettes.ofPicture("empty.svg", "<svg xmlns='http://www.w3.org/2000/svg'/>".getBytes(StandardCharsets.UTF_8)))
-                .hasMessageContaining("empty.svg").hasMessageContaining("nothing was changed");
+        assertThatThrownBy(() -> palettes.ofPicture(
+                        "empty.svg", "<svg xmlns='http://www.w3.org/2000/svg'/>".getBytes(StandardCharsets.UTF_8)))
+                .hasMessageContaining("empty.svg")
+                .hasMessageContaining("nothing was changed");
     }
 
     @Test
     void threeKindsOfConesCanBeMissing() {
-        assertThat(palettes.sight().ways()).hasSize(3).allMatch(way -> way.matrix().size() == 9 && way.words().startsWith("without"));
+        assertThat(palettes.sight().ways())
+                .hasSize(3)
+                .allMatch(way -> way.matrix().size() == 9 && way.words().startsWith("without"));
     }
 }

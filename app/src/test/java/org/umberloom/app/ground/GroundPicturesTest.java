@@ -43,7 +43,10 @@ class GroundPicturesTest {
     void oneTheme() {
         when(drafts.newest(1)).thenAnswer(call -> new Draft(1, 0, theme));
         when(drafts.amend(anyLong(), any(), eq(LEAD))).thenAnswer(call -> {
-            theme = call.<Function<ThemeDocument, Edit>>getArgument(1).apply(theme).applyTo(theme).theme();
+            theme = call.<Function<ThemeDocument, Edit>>getArgument(1)
+                    .apply(theme)
+                    .applyTo(theme)
+                    .theme();
             return new Draft(1, 1, theme);
         });
     }
@@ -53,19 +56,30 @@ class GroundPicturesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"Evening Sky.PNG,evening-sky.png", "../../etc/passwd,passwd.png", "Fähre & Meer.jpeg,fahre-meer.png", "???.png,picture.png",
-        "Über.png,uber.png", "Straße.png,strasse.png", "日本.png,picture.png"})
+    @CsvSource({
+        "Evening Sky.PNG,evening-sky.png",
+        "../../etc/passwd,passwd.png",
+        "Fähre & Meer.jpeg,fahre-meer.png",
+        "???.png,picture.png",
+        "Über.png,uber.png",
+        "Straße.png,strasse.png",
+        "日本.png,picture.png"
+    })
     void aNameBecomesSafeAndSaysWhatTheFileReallyIs(String given, String name) {
-        assertThat(GroundPictures.named(Map.of(), given, "CC0", kept(HASH)).name()).isEqualTo(name);
+        assertThat(GroundPictures.named(Map.of(), given, "CC0", kept(HASH)).name())
+                .isEqualTo(name);
     }
 
     /** Names that fold to one once overwrote each other. */
     @Test
     void anotherPictureOfANameThatIsTakenGetsOneOfItsOwn() {
         when(store.keep(any(), any())).thenReturn(kept(HASH), kept("b".repeat(64)), kept(HASH));
-        assertThat(pictures.add(1, "Sea view.png", "CC0", new byte[1], LEAD).name()).isEqualTo("sea-view.png");
-        assertThat(pictures.add(1, "sea-view.png", "CC0", new byte[2], LEAD).name()).isEqualTo("sea-view-2.png");
-        assertThat(pictures.add(1, "SEA VIEW.png", "CC0", new byte[1], LEAD).name()).isEqualTo("sea-view.png");
+        assertThat(pictures.add(1, "Sea view.png", "CC0", new byte[1], LEAD).name())
+                .isEqualTo("sea-view.png");
+        assertThat(pictures.add(1, "sea-view.png", "CC0", new byte[2], LEAD).name())
+                .isEqualTo("sea-view-2.png");
+        assertThat(pictures.add(1, "SEA VIEW.png", "CC0", new byte[1], LEAD).name())
+                .isEqualTo("sea-view.png");
         assertThat(pictures.all(1)).hasSize(2);
     }
 
@@ -76,8 +90,22 @@ class GroundPicturesTest {
         ThemeDocument bare = theme;
         Place place = Place.set(Starter.ROLES);
         TokenPath surface = TokenPath.of("surface.page");
-        Ground ground = new Ground(Ground.Kind.PICTURE, "sea.png", "center center", "no-repeat", "cover", Blend.byCss("normal"), 0, "border", true);
-        theme = new Edit.SetMeta(place, surface, Ground.with(theme.at(place).group(surface).orElseThrow().meta(), Optional.of(ground))).applyTo(theme).theme();
+        Ground ground = new Ground(
+                Ground.Kind.PICTURE,
+                "sea.png",
+                "center center",
+                "no-repeat",
+                "cover",
+                Blend.byCss("normal"),
+                0,
+                "border",
+                true);
+        theme = new Edit.SetMeta(
+                        place,
+                        surface,
+                        Ground.with(theme.at(place).group(surface).orElseThrow().meta(), Optional.of(ground)))
+                .applyTo(theme)
+                .theme();
         assertThatThrownBy(() -> pictures.remove(1, "sea.png", LEAD)).hasMessageContaining("stands on the picture");
         theme = bare;
         pictures.remove(1, "sea.png", LEAD);
@@ -86,13 +114,17 @@ class GroundPicturesTest {
 
     @Test
     void whatIsNotThereIsSaid() {
-        assertThatThrownBy(() -> pictures.get(1, "gone.png")).isInstanceOf(NoSuchElementException.class).hasMessageContaining("gone.png");
+        assertThatThrownBy(() -> pictures.get(1, "gone.png"))
+                .isInstanceOf(NoSuchElementException.class)
+                .hasMessageContaining("gone.png");
         assertThatThrownBy(() -> pictures.remove(1, "gone.png", LEAD)).isInstanceOf(NoSuchElementException.class);
     }
 
     @Test
     void aNameOfAMillionLettersTakesNoTime() {
         Map<String, Picture> known = new LinkedHashMap<>();
-        assertThat(GroundPictures.named(known, "-".repeat(1_000_000) + "a.png", "CC0", kept(HASH)).name()).isEqualTo("a.png");
+        assertThat(GroundPictures.named(known, "-".repeat(1_000_000) + "a.png", "CC0", kept(HASH))
+                        .name())
+                .isEqualTo("a.png");
     }
 }

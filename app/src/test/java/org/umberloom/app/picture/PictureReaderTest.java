@@ -37,7 +37,8 @@ class PictureReaderTest {
     void theColorsOfALogoAreFoundWithTheirShares(String format) throws IOException {
         java.util.List<PictureColors.Found> found = PictureColors.of(reader.pixels(painted(format, 800, 400)), 8);
         assertThat(found).hasSize(2);
-        assertThat(found.stream().mapToDouble(PictureColors.Found::share).max().orElseThrow()).isBetween(0.74, 0.76);
+        assertThat(found.stream().mapToDouble(PictureColors.Found::share).max().orElseThrow())
+                .isBetween(0.74, 0.76);
     }
 
     @Test
@@ -49,7 +50,9 @@ class PictureReaderTest {
     /** A PNG whose header announces 50,000 by 50,000 pixels: refused by its size, before any pixel is unpacked. */
     @Test
     void aDecompressionBombIsRefusedUnread() throws IOException {
-        assertThatThrownBy(() -> reader.pixels(header(50_000, 50_000))).hasMessageContaining("2500 megapixels").hasMessageContaining("not kept");
+        assertThatThrownBy(() -> reader.pixels(header(50_000, 50_000)))
+                .hasMessageContaining("2500 megapixels")
+                .hasMessageContaining("not kept");
     }
 
     private static byte[] header(int width, int height) throws IOException {
@@ -81,44 +84,72 @@ class PictureReaderTest {
 
     @Test
     void aVectorPictureCountsTheColorsItNames() {
-        int[] pixels = reader.pixels("""
-                <svg xmlns="http://www.w3.org/2000/svg"><rect fill="#1c6076"/><path style="stroke: #c8501c; fill:none"/><use href="#a"/></svg>"""
-                .getBytes(StandardCharsets.UTF_8));
-        assertThat(PictureColors.of(pixels, 8)).extracting(found -> CssColor.write(found.color())).containsExactlyInAnyOrder("#1c6076", "#c8501c");
+        int[] pixels = reader.pixels(
+                """
+                <svg xmlns="http://www.w3.org/2000/svg"><rect fill="#1c6076"/><path style="stroke: #c8501c; fill:none"/><use "
+                        + "href="#a"/></svg>"""
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(PictureColors.of(pixels, 8))
+                .extracting(found -> CssColor.write(found.color()))
+                .containsExactlyInAnyOrder("#1c6076", "#c8501c");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "<svg><script>alert(1)</script></svg>", "<svg onload=\"alert(1)\"/>", "<svg><image href=\"http://example.org/x.png\"/></svg>",
-        "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"b\">]><svg/>", "<svg><style>@import 'x.css'</style></svg>",
-        "<svg><rect fill=\"url(http://example.org/#a)\"/></svg>", "<svg><foreignObject/></svg>", "<svg><a href=\"javascript:x\"/></svg>",
-        "<svg xmlns:x=\"http://www.w3.org/2000/svg\"><x:script>1</x:script></svg>", "<svg><g><metadata><x onclick=\"1\"/></metadata></g></svg>",
-        "<svg><style>a{background:image-set('x' 1x)}</style></svg>", "<svg><rect style=\"fill:u\\72l(x)\"/></svg>", "<svg><use href=\"other.svg#a\"/></svg>",
-        "<svg><image href=\"data:image/svg+xml;base64,AAAA\"/></svg>"})
+    @ValueSource(
+            strings = {
+                "<svg><script>alert(1)</script></svg>",
+                "<svg onload=\"alert(1)\"/>",
+                "<svg><image href=\"http://example.org/x.png\"/></svg>",
+                "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"b\">]><svg/>",
+                "<svg><style>@import 'x.css'</style></svg>",
+                "<svg><rect fill=\"url(http://example.org/#a)\"/></svg>",
+                "<svg><foreignObject/></svg>",
+                "<svg><a href=\"javascript:x\"/></svg>",
+                "<svg xmlns:x=\"http://www.w3.org/2000/svg\"><x:script>1</x:script></svg>",
+                "<svg><g><metadata><x onclick=\"1\"/></metadata></g></svg>",
+                "<svg><style>a{background:image-set('x' 1x)}</style></svg>",
+                "<svg><rect style=\"fill:u\\72l(x)\"/></svg>",
+                "<svg><use href=\"other.svg#a\"/></svg>",
+                "<svg><image href=\"data:image/svg+xml;base64,AAAA\"/></svg>"
+            })
     void aHostileVectorPictureIsRefused(String svg) {
-        assertThatThrownBy(() -> reader.pixels(svg.getBytes(StandardCharsets.UTF_8))).hasMessageContaining("refused").hasMessageContaining("nothing was changed");
+        assertThatThrownBy(() -> reader.pixels(svg.getBytes(StandardCharsets.UTF_8)))
+                .hasMessageContaining("refused")
+                .hasMessageContaining("nothing was changed");
     }
 
     /** Escape sequences of ISO-2022-JP hide the letters from who looks for them byte by byte. */
     @Test
     void aScriptInAnotherEncodingIsRefused() throws IOException {
-        byte[] hidden = "<?xml version=\"1.0\" encoding=\"ISO-2022-JP\"?><svg xmlns=\"http://www.w3.org/2000/svg\"><\u001b(Jscript\u001b(B>1</script></svg>".getBytes(StandardCharsets.US_ASCII);
-        assertThatThrownBy(() -> reader.read(hidden)).hasMessageContaining("vector picture").hasMessageContaining("nothing was changed");
-        byte[] utf16 = "<?xml version=\"1.0\" encoding=\"UTF-16\"?><svg xmlns=\"http://www.w3.org/2000/svg\"><script/></svg>".getBytes(StandardCharsets.UTF_16);
+        String svg = "<?xml version=\"1.0\" encoding=\"ISO-2022-JP\"?><svg xmlns=\"http://www.w3.org/2000/svg\">"
+                + "<\u001b(Jscript\u001b(B>1</script></svg>";
+        byte[] hidden = svg.getBytes(StandardCharsets.US_ASCII);
+        assertThatThrownBy(() -> reader.read(hidden))
+                .hasMessageContaining("vector picture")
+                .hasMessageContaining("nothing was changed");
+        byte[] utf16 =
+                "<?xml version=\"1.0\" encoding=\"UTF-16\"?><svg xmlns=\"http://www.w3.org/2000/svg\"><script/></svg>"
+                        .getBytes(StandardCharsets.UTF_16);
         assertThatThrownBy(() -> reader.read(utf16)).hasMessageContaining("script");
     }
 
     @Test
     void aSafePictureIsWrittenAnewAndStaysTheSameWhenItIsReadAgain() {
-        byte[] drawn = """
-                <?xml version="1.0" encoding="UTF-8"?><!-- by hand --><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd">
-                <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" xmlns:e="http://example.org/editor" e:zoom="2" viewBox="0 0 9 9">
+        byte[] drawn =
+                """
+                <?xml version="1.0" encoding="UTF-8"?><!-- by hand --><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN"
+                 "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd">
+                <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink"
+                 xmlns:e="http://example.org/editor" e:zoom="2" viewBox="0 0 9 9">
                 <e:guides><e:g/></e:guides><metadata>none</metadata><style>.a{fill:#c8501c}</style><defs><path id="p" d="M0 0h9v9z"/></defs>
                 <use xlink:href="#p" class="a"/><rect width="3" height="3" style="fill: #1c6076"/><text x="1" y="8">a &lt; b</text></svg>"""
-                .getBytes(StandardCharsets.UTF_8);
+                        .getBytes(StandardCharsets.UTF_8);
         PictureReader.Seen seen = reader.read(drawn);
         String safe = new String(seen.content(), StandardCharsets.UTF_8);
-        assertThat(safe).startsWith("<svg").contains("href=\"#p\"", "a &lt; b", ".a{fill:#c8501c}", "viewBox").doesNotContain("guides", "metadata", "zoom", "DOCTYPE", "by hand");
+        assertThat(safe)
+                .startsWith("<svg")
+                .contains("href=\"#p\"", "a &lt; b", ".a{fill:#c8501c}", "viewBox")
+                .doesNotContain("guides", "metadata", "zoom", "DOCTYPE", "by hand");
         assertThat(seen.mediaType()).isEqualTo("image/svg+xml");
         assertThat(seen.pixels()).hasSize(2);
         assertThat(reader.read(seen.content()).content()).isEqualTo(seen.content());
@@ -127,8 +158,12 @@ class PictureReaderTest {
     /** It once took a minute: expressions went over every blank from every blank. */
     @Test
     void aLongOddPictureTakesNoLonger() {
-        byte[] blanks = ("<svg xmlns=\"http://www.w3.org/2000/svg\"><rect fill=\"#123456\"" + " ".repeat(2_000_000) + "/></svg>").getBytes(StandardCharsets.UTF_8);
-        org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(30), () -> assertThat(reader.pixels(blanks)).hasSize(1));
+        byte[] blanks = ("<svg xmlns=\"http://www.w3.org/2000/svg\"><rect fill=\"#123456\"" + " ".repeat(2_000_000)
+                        + "/></svg>")
+                .getBytes(StandardCharsets.UTF_8);
+        org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(
+                java.time.Duration.ofSeconds(30),
+                () -> assertThat(reader.pixels(blanks)).hasSize(1));
     }
 
     @Test
@@ -148,7 +183,8 @@ class PictureReaderTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "not a picture", "\u0089PNG\r\n\u001a\n"})
     void whatIsNoPictureIsRefused(String content) {
-        assertThatThrownBy(() -> reader.pixels(content.getBytes(StandardCharsets.ISO_8859_1))).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> reader.pixels(content.getBytes(StandardCharsets.ISO_8859_1)))
+                .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("nothing was changed");
     }
 }

@@ -29,8 +29,8 @@ import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.format.ThemeJson;
-import org.umberloom.core.theme.Edit;
 import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Starter;
@@ -47,6 +47,7 @@ class DraftServiceTest {
 
     @Mock
     private ThemeMapper themes;
+
     private ThemeRow row;
     private final List<RevisionRow> log = new ArrayList<>();
     private DraftService drafts;
@@ -56,24 +57,32 @@ class DraftServiceTest {
     void store() {
         ThemeDocument start = Starter.ALL.get(0).theme("Start");
         row = new ThemeRow(1, "Start", ThemeJson.writeInline(start), 0, LocalDateTime.now(CLOCK));
-        log.add(new RevisionRow(1, 0, "start", "started", null, null, null, null, null, null, 7, LocalDateTime.now(CLOCK), null));
+        log.add(new RevisionRow(
+                1, 0, "start", "started", null, null, null, null, null, null, 7, LocalDateTime.now(CLOCK), null));
         lenient().when(themes.revisionOf(1)).thenAnswer(call -> Optional.of(row.revision()));
         lenient().when(themes.find(1)).thenAnswer(call -> Optional.of(row));
-        lenient().when(themes.revision(anyLong(), anyInt()))
+        lenient()
+                .when(themes.revision(anyLong(), anyInt()))
                 .thenAnswer(call -> Optional.of(log.get(call.<Integer>getArgument(1))));
-        lenient().when(themes.since(anyLong(), anyInt()))
+        lenient()
+                .when(themes.since(anyLong(), anyInt()))
                 .thenAnswer(call -> log.subList(call.<Integer>getArgument(1) + 1, log.size()));
-        lenient().when(themes.advance(anyLong(), anyString(), anyString(), anyString(), anyInt(), any())).thenAnswer(call -> {
-            if (row.revision() != call.<Integer>getArgument(4) - 1) return 0;
-            row = new ThemeRow(1, call.getArgument(1), call.getArgument(2), call.getArgument(4), call.getArgument(5));
-            return 1;
-        });
+        lenient()
+                .when(themes.advance(anyLong(), anyString(), anyString(), anyString(), anyInt(), any()))
+                .thenAnswer(call -> {
+                    if (row.revision() != call.<Integer>getArgument(4) - 1) return 0;
+                    row = new ThemeRow(
+                            1, call.getArgument(1), call.getArgument(2), call.getArgument(4), call.getArgument(5));
+                    return 1;
+                });
         lenient().when(themes.nearestWhole(anyLong(), anyInt())).thenAnswer(call -> log.stream()
                 .filter(entry -> entry.number() >= call.<Integer>getArgument(1) && entry.document() != null)
-                .map(RevisionRow::number).findFirst());
+                .map(RevisionRow::number)
+                .findFirst());
         lenient().when(themes.history(anyLong(), anyInt(), anyInt())).thenAnswer(call -> {
             RevisionRow entry = log.get(call.<Integer>getArgument(1) - 1);
-            return List.of(new ThemeMapper.HistoryRow(entry.number(), entry.kind(), entry.label(), "Lead", entry.madeAt(), null));
+            return List.of(new ThemeMapper.HistoryRow(
+                    entry.number(), entry.kind(), entry.label(), "Lead", entry.madeAt(), null));
         });
         lenient().doAnswer(call -> log.add(call.getArgument(0))).when(themes).log(any());
         drafts = service();
@@ -83,8 +92,13 @@ class DraftServiceTest {
         ThemeGraphs graphs = new ThemeGraphs();
         PictureStore pictures = mock(PictureStore.class, withSettings().strictness(Strictness.LENIENT));
         lenient().when(pictures.of(any())).thenReturn(Pictures.NONE);
-        return new DraftService(themes, CLOCK, event -> { }, new Commits(TransactionOperations.withoutTransaction()),
-                new ShownAgain(graphs, pictures, new ComputedViews(graphs, pictures), JsonMapper.shared()), pictures);
+        return new DraftService(
+                themes,
+                CLOCK,
+                event -> {},
+                new Commits(TransactionOperations.withoutTransaction()),
+                new ShownAgain(graphs, pictures, new ComputedViews(graphs, pictures), JsonMapper.shared()),
+                pictures);
     }
 
     private Draft undo(DraftService drafts) {
@@ -101,7 +115,10 @@ class DraftServiceTest {
 
     private double radius() {
         ThemeDocument stored = ThemeJson.readInline(row.document());
-        return ((DimensionValue) stored.at(Place.set(Starter.BASE)).token(TokenPath.of("shape.radius")).orElseThrow().value())
+        return ((DimensionValue) stored.at(Place.set(Starter.BASE))
+                        .token(TokenPath.of("shape.radius"))
+                        .orElseThrow()
+                        .value())
                 .amount();
     }
 
@@ -150,8 +167,12 @@ class DraftServiceTest {
     @Test
     void editsOnDifferentTokensFromTheSameBaseMerge() {
         drafts.edit(1, 0, radius(20), LEAD);
-        drafts.edit(1, 0, new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
-                new ColorValue(Color.rgb(1, 2, 3))), LEAD);
+        drafts.edit(
+                1,
+                0,
+                new Edit.SetValue(
+                        Place.set(Starter.BASE), TokenPath.of("color.brand.seed"), new ColorValue(Color.rgb(1, 2, 3))),
+                LEAD);
         assertThat(radius()).isEqualTo(20);
         assertThat(row.revision()).isEqualTo(2);
     }
@@ -159,7 +180,8 @@ class DraftServiceTest {
     @Test
     void anEditOfATokenThatChangedMeanwhileIsRefused() {
         drafts.edit(1, 0, radius(20), LEAD);
-        assertThatThrownBy(() -> drafts.edit(1, 0, radius(21), LEAD)).isInstanceOf(Conflict.class)
+        assertThatThrownBy(() -> drafts.edit(1, 0, radius(21), LEAD))
+                .isInstanceOf(Conflict.class)
                 .hasMessageContaining("shape.radius to 20px")
                 .satisfies(refusal -> {
                     assertThat(((Conflict) refusal).yours()).isEqualTo("21px");
@@ -171,7 +193,9 @@ class DraftServiceTest {
 
     @Test
     void aBaseThatTheThemeDoesNotHaveIsRefused() {
-        assertThatThrownBy(() -> drafts.edit(1, 5, radius(20), LEAD)).hasMessageContaining("does not have").hasMessageContaining("newest is 0");
+        assertThatThrownBy(() -> drafts.edit(1, 5, radius(20), LEAD))
+                .hasMessageContaining("does not have")
+                .hasMessageContaining("newest is 0");
         assertThatThrownBy(() -> drafts.edit(1, -1, radius(20), LEAD)).hasMessageContaining("does not have");
         assertThatThrownBy(() -> drafts.undo(1, 7, draft -> () -> draft, LEAD)).hasMessageContaining("does not have");
         assertThat(log).hasSize(1);
@@ -181,7 +205,9 @@ class DraftServiceTest {
     void undoDoesNotTakeBackWhatWasNotSeen() {
         drafts.edit(1, 0, radius(20), LEAD);
         drafts.edit(1, 1, radius(21), LEAD);
-        assertThatThrownBy(() -> drafts.undo(1, 1, draft -> () -> draft, LEAD)).isInstanceOf(Conflict.class).hasMessageContaining("shape.radius to 21px");
+        assertThatThrownBy(() -> drafts.undo(1, 1, draft -> () -> draft, LEAD))
+                .isInstanceOf(Conflict.class)
+                .hasMessageContaining("shape.radius to 21px");
         assertThat(radius()).isEqualTo(21);
         drafts.undo(1, 2, draft -> () -> draft, LEAD);
         assertThat(radius()).isEqualTo(20);
@@ -190,10 +216,18 @@ class DraftServiceTest {
 
     @Test
     void whatSomebodyHasBegunToReferToIsNotTakenAwayOnAnOldBase() {
-        drafts.edit(1, 0, new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("shape.corner"),
-                new org.umberloom.core.token.Alias(TokenPath.of("shape.radius"))), LEAD);
+        drafts.edit(
+                1,
+                0,
+                new Edit.SetValue(
+                        Place.set(Starter.BASE),
+                        TokenPath.of("shape.corner"),
+                        new org.umberloom.core.token.Alias(TokenPath.of("shape.radius"))),
+                LEAD);
         Edit removal = new Edit.Remove(Place.set(Starter.BASE), TokenPath.of("shape.radius"));
-        assertThatThrownBy(() -> drafts.edit(1, 0, removal, LEAD)).isInstanceOf(Conflict.class).hasMessageContaining("shape.corner");
+        assertThatThrownBy(() -> drafts.edit(1, 0, removal, LEAD))
+                .isInstanceOf(Conflict.class)
+                .hasMessageContaining("shape.corner");
         drafts.edit(1, 1, removal, LEAD);
         assertThat(row.revision()).isEqualTo(2);
     }
@@ -201,16 +235,25 @@ class DraftServiceTest {
     @Test
     void aSetInWhichSomebodyWroteMeanwhileIsNotRemovedOnAnOldBase() {
         drafts.edit(1, 0, radius(20), LEAD);
-        assertThatThrownBy(() -> drafts.edit(1, 0, new org.umberloom.core.theme.Structure.RemoveSet(Starter.BASE), LEAD)).isInstanceOf(Conflict.class);
+        assertThatThrownBy(
+                        () -> drafts.edit(1, 0, new org.umberloom.core.theme.Structure.RemoveSet(Starter.BASE), LEAD))
+                .isInstanceOf(Conflict.class);
     }
 
     /** The view is computed before anything is stored: where it fails, nothing is. */
     @Test
     void whatCannotBeShownIsNotStored() {
-        assertThatThrownBy(() -> drafts.edit(1, 0, newest -> radius(20), draft -> {
-            throw new IllegalArgumentException("no such combination");
-        }, LEAD)).hasMessageContaining("no such combination");
-        assertThatThrownBy(() -> drafts.edit(1, 0, new Edit.SetDescription("half \ud83d of it"), LEAD)).hasMessageContaining("broken character");
+        assertThatThrownBy(() -> drafts.edit(
+                        1,
+                        0,
+                        newest -> radius(20),
+                        draft -> {
+                            throw new IllegalArgumentException("no such combination");
+                        },
+                        LEAD))
+                .hasMessageContaining("no such combination");
+        assertThatThrownBy(() -> drafts.edit(1, 0, new Edit.SetDescription("half \ud83d of it"), LEAD))
+                .hasMessageContaining("broken character");
         assertThat(log).hasSize(1);
         assertThat(row.revision()).isZero();
     }
@@ -220,11 +263,16 @@ class DraftServiceTest {
     void whoIsOvertakenByAnotherTokenIsStoredAllTheSame() {
         DraftService other = service();
         boolean[] once = {false};
-        drafts.edit(1, 0, newest -> {
-            if (!once[0]) other.edit(1, 0, new Edit.SetName("Renamed"), LEAD);
-            once[0] = true;
-            return radius(20);
-        }, draft -> () -> draft, LEAD);
+        drafts.edit(
+                1,
+                0,
+                newest -> {
+                    if (!once[0]) other.edit(1, 0, new Edit.SetName("Renamed"), LEAD);
+                    once[0] = true;
+                    return radius(20);
+                },
+                draft -> () -> draft,
+                LEAD);
         assertThat(radius()).isEqualTo(20);
         assertThat(row.name()).isEqualTo("Renamed");
     }
@@ -272,7 +320,9 @@ class DraftServiceTest {
         assertThat(log.stream().filter(entry -> entry.document() != null)).isNotEmpty();
         DraftService restarted = service();
         for (int number = states.size() - 1; number >= 0; number--)
-            assertThat(ThemeJson.writeInline(restarted.stateAt(1, number))).as("revision %d", number).isEqualTo(states.get(number));
+            assertThat(ThemeJson.writeInline(restarted.stateAt(1, number)))
+                    .as("revision %d", number)
+                    .isEqualTo(states.get(number));
         assertThatThrownBy(() -> restarted.stateAt(1, states.size())).hasMessageContaining("no revision");
     }
 

@@ -31,7 +31,8 @@ class FirstProbesTest {
 
     private void thereIs(ThemeDocument theme) {
         when(themes.lastChanged()).thenReturn(Optional.of(7L));
-        when(themes.bench(anyLong(), any())).thenReturn(new ThemeViews.Bench(7, "T", "", 3, "", null, null, ThemeViews.Instruments.of(theme)));
+        when(themes.bench(anyLong(), any()))
+                .thenReturn(new ThemeViews.Bench(7, "T", "", 3, "", null, null, ThemeViews.Instruments.of(theme)));
     }
 
     @Test
@@ -46,7 +47,10 @@ class FirstProbesTest {
             assertThat(request.base()).isEqualTo(3);
             assertThat(request.lean()).isTrue();
             // One that the theme takes: a problem would be answered without the code that a drag needs.
-            assertThatCode(() -> request.asked().in(new Seen(THEME, Resolution.of(THEME, THEME.defaults()))).applyTo(THEME)).doesNotThrowAnyException();
+            assertThatCode(() -> request.asked()
+                            .in(new Seen(THEME, Resolution.of(THEME, THEME.defaults())))
+                            .applyTo(THEME))
+                    .doesNotThrowAnyException();
         });
     }
 

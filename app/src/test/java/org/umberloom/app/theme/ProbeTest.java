@@ -25,17 +25,21 @@ class ProbeTest {
     }
 
     private static ThemeDocument applied(ThemeDocument theme, Asked asked) {
-        return asked.in(new Seen(theme, Resolution.of(theme, theme.defaults()))).applyTo(theme).theme();
+        return asked.in(new Seen(theme, Resolution.of(theme, theme.defaults())))
+                .applyTo(theme)
+                .theme();
     }
 
     @Test
     void aProbeHoldsOnlyWhatChanged() {
         ThemeDocument changed = applied(THEME, value("set:base", "color.brand.seed", "#884400"));
-        ThemeViews.Probe probe = ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed), "");
+        ThemeViews.Probe probe =
+                ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed), "");
         assertThat(probe.hues()).extracting(hue -> hue.name()).containsExactly("brand");
         assertThat(probe.type()).isEmpty();
         assertThat(probe.space()).isEmpty();
-        assertThat(probe.live().get("scheme=light").get("").keySet()).allMatch(name -> name.startsWith("--color-brand"));
+        assertThat(probe.live().get("scheme=light").get("").keySet())
+                .allMatch(name -> name.startsWith("--color-brand"));
     }
 
     /** What a probe takes over from before must be what computing it anew would give. */
@@ -48,28 +52,48 @@ class ProbeTest {
                 value("set:base", "shape.radius", "9px"),
                 value("set:base", "width.text", "20rem"),
                 value("scope:kind=article", "width.text", "20rem"),
-                EditJson.asked(Map.of("op", "member", "place", "set:roles", "path", "type.h1", "member", "lineHeight", "text", "1.3")),
+                EditJson.asked(Map.of(
+                        "op",
+                        "member",
+                        "place",
+                        "set:roles",
+                        "path",
+                        "type.h1",
+                        "member",
+                        "lineHeight",
+                        "text",
+                        "1.3")),
                 EditJson.asked(Map.of("op", "hue", "place", "set:base", "path", "color.moss", "text", "seagreen")),
                 value("context:scheme/dark", "surface.deep.text", "{color.ink.5}"))) {
             ThemeDocument changed = applied(THEME, edit);
-            assertThat(ThemeViews.Instruments.of(Combos.of(changed), before, known)).isEqualTo(ThemeViews.Instruments.of(changed));
+            assertThat(ThemeViews.Instruments.of(Combos.of(changed), before, known))
+                    .isEqualTo(ThemeViews.Instruments.of(changed));
         }
     }
 
     @Test
     void theFirstEditOfARoleInTheDarkIsWrittenIntoTheDarkContext() {
         ThemeDocument changed = applied(THEME, value("context:scheme/dark", "surface.deep.text", "{color.ink.5}"));
-        assertThat(ThemeViews.Instruments.of(changed).color().surfaces()).filteredOn(s -> s.name().equals("deep"))
-                .flatExtracting(s -> s.roles()).filteredOn(role -> role.role().equals("text"))
-                .flatExtracting(role -> role.cells()).extracting(cell -> cell.written())
+        assertThat(ThemeViews.Instruments.of(changed).color().surfaces())
+                .filteredOn(s -> s.name().equals("deep"))
+                .flatExtracting(s -> s.roles())
+                .filteredOn(role -> role.role().equals("text"))
+                .flatExtracting(role -> role.cells())
+                .extracting(cell -> cell.written())
                 .containsExactly("{color.ink.10}", "{color.ink.5}");
     }
 
     @Test
     void inALookAChangeIsWrittenWhereTheLookHoldsTheValue() {
-        ThemeDocument theme = applied(applied(THEME, new PlaceWish.NewModifier("look", List.of("passage", "freight"))),
+        ThemeDocument theme = applied(
+                applied(THEME, new PlaceWish.NewModifier("look", List.of("passage", "freight"))),
                 value("context:look/freight", "surface.page.link", "{color.brand.90}"));
-        Combos combos = Combos.of(theme, Combination.parse("look=freight"), List.of(), Pictures.NONE, combination -> ThemeGraph.of(theme, combination));
+        Combos combos = Combos.of(
+                theme,
+                Combination.parse("look=freight"),
+                List.of(),
+                Pictures.NONE,
+                combination -> ThemeGraph.of(theme, combination));
         assertThat(combos.editPlace("light", "surface.page.link")).hasToString("context:look/freight");
         assertThat(combos.editPlace("dark", "surface.page.link")).hasToString("context:look/freight");
         assertThat(combos.editPlace("dark", "surface.page.text")).hasToString("context:scheme/dark");

@@ -28,13 +28,13 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.account.LiveSessions;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Likeness;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.format.EditJson;
-import org.umberloom.core.theme.Seen;
+import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.token.DimensionValue;
@@ -48,7 +48,8 @@ class TokensAndHistoryTest {
     private final DraftService drafts = mock(DraftService.class);
 
     private static ThemeDocument demo() {
-        Path folder = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).resolve("demo/themes/tern-passage");
+        Path folder =
+                Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", "..")).resolve("demo/themes/tern-passage");
         try {
             return ThemeJson.read(Files.readString(folder.resolve("theme.resolver.json")), file -> {
                 try {
@@ -71,13 +72,18 @@ class TokensAndHistoryTest {
                 Resolution resolution = Resolution.of(DEMO, combination);
                 assertThat(resolution.findings()).as(combination.key()).isEmpty();
                 assertThat(Contrasts.findings(resolution)).as(combination.key()).isEmpty();
-                assertThat(Likeness.statesThatMeet(resolution)).as(combination.key()).isEmpty();
+                assertThat(Likeness.statesThatMeet(resolution))
+                        .as(combination.key())
+                        .isEmpty();
             }
         }
 
         @Test
         void holdsEveryTypeOfToken() {
-            assertThat(Resolution.of(DEMO, DEMO.defaults()).tokens().values().stream().map(token -> token.type().id()).distinct()).hasSize(13);
+            assertThat(Resolution.of(DEMO, DEMO.defaults()).tokens().values().stream()
+                            .map(token -> token.type().id())
+                            .distinct())
+                    .hasSize(13);
         }
     }
 
@@ -90,7 +96,10 @@ class TokensAndHistoryTest {
         }
 
         private TokenService.TokenRow row(String combo, String path) {
-            return tokens.list(1, combo).tokens().stream().filter(row -> row.path().equals(path)).findFirst().orElseThrow();
+            return tokens.list(1, combo).tokens().stream()
+                    .filter(row -> row.path().equals(path))
+                    .findFirst()
+                    .orElseThrow();
         }
 
         @Test
@@ -113,10 +122,16 @@ class TokensAndHistoryTest {
         void aTokenTellsItsChainItsDependentsAndItsRoles() {
             TokenService.TokenView view = tokens.token(1, "scheme=dark", "color.sea.seed");
             assertThat(view.dependentCount()).isGreaterThan(14);
-            assertThat(view.roles()).contains("surface.deep.ground").allMatch(role -> role.matches("(surface|type|gap|width|shape|shadow|motion)\\..*"));
-            assertThat(view.contexts()).extracting(TokenService.PlaceView::place).contains("set:base", "context:look/freight");
-            assertThat(tokens.token(1, "", "shadow.high").hops()).extracting(TokenService.HopView::path)
-                    .startsWith("shadow.high", "shade.soft", "color.ink.115").contains("shadow.low");
+            assertThat(view.roles())
+                    .contains("surface.deep.ground")
+                    .allMatch(role -> role.matches("(surface|type|gap|width|shape|shadow|motion)\\..*"));
+            assertThat(view.contexts())
+                    .extracting(TokenService.PlaceView::place)
+                    .contains("set:base", "context:look/freight");
+            assertThat(tokens.token(1, "", "shadow.high").hops())
+                    .extracting(TokenService.HopView::path)
+                    .startsWith("shadow.high", "shade.soft", "color.ink.115")
+                    .contains("shadow.low");
         }
 
         @Test
@@ -130,8 +145,13 @@ class TokensAndHistoryTest {
             assertThat(untidy).isNotEmpty();
             for (ThemeViews.FindingView finding : untidy)
                 for (ThemeViews.FixView fix : finding.fixes()) {
-                    ThemeDocument changed = EditJson.asked(fix.edit()).in(new Seen(DEMO, Resolution.of(DEMO, DEMO.defaults()))).applyTo(DEMO).theme();
-                    assertThat(changed).as("%s: %s", finding.path(), fix.label()).isNotEqualTo(DEMO);
+                    ThemeDocument changed = EditJson.asked(fix.edit())
+                            .in(new Seen(DEMO, Resolution.of(DEMO, DEMO.defaults())))
+                            .applyTo(DEMO)
+                            .theme();
+                    assertThat(changed)
+                            .as("%s: %s", finding.path(), fix.label())
+                            .isNotEqualTo(DEMO);
                 }
         }
     }
@@ -139,7 +159,10 @@ class TokensAndHistoryTest {
     @Nested
     class Graphs {
         private final ThemeGraphs graphs = new ThemeGraphs();
-        private final ThemeDocument edited = new Edit.SetValue(Place.set("base"), TokenPath.of("shape.radius"), DimensionValue.px(3)).applyTo(DEMO).theme();
+        private final ThemeDocument edited = new Edit.SetValue(
+                        Place.set("base"), TokenPath.of("shape.radius"), DimensionValue.px(3))
+                .applyTo(DEMO)
+                .theme();
 
         @Test
         void aGraphIsCarriedAlongAndOnlyWhatTheEditReachesIsComputed() {
@@ -147,22 +170,31 @@ class TokensAndHistoryTest {
             assertThat(graphs.of(new Draft(1, 0, DEMO), DEMO.defaults())).isSameAs(first);
             ThemeGraph next = graphs.of(new Draft(1, 1, edited), DEMO.defaults());
             assertThat(next.recomputed()).isBetween(1, 5);
-            assertThat(next.resolution().tokens()).isEqualTo(Resolution.of(edited, DEMO.defaults()).tokens());
+            assertThat(next.resolution().tokens())
+                    .isEqualTo(Resolution.of(edited, DEMO.defaults()).tokens());
         }
 
         @Test
         void anEarlierStateDoesNotTakeThePlaceOfALaterOne() {
             graphs.of(new Draft(1, 5, edited), DEMO.defaults());
             ThemeGraph earlier = graphs.of(new Draft(1, 2, DEMO), DEMO.defaults());
-            assertThat(earlier.resolution().tokens()).isEqualTo(Resolution.of(DEMO, DEMO.defaults()).tokens());
-            assertThat(graphs.of(new Draft(1, 5, edited), DEMO.defaults()).recomputed()).isGreaterThan(100);
+            assertThat(earlier.resolution().tokens())
+                    .isEqualTo(Resolution.of(DEMO, DEMO.defaults()).tokens());
+            assertThat(graphs.of(new Draft(1, 5, edited), DEMO.defaults()).recomputed())
+                    .isGreaterThan(100);
         }
 
         @Test
         void aProbeIsComputedFromTheDraftAndNotKept() {
             Draft draft = new Draft(1, 0, DEMO);
             ThemeGraph before = graphs.of(draft, DEMO.defaults());
-            assertThat(graphs.probing(draft, edited).apply(DEMO.defaults()).resolution().find("shape.radius").orElseThrow().value()).isEqualTo(DimensionValue.px(3));
+            assertThat(graphs.probing(draft, edited)
+                            .apply(DEMO.defaults())
+                            .resolution()
+                            .find("shape.radius")
+                            .orElseThrow()
+                            .value())
+                    .isEqualTo(DimensionValue.px(3));
             assertThat(graphs.of(draft, DEMO.defaults())).isSameAs(before);
         }
     }
@@ -170,7 +202,8 @@ class TokensAndHistoryTest {
     @Nested
     class History {
         private final ThemeMapper themes = mock(ThemeMapper.class);
-        private final HistoryService history = new HistoryService(themes, drafts, Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC));
+        private final HistoryService history =
+                new HistoryService(themes, drafts, Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC));
 
         @Test
         void aStateIsNamedAndItsNameTakenAway() {
@@ -191,14 +224,19 @@ class TokensAndHistoryTest {
 
         @Test
         void twoStatesAreComparedTokenByTokenWithTheirColors() {
-            ThemeDocument after = new Edit.SetValue(Place.context("look", "freight"), TokenPath.of("color.sea.seed"),
-                    new org.umberloom.core.token.ColorValue(org.umberloom.core.color.Color.rgb(1, 2, 3))).applyTo(DEMO).theme();
+            ThemeDocument after = new Edit.SetValue(
+                            Place.context("look", "freight"),
+                            TokenPath.of("color.sea.seed"),
+                            new org.umberloom.core.token.ColorValue(org.umberloom.core.color.Color.rgb(1, 2, 3)))
+                    .applyTo(DEMO)
+                    .theme();
             when(drafts.stateAt(1, 2)).thenReturn(DEMO);
             when(drafts.stateAt(1, 6)).thenReturn(after);
             HistoryService.CompareView view = history.compare(1, 2, 6);
             assertThat(view.structure()).isFalse();
-            assertThat(view.changes().get(0)).isEqualTo(new HistoryService.ChangeView("context:look/freight", "color.sea.seed", "#3d4f5c", "#010203",
-                    "#3d4f5c", "#010203"));
+            assertThat(view.changes().get(0))
+                    .isEqualTo(new HistoryService.ChangeView(
+                            "context:look/freight", "color.sea.seed", "#3d4f5c", "#010203", "#3d4f5c", "#010203"));
             assertThat(view.count()).isEqualTo(view.changes().size()).isGreaterThan(10);
         }
     }
@@ -208,7 +246,8 @@ class TokensAndHistoryTest {
         private final ThemeMapper themes = mock(ThemeMapper.class);
 
         private final LiveSessions sessions = mock(LiveSessions.class);
-        private final java.util.concurrent.BlockingQueue<Integer> told = new java.util.concurrent.LinkedBlockingQueue<>();
+        private final java.util.concurrent.BlockingQueue<Integer> told =
+                new java.util.concurrent.LinkedBlockingQueue<>();
         private final CountDownLatch signedOut = new CountDownLatch(1);
 
         private ThemeWatch.Listener listener(long theme) {
@@ -229,8 +268,7 @@ class TokensAndHistoryTest {
                 }
 
                 @Override
-                public void ping() {
-                }
+                public void ping() {}
 
                 @Override
                 public void signedOut() {
@@ -259,7 +297,8 @@ class TokensAndHistoryTest {
             ThemeWatch watch = new ThemeWatch(themes, sessions, 5);
             for (long theme = 1; theme <= 300; theme++) watch.add(listener(theme));
             assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();
-            verify(themes, org.mockito.Mockito.timeout(20_000).atLeastOnce()).revisionsOf(org.mockito.ArgumentMatchers.argThat(ids -> ids != null && ids.size() == 300));
+            verify(themes, org.mockito.Mockito.timeout(20_000).atLeastOnce())
+                    .revisionsOf(org.mockito.ArgumentMatchers.argThat(ids -> ids != null && ids.size() == 300));
             watch.stop();
         }
 

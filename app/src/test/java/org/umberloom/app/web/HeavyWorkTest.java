@@ -17,17 +17,19 @@ class HeavyWorkTest {
     void whatTakesTooLongEndsAndMakesRoomForTheNext() {
         HeavyWork heavy = new HeavyWork(Duration.ofMillis(50));
         assertThatThrownBy(() -> heavy.read(() -> {
-            while (true) Patience.ask();
-        })).isInstanceOf(HeavyWork.TooLong.class);
+                    while (true) Patience.ask();
+                }))
+                .isInstanceOf(HeavyWork.TooLong.class);
         assertThat(heavy.read(() -> "next")).isEqualTo("next");
     }
 
     @Test
     void itIsSaid() {
-        assertThat(new Problems().of(new HeavyWork.TooLong(Duration.ofSeconds(30)))).satisfies(problem -> {
-            assertThat(problem.getStatus()).isEqualTo(400);
-            assertThat(problem.getDetail()).contains("longer than 30 seconds", "Nothing was changed");
-        });
+        assertThat(new Problems().of(new HeavyWork.TooLong(Duration.ofSeconds(30))))
+                .satisfies(problem -> {
+                    assertThat(problem.getStatus()).isEqualTo(400);
+                    assertThat(problem.getDetail()).contains("longer than 30 seconds", "Nothing was changed");
+                });
     }
 
     @Test
@@ -46,11 +48,14 @@ class HeavyWorkTest {
         assertThat(taken.await(20, TimeUnit.SECONDS)).isTrue();
         AtomicInteger now = new AtomicInteger();
         AtomicInteger most = new AtomicInteger();
-        CompletableFuture.allOf(IntStream.range(0, 6).mapToObj(i -> CompletableFuture.runAsync(() -> heavy.read(() -> {
-            most.accumulateAndGet(now.incrementAndGet(), Math::max);
-            Thread.onSpinWait();
-            return now.decrementAndGet();
-        }))).toArray(CompletableFuture[]::new)).get(20, TimeUnit.SECONDS);
+        CompletableFuture.allOf(IntStream.range(0, 6)
+                        .mapToObj(i -> CompletableFuture.runAsync(() -> heavy.read(() -> {
+                            most.accumulateAndGet(now.incrementAndGet(), Math::max);
+                            Thread.onSpinWait();
+                            return now.decrementAndGet();
+                        })))
+                        .toArray(CompletableFuture[]::new))
+                .get(20, TimeUnit.SECONDS);
         assertThat(most).hasValue(1);
         slow.countDown();
         archive.get(20, TimeUnit.SECONDS);

@@ -28,8 +28,7 @@ import org.umberloom.core.token.ValueText;
 
 /** Every declared pair of every surface against the ratio it must reach (WCAG 2.2, 1.4.3 and 1.4.11). */
 public final class Contrasts {
-    private Contrasts() {
-    }
+    private Contrasts() {}
 
     /** Which role stands on which on every surface, as the rules of the parts bring them together; the surface's name is left empty. */
     public static List<Pair> declared() {
@@ -38,8 +37,13 @@ public final class Contrasts {
 
     /** The same for choices by their names; those not named stand at their standard. */
     public static List<Pair> declared(Map<String, String> choices) {
-        return Specimen.touching(choices).stream().map(touching -> new Pair("", touching.role(), touching.ground(),
-                touching.kind() == Meeting.Kind.TEXT ? Contrast.TEXT : Contrast.SHAPE)).toList();
+        return Specimen.touching(choices).stream()
+                .map(touching -> new Pair(
+                        "",
+                        touching.role(),
+                        touching.ground(),
+                        touching.kind() == Meeting.Kind.TEXT ? Contrast.TEXT : Contrast.SHAPE))
+                .toList();
     }
 
     /** All pairs of which the theme sets at least one role itself. */
@@ -56,8 +60,13 @@ public final class Contrasts {
             for (Pair pair : declared) {
                 Optional<Worn.Standing> role = worn.find(Surfaces.path(surface, pair.role()));
                 Optional<Worn.Standing> ground = worn.find(Surfaces.path(surface, pair.ground()));
-                if (role.isPresent() && ground.isPresent() && !(role.get().unset() && ground.get().unset()))
-                    measured.add(Pair.Measured.of(new Pair(surface, pair.role(), pair.ground(), pair.needed()), color(role.get()), color(ground.get())));
+                if (role.isPresent()
+                        && ground.isPresent()
+                        && !(role.get().unset() && ground.get().unset()))
+                    measured.add(Pair.Measured.of(
+                            new Pair(surface, pair.role(), pair.ground(), pair.needed()),
+                            color(role.get()),
+                            color(ground.get())));
             }
         return measured;
     }
@@ -69,42 +78,72 @@ public final class Contrasts {
 
     /** The same for pairs that are measured already. */
     public static List<Finding> findings(Resolution resolution, List<Pair.Measured> measured) {
-        String where = resolution.combination().contexts().isEmpty() ? ""
+        String where = resolution.combination().contexts().isEmpty()
+                ? ""
                 : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
-        return measured.stream().filter(pair -> !pair.passes()).map(pair -> finding(resolution, pair, where)).toList();
+        return measured.stream()
+                .filter(pair -> !pair.passes())
+                .map(pair -> finding(resolution, pair, where))
+                .toList();
     }
 
     private static Finding finding(Resolution resolution, Pair.Measured pair, String where) {
         String path = Surfaces.path(pair.pair().surface(), pair.pair().role());
-        Finding finding = new Finding("contrast", Finding.Weight.MUST, path,
-                String.format(Locale.ROOT, "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
-                        pair.pair().role(), pair.pair().ground(), Math.floor(pair.ratio() * 100) / 100,
-                        pair.pair().surface(), where, pair.pair().needed()),
-                pair.remedy(), nearestShade(resolution, pair)).in(resolution.combination());
+        Finding finding = new Finding(
+                        "contrast",
+                        Finding.Weight.MUST,
+                        path,
+                        String.format(
+                                Locale.ROOT,
+                                "%s on %s reaches %.2f:1 on the %s surface%s; it needs %.1f:1.",
+                                pair.pair().role(),
+                                pair.pair().ground(),
+                                Math.floor(pair.ratio() * 100) / 100,
+                                pair.pair().surface(),
+                                where,
+                                pair.pair().needed()),
+                        pair.remedy(),
+                        nearestShade(resolution, pair))
+                .in(resolution.combination());
         return resolution.find(path).map(token -> finding.at(token.winner())).orElse(finding);
     }
 
     /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */
     private static List<Finding.Fix> nearestShade(Resolution resolution, Pair.Measured pair) {
-        Resolved role = resolution.find(Surfaces.path(pair.pair().surface(), pair.pair().role())).orElse(null);
-        if (role == null || !(role.written().value() instanceof Alias alias) || alias.target().parent().isEmpty()) return List.of();
+        Resolved role = resolution
+                .find(Surfaces.path(pair.pair().surface(), pair.pair().role()))
+                .orElse(null);
+        if (role == null
+                || !(role.written().value() instanceof Alias alias)
+                || alias.target().parent().isEmpty()) return List.of();
         TokenPath hue = alias.target().parent().get();
         double now = Depth.of(pair.foreground()).value();
         return resolution.tokens().values().stream()
-                .filter(token -> token.path().parent().equals(Optional.of(hue)) && token.value() instanceof ColorValue
+                .filter(token -> token.path().parent().equals(Optional.of(hue))
+                        && token.value() instanceof ColorValue
                         && !token.path().name().equals(Recipe.HueRamp.SEED))
-                .filter(token -> Contrast.ratio(((ColorValue) token.value()).color(), pair.groundColor()) >= pair.pair().needed())
-                .min(Comparator.comparingDouble(token -> Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
+                .filter(token -> Contrast.ratio(((ColorValue) token.value()).color(), pair.groundColor())
+                        >= pair.pair().needed())
+                .min(Comparator.comparingDouble(token ->
+                        Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
                 .map(token -> List.of(
-                        new Finding.Fix("Use " + token.path(), new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))),
-                        new Finding.Fix("Keep it readable", new Edit.SetValue(role.winner(), role.path(), solved(alias, hue, pair)))))
+                        new Finding.Fix(
+                                "Use " + token.path(),
+                                new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))),
+                        new Finding.Fix(
+                                "Keep it readable",
+                                new Edit.SetValue(role.winner(), role.path(), solved(alias, hue, pair)))))
                 .orElse(List.of());
     }
 
     /** The pair as a derivation, which finds its shade again whenever hue or ground change. */
     private static TokenValue solved(Alias wanted, TokenPath hue, Pair.Measured pair) {
-        return new DerivedValue(Operation.REACH.withTexts(wanted, List.of("{" + hue + "}",
-                "{" + Surfaces.path(pair.pair().surface(), pair.pair().ground()) + "}", ValueText.number(pair.pair().needed(), 2))));
+        return new DerivedValue(Operation.REACH.withTexts(
+                wanted,
+                List.of(
+                        "{" + hue + "}",
+                        "{" + Surfaces.path(pair.pair().surface(), pair.pair().ground()) + "}",
+                        ValueText.number(pair.pair().needed(), 2))));
     }
 
     private static Color color(Worn.Standing standing) {

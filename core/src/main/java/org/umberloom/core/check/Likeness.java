@@ -25,15 +25,14 @@ public final class Likeness {
     /** ΔE00 that two states need at a glance; twice what is told apart side by side in comfort. Common practice. */
     private static final double APART = 8;
 
-    private Likeness() {
-    }
+    private Likeness() {}
 
     /** Colors of their own, not grown by a recipe, that differ by less than ΔE00 2; equal ones are duplicates, not this. */
     public static List<Finding> nearDuplicates(ThemeDocument theme, Resolution resolution) {
         List<Resolved> own = new ArrayList<>();
         for (Resolved token : resolution.tokens().values())
-            if (token.written().value() instanceof ColorValue && Recipes.computing(theme.at(token.winner()), token.path()).isEmpty())
-                own.add(token);
+            if (token.written().value() instanceof ColorValue
+                    && Recipes.computing(theme.at(token.winner()), token.path()).isEmpty()) own.add(token);
         List<Finding> findings = new ArrayList<>();
         for (int i = 0; i < own.size(); i++)
             for (int j = 0; j < i; j++) {
@@ -44,11 +43,22 @@ public final class Likeness {
                 Resolved kept = own.get(j);
                 Resolved merged = own.get(i);
                 boolean circular = refersTo(kept, merged);
-                findings.add(new Finding("near-duplicate", Finding.Weight.NOTE, merged.path().dotted(),
-                        String.format(Locale.ROOT, "%s and %s can hardly be told apart (a difference of %.1f; 2 is where it begins).",
-                                merged.path(), kept.path(), difference), "Merge them, or move them apart.",
-                        circular ? List.of() : List.of(new Finding.Fix("Merge into " + kept.path(),
-                                new Edit.SetValue(merged.winner(), merged.path(), new Alias(kept.path()))))));
+                findings.add(new Finding(
+                        "near-duplicate",
+                        Finding.Weight.NOTE,
+                        merged.path().dotted(),
+                        String.format(
+                                Locale.ROOT,
+                                "%s and %s can hardly be told apart (a difference of %.1f; 2 is where it begins).",
+                                merged.path(),
+                                kept.path(),
+                                difference),
+                        "Merge them, or move them apart.",
+                        circular
+                                ? List.of()
+                                : List.of(new Finding.Fix(
+                                        "Merge into " + kept.path(),
+                                        new Edit.SetValue(merged.winner(), merged.path(), new Alias(kept.path()))))));
                 break;
             }
         return findings;
@@ -72,9 +82,20 @@ public final class Likeness {
                     for (Deficiency deficiency : Deficiency.values()) {
                         double difference = Ciede2000.between(deficiency.seen(one.get()), deficiency.seen(other.get()));
                         if (difference < APART)
-                            findings.add(new Finding("states-meet", Finding.Weight.SHOULD, Surfaces.path(surface, Surfaces.STATES.get(i)),
-                                    String.format(Locale.ROOT, "%s, %s and %s on the %s surface look nearly the same (a difference of %.1f; %.0f tells "
-                                            + "them apart at a glance).", deficiency.words(), Surfaces.STATES.get(j), Surfaces.STATES.get(i), surface, difference, APART),
+                            findings.add(new Finding(
+                                    "states-meet",
+                                    Finding.Weight.SHOULD,
+                                    Surfaces.path(surface, Surfaces.STATES.get(i)),
+                                    String.format(
+                                            Locale.ROOT,
+                                            "%s, %s and %s on the %s surface look nearly the same (a difference of %.1f; %.0f tells "
+                                                    + "them apart at a glance).",
+                                            deficiency.words(),
+                                            Surfaces.STATES.get(j),
+                                            Surfaces.STATES.get(i),
+                                            surface,
+                                            difference,
+                                            APART),
                                     "Move one of them in depth, and never let color alone say it."));
                     }
                 }

@@ -31,7 +31,8 @@ public record Pair(String surface, String role, String ground, double needed) {
             double lighter = ground - span;
             boolean wantsDeeper = Depth.of(foreground).value() >= ground;
             if (wantsDeeper && deeper <= Depth.BLACK || lighter < 0)
-                return deeper <= Depth.BLACK ? "Depth " + (int) Math.ceil(deeper) + " or more passes."
+                return deeper <= Depth.BLACK
+                        ? "Depth " + (int) Math.ceil(deeper) + " or more passes."
                         : "Nothing passes on this ground; move the ground.";
             return "Depth " + (int) Math.floor(lighter) + " or less passes.";
         }

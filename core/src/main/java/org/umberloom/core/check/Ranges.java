@@ -20,17 +20,25 @@ final class Ranges {
     private static final double[] ANY = {Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY};
     private static final double[] FROM_ZERO = {0, Double.POSITIVE_INFINITY};
 
-    private Ranges() {
-    }
+    private Ranges() {}
 
     static List<Finding> findings(ThemeDocument theme) {
         List<Finding> findings = new ArrayList<>();
         for (Place place : theme.places())
             theme.at(place).forEachToken((path, token, type) -> {
                 if (!(token.value() instanceof ColorValue value)) return;
-                outside(value.color()).ifPresent(what -> findings.add(new Finding("range", Finding.Weight.SHOULD, path.dotted(),
-                        path + " holds " + what + ", outside the range of " + value.color().space().id() + ".", "Other programs may refuse it or show another color.",
-                        List.of(new Finding.Fix("Keep it within", new Edit.SetValue(place, path, new ColorValue(within(value.color())))))).at(place)));
+                outside(value.color())
+                        .ifPresent(what -> findings.add(new Finding(
+                                        "range",
+                                        Finding.Weight.SHOULD,
+                                        path.dotted(),
+                                        path + " holds " + what + ", outside the range of "
+                                                + value.color().space().id() + ".",
+                                        "Other programs may refuse it or show another color.",
+                                        List.of(new Finding.Fix(
+                                                "Keep it within",
+                                                new Edit.SetValue(place, path, new ColorValue(within(value.color()))))))
+                                .at(place)));
             });
         return findings;
     }
@@ -39,17 +47,27 @@ final class Ranges {
         double[][] ranges = of(color.space());
         double[] components = {color.c1(), color.c2(), color.c3()};
         for (int i = 0; i < components.length; i++)
-            if (components[i] < ranges[i][0] || components[i] > ranges[i][1]) return Optional.of("the component " + ValueText.number(components[i], 4));
-        return color.alpha() < 0 || color.alpha() > 1 ? Optional.of("the alpha " + ValueText.number(color.alpha(), 4)) : Optional.empty();
+            if (components[i] < ranges[i][0] || components[i] > ranges[i][1])
+                return Optional.of("the component " + ValueText.number(components[i], 4));
+        return color.alpha() < 0 || color.alpha() > 1
+                ? Optional.of("the alpha " + ValueText.number(color.alpha(), 4))
+                : Optional.empty();
     }
 
     private static Color within(Color color) {
         double[][] ranges = of(color.space());
-        return new Color(color.space(), held(color.c1(), ranges[0]), held(color.c2(), ranges[1]), held(color.c3(), ranges[2]), held(color.alpha(), UNIT));
+        return new Color(
+                color.space(),
+                held(color.c1(), ranges[0]),
+                held(color.c2(), ranges[1]),
+                held(color.c3(), ranges[2]),
+                held(color.alpha(), UNIT));
     }
 
     private static double held(double component, double[] range) {
-        return Double.isNaN(component) ? component : range == HUE ? (component % 360 + 360) % 360 : Math.max(range[0], Math.min(range[1], component));
+        return Double.isNaN(component)
+                ? component
+                : range == HUE ? (component % 360 + 360) % 360 : Math.max(range[0], Math.min(range[1], component));
     }
 
     private static double[][] of(ColorSpace space) {

@@ -14,8 +14,7 @@ final class A98Rgb {
         {16779.0 / 1248040, -147721.0 / 1248040, 1266979.0 / 1248040}
     };
 
-    private A98Rgb() {
-    }
+    private A98Rgb() {}
 
     static double[] toXyz(double[] encoded) {
         return Matrix.multiply(TO_XYZ, Matrix.each(encoded, x -> Math.signum(x) * Math.pow(Math.abs(x), GAMMA)));

@@ -7,8 +7,7 @@ public final class Adjust {
     private static final Color WHITE = Color.rgb(255, 255, 255);
     private static final Color BLACK = Color.rgb(0, 0, 0);
 
-    private Adjust() {
-    }
+    private Adjust() {}
 
     /**
      * The readable partner of a ground.
@@ -16,8 +15,7 @@ public final class Adjust {
      * @param fromHue whether it is one of the shades that were offered
      * @param reaches whether it reaches the ratio that was asked for
      */
-    public record Partner(Color color, double ratio, boolean fromHue, boolean reaches) {
-    }
+    public record Partner(Color color, double ratio, boolean fromHue, boolean reaches) {}
 
     /** Lighter by so much depth; darker for a negative amount. It stops at white and black. Alpha stays. */
     public static Color lighten(Color color, double by) {
@@ -63,7 +61,8 @@ public final class Adjust {
     /** With so many times its OKLCH chroma. */
     public static Color chroma(Color color, double times) {
         double[] lch = color.inSpace(ColorSpace.OKLCH);
-        return new Color(ColorSpace.OKLCH, lch[0], lch[1] * times, Double.isNaN(lch[2]) ? Color.NONE : lch[2], color.alpha());
+        return new Color(
+                ColorSpace.OKLCH, lch[0], lch[1] * times, Double.isNaN(lch[2]) ? Color.NONE : lch[2], color.alpha());
     }
 
     /** The shade with the highest contrast when it reaches the ratio, else the better of black and white. */
@@ -109,7 +108,8 @@ public final class Adjust {
                 most = reached;
             }
         }
-        return nearest != null ? new Partner(nearest, Contrast.ratio(nearest, ground), true, true)
+        return nearest != null
+                ? new Partner(nearest, Contrast.ratio(nearest, ground), true, true)
                 : new Partner(best, most, true, false);
     }
 }

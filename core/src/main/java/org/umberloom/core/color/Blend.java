@@ -57,8 +57,11 @@ public enum Blend {
 
     /** @throws IllegalArgumentException that names what there is */
     public static Blend byCss(String keyword) {
-        return Arrays.stream(values()).filter(blend -> blend.css.equals(keyword)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException("“" + keyword + "” is not a way to blend that is known here: it is one of "
-                        + Arrays.stream(values()).map(Blend::css).collect(Collectors.joining(", ")) + "."));
+        return Arrays.stream(values())
+                .filter(blend -> blend.css.equals(keyword))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + keyword + "” is not a way to blend that is known here: it is one of "
+                                + Arrays.stream(values()).map(Blend::css).collect(Collectors.joining(", ")) + "."));
     }
 }

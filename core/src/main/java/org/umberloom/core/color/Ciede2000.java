@@ -7,8 +7,7 @@ package org.umberloom.core.color;
 public final class Ciede2000 {
     private static final double POW_25_7 = Math.pow(25, 7);
 
-    private Ciede2000() {
-    }
+    private Ciede2000() {}
 
     /** 0 for equal colors; about 1 is just noticeable, under 2 is hard to tell apart. Alpha is ignored. */
     public static double between(Color one, Color other) {
@@ -33,9 +32,14 @@ public final class Ciede2000 {
 
         double meanL = (one[0] + other[0]) / 2;
         double meanC = (c1 + c2) / 2;
-        double meanH = c1 * c2 == 0 ? h1 + h2 : Math.abs(h1 - h2) <= 180 ? (h1 + h2) / 2
-                : h1 + h2 < 360 ? (h1 + h2 + 360) / 2 : (h1 + h2 - 360) / 2;
-        double t = 1 - 0.17 * cos(meanH - 30) + 0.24 * cos(2 * meanH) + 0.32 * cos(3 * meanH + 6) - 0.20 * cos(4 * meanH - 63);
+        double meanH = c1 * c2 == 0
+                ? h1 + h2
+                : Math.abs(h1 - h2) <= 180 ? (h1 + h2) / 2 : h1 + h2 < 360 ? (h1 + h2 + 360) / 2 : (h1 + h2 - 360) / 2;
+        double t = 1
+                - 0.17 * cos(meanH - 30)
+                + 0.24 * cos(2 * meanH)
+                + 0.32 * cos(3 * meanH + 6)
+                - 0.20 * cos(4 * meanH - 63);
         double turn = 30 * Math.exp(-Math.pow((meanH - 275) / 25, 2));
         double rc = 2 * Math.sqrt(Math.pow(meanC, 7) / (Math.pow(meanC, 7) + POW_25_7));
         double sl = 1 + 0.015 * Math.pow(meanL - 50, 2) / Math.sqrt(20 + Math.pow(meanL - 50, 2));

@@ -51,7 +51,9 @@ public record Color(ColorSpace space, double c1, double c2, double c3, double al
     double[] inSpace(ColorSpace target) {
         double[] own = {number(c1), number(c2), number(c3)};
         if (target == space) return own;
-        return OF_SRGB.contains(space) && OF_SRGB.contains(target) ? withinSrgb(own, target) : target.fromXyz(space.toXyz(own));
+        return OF_SRGB.contains(space) && OF_SRGB.contains(target)
+                ? withinSrgb(own, target)
+                : target.fromXyz(space.toXyz(own));
     }
 
     /** Between forms of sRGB nothing is rounded on a way through XYZ: a gray stays gray to the last bit. */

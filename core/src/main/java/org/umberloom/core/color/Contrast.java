@@ -9,8 +9,7 @@ public final class Contrast {
     /** Text at level AAA. Source: WCAG 2.2, 1.4.6. */
     public static final double STRICT = 7;
 
-    private Contrast() {
-    }
+    private Contrast() {}
 
     /** Relative luminance Y, 0 to 1, of the opaque color. Source: WCAG 2.2, "relative luminance". */
     public static double luminance(Color color) {
@@ -34,7 +33,8 @@ public final class Contrast {
         double[] front = GamutMapping.toSrgb(foreground);
         double[] back = GamutMapping.toSrgb(ground);
         double alpha = foreground.alpha();
-        return Color.of(ColorSpace.SRGB,
+        return Color.of(
+                ColorSpace.SRGB,
                 front[0] * alpha + back[0] * (1 - alpha),
                 front[1] * alpha + back[1] * (1 - alpha),
                 front[2] * alpha + back[2] * (1 - alpha));

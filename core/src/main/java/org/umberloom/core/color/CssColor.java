@@ -24,8 +24,7 @@ public final class CssColor {
     private static final String FORMS =
             "write it as #7a4a2b, rgb(122 74 43), oklch(0.5 0.09 60), color(display-p3 0.5 0.3 0.2) or a CSS name";
 
-    private CssColor() {
-    }
+    private CssColor() {}
 
     /** @throws IllegalArgumentException with a sentence for people, when the text is not a color */
     public static Color parse(String text) {
@@ -41,7 +40,8 @@ public final class CssColor {
     /** The color that a text is, where it is one: quicker than {@link #parse} to say that it is none. */
     public static Optional<Color> find(String text) {
         String trimmed = text.trim();
-        if (trimmed.startsWith("#") && (trimmed.length() > LONGEST_HEX || !HEX.matcher(trimmed).matches())) return Optional.empty();
+        if (trimmed.startsWith("#")
+                && (trimmed.length() > LONGEST_HEX || !HEX.matcher(trimmed).matches())) return Optional.empty();
         if (!trimmed.startsWith("#") && trimmed.indexOf('(') < 0) return NamedColors.find(trimmed);
         try {
             return Optional.of(parse(trimmed));
@@ -65,7 +65,8 @@ public final class CssColor {
                 return color.space().id() + "(" + number(color.c1(), 3) + " " + percent(color.c2()) + " "
                         + percent(color.c3()) + alpha + ")";
             default:
-                return color.space().hasOwnFunction() ? color.space().id() + "(" + triple(color, 5) + alpha + ")"
+                return color.space().hasOwnFunction()
+                        ? color.space().id() + "(" + triple(color, 5) + alpha + ")"
                         : "color(" + color.space().id() + " " + triple(color, 5) + alpha + ")";
         }
     }
@@ -85,14 +86,16 @@ public final class CssColor {
 
     private static String number(double value, int places) {
         if (Double.isNaN(value)) return "none";
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
+        BigDecimal rounded =
+                BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
         return rounded.signum() == 0 ? "0" : rounded.toPlainString();
     }
 
     private static Color parseHex(String text) {
         Matcher hex = HEX.matcher(text);
         if (!hex.matches())
-            throw new IllegalArgumentException("“" + text + "” is not a hex color: it has 3, 4, 6 or 8 hex digits after #.");
+            throw new IllegalArgumentException(
+                    "“" + text + "” is not a hex color: it has 3, 4, 6 or 8 hex digits after #.");
         String digits = hex.group(1);
         if (digits.length() <= 4) {
             StringBuilder twice = new StringBuilder();
@@ -116,33 +119,65 @@ public final class CssColor {
                     .filter(s -> !s.hasOwnFunction())
                     .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not a color space known here."));
             List<String> terms = terms(text, parts.length < 2 ? "" : parts[1], false);
-            return new Color(space, term(text, terms.get(0), 1), term(text, terms.get(1), 1),
-                    term(text, terms.get(2), 1), alpha(text, terms));
+            return new Color(
+                    space,
+                    term(text, terms.get(0), 1),
+                    term(text, terms.get(1), 1),
+                    term(text, terms.get(2), 1),
+                    alpha(text, terms));
         }
         List<String> terms = terms(text, arguments, name.startsWith("rgb") || name.startsWith("hsl"));
         double alpha = alpha(text, terms);
         switch (name) {
             case "rgb", "rgba":
-                return new Color(ColorSpace.SRGB, byteTerm(text, terms.get(0)), byteTerm(text, terms.get(1)),
-                        byteTerm(text, terms.get(2)), alpha);
+                return new Color(
+                        ColorSpace.SRGB,
+                        byteTerm(text, terms.get(0)),
+                        byteTerm(text, terms.get(1)),
+                        byteTerm(text, terms.get(2)),
+                        alpha);
             case "oklab":
-                return new Color(ColorSpace.OKLAB, lightness(text, terms.get(0)), term(text, terms.get(1), 0.4),
-                        term(text, terms.get(2), 0.4), alpha);
+                return new Color(
+                        ColorSpace.OKLAB,
+                        lightness(text, terms.get(0)),
+                        term(text, terms.get(1), 0.4),
+                        term(text, terms.get(2), 0.4),
+                        alpha);
             case "oklch":
-                return new Color(ColorSpace.OKLCH, lightness(text, terms.get(0)),
-                        atLeastZero(term(text, terms.get(1), 0.4)), hue(text, terms.get(2)), alpha);
+                return new Color(
+                        ColorSpace.OKLCH,
+                        lightness(text, terms.get(0)),
+                        atLeastZero(term(text, terms.get(1), 0.4)),
+                        hue(text, terms.get(2)),
+                        alpha);
             case "lab":
-                return new Color(ColorSpace.LAB, hundred(text, terms.get(0)), term(text, terms.get(1), 125),
-                        term(text, terms.get(2), 125), alpha);
+                return new Color(
+                        ColorSpace.LAB,
+                        hundred(text, terms.get(0)),
+                        term(text, terms.get(1), 125),
+                        term(text, terms.get(2), 125),
+                        alpha);
             case "lch":
-                return new Color(ColorSpace.LCH, hundred(text, terms.get(0)), atLeastZero(term(text, terms.get(1), 150)),
-                        hue(text, terms.get(2)), alpha);
+                return new Color(
+                        ColorSpace.LCH,
+                        hundred(text, terms.get(0)),
+                        atLeastZero(term(text, terms.get(1), 150)),
+                        hue(text, terms.get(2)),
+                        alpha);
             case "hsl", "hsla":
-                return new Color(ColorSpace.HSL, hue(text, terms.get(0)), atLeastZero(term(text, terms.get(1), 100)),
-                        term(text, terms.get(2), 100), alpha);
+                return new Color(
+                        ColorSpace.HSL,
+                        hue(text, terms.get(0)),
+                        atLeastZero(term(text, terms.get(1), 100)),
+                        term(text, terms.get(2), 100),
+                        alpha);
             case "hwb":
-                return new Color(ColorSpace.HWB, hue(text, terms.get(0)), hundred(text, terms.get(1)),
-                        hundred(text, terms.get(2)), alpha);
+                return new Color(
+                        ColorSpace.HWB,
+                        hue(text, terms.get(0)),
+                        hundred(text, terms.get(1)),
+                        hundred(text, terms.get(2)),
+                        alpha);
             default:
                 throw notAColor(text);
         }
@@ -207,12 +242,13 @@ public final class CssColor {
         Matcher number = NUMBER.matcher(term);
         if (!number.matches() || "%".equals(number.group(2))) throw notAColor(text);
         double value = Double.parseDouble(number.group(1));
-        double degrees = switch (number.group(2) == null ? "deg" : number.group(2)) {
-            case "grad" -> value * 0.9;
-            case "rad" -> Math.toDegrees(value);
-            case "turn" -> value * 360;
-            default -> value;
-        };
+        double degrees =
+                switch (number.group(2) == null ? "deg" : number.group(2)) {
+                    case "grad" -> value * 0.9;
+                    case "rad" -> Math.toDegrees(value);
+                    case "turn" -> value * 360;
+                    default -> value;
+                };
         return ((degrees % 360) + 360) % 360;
     }
 

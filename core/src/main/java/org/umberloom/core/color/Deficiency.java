@@ -8,11 +8,14 @@ import java.util.List;
  */
 public enum Deficiency {
     PROTANOPIA("protanopia", "without red cones", new double[][] {
-        {0.152286, 1.052583, -0.204868}, {0.114503, 0.786281, 0.099216}, {-0.003882, -0.048116, 1.051998}}),
+        {0.152286, 1.052583, -0.204868}, {0.114503, 0.786281, 0.099216}, {-0.003882, -0.048116, 1.051998}
+    }),
     DEUTERANOPIA("deuteranopia", "without green cones", new double[][] {
-        {0.367322, 0.860646, -0.227968}, {0.280085, 0.672501, 0.047413}, {-0.011820, 0.042940, 0.968881}}),
+        {0.367322, 0.860646, -0.227968}, {0.280085, 0.672501, 0.047413}, {-0.011820, 0.042940, 0.968881}
+    }),
     TRITANOPIA("tritanopia", "without blue cones", new double[][] {
-        {1.255528, -0.076749, -0.178779}, {-0.078411, 0.930809, 0.147602}, {0.004733, 0.691367, 0.303900}});
+        {1.255528, -0.076749, -0.178779}, {-0.078411, 0.930809, 0.147602}, {0.004733, 0.691367, 0.303900}
+    });
 
     private final String id;
     private final String words;
@@ -35,8 +38,16 @@ public enum Deficiency {
 
     /** The nine numbers of the matrix on linear sRGB, row by row. */
     public List<Double> matrix() {
-        return List.of(matrix[0][0], matrix[0][1], matrix[0][2], matrix[1][0], matrix[1][1], matrix[1][2], matrix[2][0],
-                matrix[2][1], matrix[2][2]);
+        return List.of(
+                matrix[0][0],
+                matrix[0][1],
+                matrix[0][2],
+                matrix[1][0],
+                matrix[1][1],
+                matrix[1][2],
+                matrix[2][0],
+                matrix[2][1],
+                matrix[2][2]);
     }
 
     /** The color as it is seen, brought into sRGB as a screen does: each component clipped. Alpha stays. */

@@ -13,8 +13,7 @@ final class DisplayP3 {
         {11844.0 / 330415, -50337.0 / 660830, 316169.0 / 330415}
     };
 
-    private DisplayP3() {
-    }
+    private DisplayP3() {}
 
     static double[] toXyz(double[] encoded) {
         return linearToXyz(Srgb.decode(encoded));

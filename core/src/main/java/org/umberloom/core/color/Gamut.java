@@ -27,6 +27,7 @@ public enum Gamut {
 
     /** Far below one 8-bit level: as far as an encoded component may lie outside and still count as inside. */
     private static final double TOLERANCE = 0.000075;
+
     private static final double LEAST = Srgb.decode(-TOLERANCE);
     private static final double MOST = Srgb.decode(1 + TOLERANCE);
 
@@ -43,7 +44,8 @@ public enum Gamut {
 
     /** Whether every component of a color in this space lies in 0 to 1, with a tolerance far below one 8-bit level. */
     public boolean holds(Color color) {
-        for (double component : color.inSpace(space)) if (component < -TOLERANCE || component > 1 + TOLERANCE) return false;
+        for (double component : color.inSpace(space))
+            if (component < -TOLERANCE || component > 1 + TOLERANCE) return false;
         return true;
     }
 

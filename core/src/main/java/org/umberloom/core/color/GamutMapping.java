@@ -8,12 +8,12 @@ package org.umberloom.core.color;
 public final class GamutMapping {
     /** One just-noticeable difference in ΔE OK. */
     private static final double JND = 0.02;
+
     private static final double EPSILON = 0.0001;
     /** Beyond the most saturated colors of every display. */
     private static final double MOST_CHROMA = 0.5;
 
-    private GamutMapping() {
-    }
+    private GamutMapping() {}
 
     /** A color of the gamut's own space, every component 0 to 1, its alpha kept. */
     public static Color into(Gamut gamut, Color color) {
@@ -36,7 +36,9 @@ public final class GamutMapping {
 
     /** Three sRGB components, each 0 to 1. */
     static double[] toSrgb(Color color) {
-        return color.inSrgbGamut() ? clip(color.inSpace(ColorSpace.SRGB)) : Srgb.encode(ofOklch(color.inSpace(ColorSpace.OKLCH), Gamut.SRGB));
+        return color.inSrgbGamut()
+                ? clip(color.inSpace(ColorSpace.SRGB))
+                : Srgb.encode(ofOklch(color.inSpace(ColorSpace.OKLCH), Gamut.SRGB));
     }
 
     /** Linear components, each 0 to 1, of OKLCH components. */

@@ -5,8 +5,7 @@ final class Hsl {
     /** Below this saturation a hue says nothing. Source: CSS Color 4, section 4.4, epsilon for HSL. */
     private static final double POWERLESS = 0.001;
 
-    private Hsl() {
-    }
+    private Hsl() {}
 
     static double[] toXyz(double[] hsl) {
         return Srgb.toXyz(toRgb(hsl));
@@ -49,7 +48,8 @@ final class Hsl {
         double max = Math.max(rgb[0], Math.max(rgb[1], rgb[2]));
         double span = max - Math.min(rgb[0], Math.min(rgb[1], rgb[2]));
         if (span == 0) return 0;
-        double sixth = max == rgb[0] ? (rgb[1] - rgb[2]) / span + (rgb[1] < rgb[2] ? 6 : 0)
+        double sixth = max == rgb[0]
+                ? (rgb[1] - rgb[2]) / span + (rgb[1] < rgb[2] ? 6 : 0)
                 : max == rgb[1] ? (rgb[2] - rgb[0]) / span + 2 : (rgb[0] - rgb[1]) / span + 4;
         return sixth * 60 % 360;
     }

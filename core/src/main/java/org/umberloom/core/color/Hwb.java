@@ -5,8 +5,7 @@ final class Hwb {
     /** From this sum of whiteness and blackness on a hue says nothing. Source: CSS Color 4, section 8. */
     private static final double GRAY = 99.999;
 
-    private Hwb() {
-    }
+    private Hwb() {}
 
     static double[] toXyz(double[] hwb) {
         return Srgb.toXyz(toRgb(hwb));

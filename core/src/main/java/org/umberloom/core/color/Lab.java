@@ -6,8 +6,7 @@ final class Lab {
     private static final double EPSILON = 216.0 / 24389;
     private static final double[] WHITE = {0.3457 / 0.3585, 1, (1 - 0.3457 - 0.3585) / 0.3585};
 
-    private Lab() {
-    }
+    private Lab() {}
 
     static double[] fromXyz(double[] d65) {
         double[] xyz = XyzD50.fromXyz(d65);

@@ -5,8 +5,7 @@ final class Lch {
     /** Below this chroma a hue says nothing. Source: CSS Color 4, section 4.4, epsilon for LCH. */
     private static final double POWERLESS_CHROMA = 0.0015;
 
-    private Lch() {
-    }
+    private Lch() {}
 
     static double[] fromXyz(double[] xyz) {
         return Polar.of(Lab.fromXyz(xyz), POWERLESS_CHROMA);

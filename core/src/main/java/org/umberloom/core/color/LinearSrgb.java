@@ -13,8 +13,7 @@ final class LinearSrgb {
         {705.0 / 12673, -2585.0 / 12673, 705.0 / 667}
     };
 
-    private LinearSrgb() {
-    }
+    private LinearSrgb() {}
 
     static double[] toXyz(double[] linear) {
         return Matrix.multiply(TO_XYZ, linear);

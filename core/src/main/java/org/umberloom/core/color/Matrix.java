@@ -4,8 +4,7 @@ import java.util.function.DoubleUnaryOperator;
 
 /** Arithmetic on triples. */
 final class Matrix {
-    private Matrix() {
-    }
+    private Matrix() {}
 
     static double[] multiply(double[][] m, double[] v) {
         return new double[] {

@@ -7,7 +7,8 @@ import java.util.TreeMap;
 
 /** The 148 named colors. Source: CSS Color 4, section 6.1. */
 final class NamedColors {
-    private static final String TABLE = """
+    private static final String TABLE =
+            """
             aliceblue f0f8ff antiquewhite faebd7 aqua 00ffff aquamarine 7fffd4 azure f0ffff beige f5f5dc bisque ffe4c4
             black 000000 blanchedalmond ffebcd blue 0000ff blueviolet 8a2be2 brown a52a2a burlywood deb887
             cadetblue 5f9ea0 chartreuse 7fff00 chocolate d2691e coral ff7f50 cornflowerblue 6495ed cornsilk fff8dc
@@ -37,8 +38,7 @@ final class NamedColors {
             """;
     private static final Map<String, Color> BY_NAME = read();
 
-    private NamedColors() {
-    }
+    private NamedColors() {}
 
     static Optional<Color> find(String name) {
         return Optional.ofNullable(BY_NAME.get(name.toLowerCase(Locale.ROOT)));

@@ -26,8 +26,7 @@ final class Oklab {
         {1.0000000000000000, -0.0894841775298119, -1.2914855480194092}
     };
 
-    private Oklab() {
-    }
+    private Oklab() {}
 
     static double[] fromXyz(double[] xyz) {
         double[] lms = Matrix.multiply(XYZ_TO_LMS, xyz);

@@ -5,8 +5,7 @@ final class Oklch {
     /** Below this chroma a hue says nothing. Source: CSS Color 4, section 4.4, epsilon for OKLCH. */
     private static final double POWERLESS_CHROMA = 0.000004;
 
-    private Oklch() {
-    }
+    private Oklch() {}
 
     static double[] fromXyz(double[] xyz) {
         return fromOklab(Oklab.fromXyz(xyz));

@@ -20,17 +20,15 @@ public final class PictureColors {
     private static final int KEPT_BITS = 5;
     /** ΔE OK under which two clusters are one color to people. */
     private static final double SAME = 0.09;
+
     private static final int OPAQUE_ENOUGH = 128;
 
     /** A color with its share of the picture's opaque area, 0 to 1, and its rank by area and chroma. */
-    public record Found(Color color, double share, double weight) {
-    }
+    public record Found(Color color, double share, double weight) {}
 
-    private PictureColors() {
-    }
+    private PictureColors() {}
 
-    private record Point(double[] lab, double area) {
-    }
+    private record Point(double[] lab, double area) {}
 
     /**
      * @param argb pixels as 0xAARRGGBB; those more than half transparent do not count
@@ -69,7 +67,9 @@ public final class PictureColors {
         List<Point> points = new ArrayList<>();
         for (int kind = 0; kind < kinds; kind++) {
             if (count[kind] == 0) continue;
-            double[] rgb = {red[kind] / 255.0 / count[kind], green[kind] / 255.0 / count[kind], blue[kind] / 255.0 / count[kind]};
+            double[] rgb = {
+                red[kind] / 255.0 / count[kind], green[kind] / 255.0 / count[kind], blue[kind] / 255.0 / count[kind]
+            };
             points.add(new Point(Oklab.fromXyz(Srgb.toXyz(rgb)), count[kind]));
         }
         return points;
@@ -148,7 +148,8 @@ public final class PictureColors {
         order.sort(Comparator.comparingDouble((Integer c) -> areas[c]).reversed());
         for (int c : order) {
             int near = -1;
-            for (int i = 0; i < labs.size() && near < 0; i++) if (Oklab.difference(labs.get(i), centers.get(c)) < SAME) near = i;
+            for (int i = 0; i < labs.size() && near < 0; i++)
+                if (Oklab.difference(labs.get(i), centers.get(c)) < SAME) near = i;
             if (near < 0) {
                 labs.add(centers.get(c));
                 sums.add(areas[c]);
@@ -159,7 +160,10 @@ public final class PictureColors {
             double[] lab = labs.get(i);
             double share = sums.get(i) / whole;
             double chroma = Math.hypot(lab[1], lab[2]);
-            found.add(new Found(Color.of(ColorSpace.OKLAB, lab[0], lab[1], lab[2]).toSrgb8(), share, Math.sqrt(share) * (0.15 + chroma)));
+            found.add(new Found(
+                    Color.of(ColorSpace.OKLAB, lab[0], lab[1], lab[2]).toSrgb8(),
+                    share,
+                    Math.sqrt(share) * (0.15 + chroma)));
         }
         return found;
     }

@@ -2,8 +2,7 @@ package org.umberloom.core.color;
 
 /** A lightness with two opponent axes, and the same with chroma and hue in degrees. */
 final class Polar {
-    private Polar() {
-    }
+    private Polar() {}
 
     /** The hue is {@link Color#NONE} up to the given chroma. */
     static double[] of(double[] lab, double powerless) {

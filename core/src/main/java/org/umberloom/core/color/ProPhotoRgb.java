@@ -14,8 +14,7 @@ final class ProPhotoRgb {
         {0, 0, 1.21196754563894520}
     };
 
-    private ProPhotoRgb() {
-    }
+    private ProPhotoRgb() {}
 
     static double[] toXyz(double[] encoded) {
         return XyzD50.toXyz(Matrix.multiply(TO_XYZ_D50, Matrix.each(encoded, ProPhotoRgb::decode)));

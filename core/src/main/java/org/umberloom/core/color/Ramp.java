@@ -8,20 +8,20 @@ public final class Ramp {
     /** The stops a ramp has when nobody chose others. */
     public static final List<Double> DEFAULT_STOPS =
             List.of(2.0, 5.0, 10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0, 100.0, 110.0, 115.0);
+
     private static final double DEPTH_TOLERANCE = 0.002;
     private static final int MOST_STEPS = 60;
     private static final int CURVE_STEPS = 24;
     /** OKLCH chroma outside sRGB at every lightness and hue. */
     private static final double MORE_THAN_ANY = 0.4;
+
     private static final double EDGE_TOLERANCE = 0.0005;
     private static final int LIGHTNESS_STEPS = 14;
 
-    private Ramp() {
-    }
+    private Ramp() {}
 
     /** One shade: the depth that was asked for and the 8-bit sRGB color that has it. */
-    public record Shade(double stop, Color color) {
-    }
+    public record Shade(double stop, Color color) {}
 
     /**
      * Solves OKLCH lightness for every stop so that the gamut-mapped color has the stop's depth; hue and chroma follow
@@ -34,11 +34,13 @@ public final class Ramp {
         double hue = Double.isNaN(lch[2]) ? 0 : lch[2];
         double chroma = lch[1] < 0.0005 ? 0 : lch[1];
         double seedDepth = Depth.of(seed).value();
-        return stops.stream().map(stop -> {
-            double stopHue = shape.hueAt(stop, hue, seedDepth);
-            double stopChroma = shape.chromaAt(stop, chroma, seedDepth);
-            return new Shade(stop, atDepth(new Depth(stop), stopChroma, stopHue));
-        }).toList();
+        return stops.stream()
+                .map(stop -> {
+                    double stopHue = shape.hueAt(stop, hue, seedDepth);
+                    double stopChroma = shape.chromaAt(stop, chroma, seedDepth);
+                    return new Shade(stop, atDepth(new Depth(stop), stopChroma, stopHue));
+                })
+                .toList();
     }
 
     /**
@@ -48,19 +50,20 @@ public final class Ramp {
      * @param hue    OKLCH hue in degrees
      * @param edge   the most chroma that sRGB holds at that depth and hue
      */
-    public record Point(double depth, double chroma, double hue, double edge) {
-    }
+    public record Point(double depth, double chroma, double hue, double edge) {}
 
     /** The curves through a seed, from depth 0 to 120 in equal steps. */
     public static List<Point> curves(Color seed, RampShape shape) {
         double[] lch = seed.inSpace(ColorSpace.OKLCH);
         double hue = Double.isNaN(lch[2]) ? 0 : lch[2];
         double seedDepth = Depth.of(seed).value();
-        return IntStream.rangeClosed(0, CURVE_STEPS).mapToObj(step -> {
-            double depth = step * Depth.BLACK / CURVE_STEPS;
-            double at = shape.hueAt(depth, hue, seedDepth);
-            return new Point(depth, shape.chromaAt(depth, lch[1], seedDepth), at, edge(depth, at));
-        }).toList();
+        return IntStream.rangeClosed(0, CURVE_STEPS)
+                .mapToObj(step -> {
+                    double depth = step * Depth.BLACK / CURVE_STEPS;
+                    double at = shape.hueAt(depth, hue, seedDepth);
+                    return new Point(depth, shape.chromaAt(depth, lch[1], seedDepth), at, edge(depth, at));
+                })
+                .toList();
     }
 
     /** The most chroma that sRGB holds at a depth and hue: of a color that is in the gamut and has the depth itself. */

@@ -14,8 +14,7 @@ final class Rec2020 {
         {792561.0 / 44930125, -1921689.0 / 44930125, 42328811.0 / 44930125}
     };
 
-    private Rec2020() {
-    }
+    private Rec2020() {}
 
     static double[] toXyz(double[] encoded) {
         return Matrix.multiply(TO_XYZ, Matrix.each(encoded, x -> Math.signum(x) * Math.pow(Math.abs(x), GAMMA)));

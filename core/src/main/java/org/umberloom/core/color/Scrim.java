@@ -13,6 +13,7 @@ import java.util.List;
 public final class Scrim {
     /** Share of the ground's area on which text must be readable. */
     public static final double ENOUGH = 0.99;
+
     private static final int STEPS = 1000;
     private static final double[] LUMINANCE = luminances();
 
@@ -23,8 +24,7 @@ public final class Scrim {
     private final double lightest;
 
     /** Text of a color and the ratio it must reach. */
-    public record Text(Color color, double needed) {
-    }
+    public record Text(Color color, double needed) {}
 
     /**
      * @param tones of the picture, which is blended with the veil's color below it
@@ -57,7 +57,8 @@ public final class Scrim {
     public double readable(double alpha) {
         double share = 0;
         for (int i = 0; i < shares.length; i++)
-            if ((lightest >= 1 || luminance(i, alpha, 1) <= lightest) && (darkest <= 0 || luminance(i, alpha, -1) >= darkest)) share += shares[i];
+            if ((lightest >= 1 || luminance(i, alpha, 1) <= lightest)
+                    && (darkest <= 0 || luminance(i, alpha, -1) >= darkest)) share += shares[i];
         return share;
     }
 

@@ -2,8 +2,7 @@ package org.umberloom.core.color;
 
 /** Gamma-encoded sRGB, each component 0 to 1 inside the gamut. Source: CSS Color 4, section 18, lin_sRGB and gam_sRGB. */
 final class Srgb {
-    private Srgb() {
-    }
+    private Srgb() {}
 
     static double[] toXyz(double[] encoded) {
         return LinearSrgb.toXyz(decode(encoded));
@@ -29,8 +28,6 @@ final class Srgb {
 
     static double encode(double linear) {
         double size = Math.abs(linear);
-        return size > 0.0031308
-                ? Math.signum(linear) * (1.055 * Math.pow(size, 1 / 2.4) - 0.055)
-                : 12.92 * linear;
+        return size > 0.0031308 ? Math.signum(linear) * (1.055 * Math.pow(size, 1 / 2.4) - 0.055) : 12.92 * linear;
     }
 }

@@ -13,8 +13,7 @@ public final class StarterPalettes {
     /** Names and their colors; every color has a name of its own, in the order main, accent, companion, neutral. */
     public static final Map<String, Map<String, Color>> ALL = all();
 
-    private StarterPalettes() {
-    }
+    private StarterPalettes() {}
 
     private static Map<String, Map<String, Color>> all() {
         Map<String, Map<String, Color>> all = new LinkedHashMap<>();

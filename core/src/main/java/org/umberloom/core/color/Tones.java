@@ -14,6 +14,7 @@ public final class Tones {
 
     /** Red, green, blue and alpha, 0 to 255 each, one after the other. */
     private final int[] rgba;
+
     private final double[] shares;
 
     private Tones(int[] rgba, double[] shares) {
@@ -33,7 +34,10 @@ public final class Tones {
             int r = pixel >> 16 & 0xff;
             int g = pixel >> 8 & 0xff;
             int b = pixel & 0xff;
-            int kind = ((a >> (8 - ALPHA_STEPS)) << (3 * STEPS)) | (r >> shift) << (2 * STEPS) | (g >> shift) << STEPS | b >> shift;
+            int kind = ((a >> (8 - ALPHA_STEPS)) << (3 * STEPS))
+                    | (r >> shift) << (2 * STEPS)
+                    | (g >> shift) << STEPS
+                    | b >> shift;
             sums[0][kind] += r;
             sums[1][kind] += g;
             sums[2][kind] += b;
@@ -84,7 +88,8 @@ public final class Tones {
 
     /** @throws IllegalArgumentException when the bytes are not what {@link #toBytes} gave */
     public static Tones fromBytes(byte[] kept) {
-        if (kept.length == 0 || kept.length % BYTES != 0) throw new IllegalArgumentException("these bytes hold no tones");
+        if (kept.length == 0 || kept.length % BYTES != 0)
+            throw new IllegalArgumentException("these bytes hold no tones");
         ByteBuffer bytes = ByteBuffer.wrap(kept);
         int[] rgba = new int[kept.length / BYTES * 4];
         double[] shares = new double[kept.length / BYTES];

@@ -13,8 +13,7 @@ final class XyzD50 {
         {0.012314014864481998, -0.020507649298898964, 1.330365926242124}
     };
 
-    private XyzD50() {
-    }
+    private XyzD50() {}
 
     static double[] toXyz(double[] d50) {
         return Matrix.multiply(TO_D65, d50);

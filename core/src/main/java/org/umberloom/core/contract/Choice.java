@@ -15,6 +15,7 @@ public record Choice(String name, String part, String purpose, Map<String, Strin
     public Choice {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
         if (!values.containsKey(standard))
-            throw new IllegalArgumentException("The choice “" + name + "” stands at “" + standard + "”, which is none of its values.");
+            throw new IllegalArgumentException(
+                    "The choice “" + name + "” stands at “" + standard + "”, which is none of its values.");
     }
 }

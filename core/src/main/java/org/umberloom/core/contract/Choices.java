@@ -21,6 +21,7 @@ import org.umberloom.core.token.TokenPath;
 public final class Choices {
     /** First segment of every choice's path. */
     public static final String GROUP = "choice";
+
     private static final String VALUE = "choice";
 
     /**
@@ -28,11 +29,9 @@ public final class Choices {
      *
      * @param place where it is written; none where nobody chose and the standard holds
      */
-    public record Chosen(Choice choice, String value, Optional<Place> place) {
-    }
+    public record Chosen(Choice choice, String value, Optional<Place> place) {}
 
-    private Choices() {
-    }
+    private Choices() {}
 
     public static TokenPath path(String choice) {
         return TokenPath.of(GROUP).child(choice);
@@ -67,7 +66,9 @@ public final class Choices {
 
     /** Whether some place of a theme writes a choice. */
     public static List<Place> writing(ThemeDocument theme, Choice choice) {
-        return theme.places().stream().filter(place -> at(theme, place, choice).isPresent()).toList();
+        return theme.places().stream()
+                .filter(place -> at(theme, place, choice).isPresent())
+                .toList();
     }
 
     /**
@@ -80,17 +81,26 @@ public final class Choices {
         Choice choice = Optional.ofNullable(Contract.standard().choices().get(name))
                 .orElseThrow(() -> new IllegalArgumentException("There is no choice “" + name + "”."));
         if (value.isPresent() && !choice.values().containsKey(value.get()))
-            throw new IllegalArgumentException("“" + name + "” has no value “" + value.get() + "”: it is one of " + String.join(", ", choice.values().keySet()) + ".");
+            throw new IllegalArgumentException("“" + name + "” has no value “" + value.get() + "”: it is one of "
+                    + String.join(", ", choice.values().keySet()) + ".");
         TokenPath path = path(name);
         if (theme.at(place).token(path).isPresent())
-            throw new IllegalArgumentException("At “" + path + "” stands a token of the theme's own; give it another path first.");
+            throw new IllegalArgumentException(
+                    "At “" + path + "” stands a token of the theme's own; give it another path first.");
         if (value.isEmpty()) {
-            boolean last = theme.at(place).group(TokenPath.of(GROUP)).filter(group -> group.children().size() == 1 && group.meta().equals(Meta.NONE)).isPresent();
-            return new Edit.Batch(name + " as it is elsewhere", List.of(new Edit.Remove(place, last ? TokenPath.of(GROUP) : path)));
+            boolean last = theme.at(place)
+                    .group(TokenPath.of(GROUP))
+                    .filter(group ->
+                            group.children().size() == 1 && group.meta().equals(Meta.NONE))
+                    .isPresent();
+            return new Edit.Batch(
+                    name + " as it is elsewhere", List.of(new Edit.Remove(place, last ? TokenPath.of(GROUP) : path)));
         }
         Group group = theme.at(place).group(path).orElse(Group.EMPTY);
         Meta meta = group.meta().withOwn(VALUE, Optional.of(value.get()));
-        Edit edit = theme.at(place).group(path).isPresent() ? new Edit.SetMeta(place, path, meta) : new Edit.Put(place, path, new Group(Map.of(), meta), -1);
+        Edit edit = theme.at(place).group(path).isPresent()
+                ? new Edit.SetMeta(place, path, meta)
+                : new Edit.Put(place, path, new Group(Map.of(), meta), -1);
         return new Edit.Batch(name + " " + choice.values().get(value.get()), List.of(edit));
     }
 
@@ -98,10 +108,18 @@ public final class Choices {
     public static List<Finding> findings(ThemeDocument theme) {
         List<Finding> findings = new ArrayList<>();
         for (Place place : theme.places())
-            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children().forEach((name, node) ->
-                    written(theme.at(place), name).filter(value -> !known(name, value)).ifPresent(value -> findings.add(new Finding("choice", Finding.Weight.SHOULD,
-                            GROUP + "." + name, "“" + value + "” is written for the choice " + name + " in " + place + ", which is not known here.",
-                            "It is kept, and counts for nothing.", List.of(new Finding.Fix("Remove it", new Edit.Remove(place, path(name))))).at(place)))));
+            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children()
+                    .forEach((name, node) -> written(theme.at(place), name)
+                            .filter(value -> !known(name, value))
+                            .ifPresent(value -> findings.add(new Finding(
+                                            "choice",
+                                            Finding.Weight.SHOULD,
+                                            GROUP + "." + name,
+                                            "“" + value + "” is written for the choice " + name + " in " + place
+                                                    + ", which is not known here.",
+                                            "It is kept, and counts for nothing.",
+                                            List.of(new Finding.Fix("Remove it", new Edit.Remove(place, path(name)))))
+                                    .at(place)))));
         return findings;
     }
 
@@ -111,6 +129,9 @@ public final class Choices {
     }
 
     private static Optional<String> written(Group root, String choice) {
-        return root.group(path(choice)).flatMap(group -> group.meta().own(VALUE)).filter(String.class::isInstance).map(String.class::cast);
+        return root.group(path(choice))
+                .flatMap(group -> group.meta().own(VALUE))
+                .filter(String.class::isInstance)
+                .map(String.class::cast);
     }
 }

@@ -26,11 +26,14 @@ public final class Contract {
         for (Part part : parts) {
             all.addAll(part.rules());
             for (Role role : part.roles()) {
-                if (roles.put(role.path(), role) != null) throw new IllegalArgumentException("The role " + role.path() + " is brought by two parts; the second is " + part.name() + ".");
+                if (roles.put(role.path(), role) != null)
+                    throw new IllegalArgumentException(
+                            "The role " + role.path() + " is brought by two parts; the second is " + part.name() + ".");
                 role.readings().forEach(reading -> byReading.put(reading, role));
             }
             for (Choice choice : part.choices())
-                if (choices.put(choice.name(), choice) != null) throw new IllegalArgumentException("The choice " + choice.name() + " is brought by two parts.");
+                if (choices.put(choice.name(), choice) != null)
+                    throw new IllegalArgumentException("The choice " + choice.name() + " is brought by two parts.");
         }
         all.sort(java.util.Comparator.comparing(PartRule::layer).thenComparing(PartRule::order));
         rules = List.copyOf(all);
@@ -63,7 +66,8 @@ public final class Contract {
     /** Every choice with its value; those that are not named, or stand at a value that is none, at their standard. */
     public Map<String, String> completed(Map<String, String> chosen) {
         Map<String, String> values = new LinkedHashMap<>();
-        choices.forEach((name, choice) -> values.put(name, choice.values().containsKey(chosen.get(name)) ? chosen.get(name) : choice.standard()));
+        choices.forEach((name, choice) ->
+                values.put(name, choice.values().containsKey(chosen.get(name)) ? chosen.get(name) : choice.standard()));
         return values;
     }
 
@@ -77,7 +81,8 @@ public final class Contract {
     /** The role that a token at a path fills, if it fills one. */
     public Optional<Role> filledBy(String path) {
         String[] names = path.split("\\.", 3);
-        return Optional.ofNullable(roles.get(names.length == 3 && names[0].equals("surface") ? Role.ANY_SURFACE + names[2] : path));
+        return Optional.ofNullable(
+                roles.get(names.length == 3 && names[0].equals("surface") ? Role.ANY_SURFACE + names[2] : path));
     }
 
     /** The role that a reading such as {@code surface.text} or {@code type.h1.size} is of. */
@@ -94,19 +99,22 @@ public final class Contract {
         for (PartRule rule : rules)
             for (String reading : rule.readings())
                 if (!byReading.containsKey(reading))
-                    throw new IllegalArgumentException("A rule of the part " + rule.part() + " reads " + reading + ", which no part brings.");
+                    throw new IllegalArgumentException(
+                            "A rule of the part " + rule.part() + " reads " + reading + ", which no part brings.");
         for (Role role : roles.values()) follow(role, new LinkedHashSet<>());
     }
 
     private void follow(Role role, Set<String> seen) {
-        if (!seen.add(role.path())) throw new IllegalArgumentException("The fallbacks of " + role.path() + " run in a circle: " + seen + ".");
+        if (!seen.add(role.path()))
+            throw new IllegalArgumentException("The fallbacks of " + role.path() + " run in a circle: " + seen + ".");
         mentioned(role).forEach(path -> follow(role(path), new LinkedHashSet<>(seen)));
     }
 
     /** The roles that a role's fallback speaks of, by their paths. */
     List<String> mentioned(Role role) {
         if (role.fallback() instanceof Fallback.ToRole to) return List.of(to.path());
-        if (role.fallback() instanceof Fallback.Style style) return style.path().stream().toList();
+        if (role.fallback() instanceof Fallback.Style style)
+            return style.path().stream().toList();
         if (role.fallback() instanceof Fallback.Readable readable) {
             List<String> both = new ArrayList<>(readable.preferred().stream().toList());
             both.add(readable.on());

@@ -11,8 +11,7 @@ import org.umberloom.core.token.ValueText;
 public final class ContractPage {
     private static final int MOST_SELECTORS = 8;
 
-    private ContractPage() {
-    }
+    private ContractPage() {}
 
     /** Writes the page to standard output. */
     public static void main(String[] arguments) {
@@ -21,7 +20,8 @@ public final class ContractPage {
     }
 
     public static String of(Contract contract) {
-        StringBuilder page = new StringBuilder("""
+        StringBuilder page = new StringBuilder(
+                """
                 # The contract
 
                 Everything that pages read from a theme. A **role** is filled by a token at its path; while it has none, it stands on its
@@ -30,18 +30,45 @@ public final class ContractPage {
                 `core/src/main/resources/parts`; a test checks that it is current.
                 """);
         for (Part part : contract.parts()) {
-            page.append("\n## ").append(part.title()).append("\n\n").append(part.purpose()).append(". Folder `").append(part.name())
-                    .append("`, cascade layer `").append(part.layer().css()).append("`.\n");
-            if (!part.roles().isEmpty()) page.append("\n| role | type | stands on | for | governs |\n| --- | --- | --- | --- | --- |\n");
+            page.append("\n## ")
+                    .append(part.title())
+                    .append("\n\n")
+                    .append(part.purpose())
+                    .append(". Folder `")
+                    .append(part.name())
+                    .append("`, cascade layer `")
+                    .append(part.layer().css())
+                    .append("`.\n");
+            if (!part.roles().isEmpty())
+                page.append("\n| role | type | stands on | for | governs |\n| --- | --- | --- | --- | --- |\n");
             for (Role role : part.roles())
-                page.append("| `").append(role.path()).append('`').append(role.core() ? " (core)" : "").append(" | ").append(role.type().id()).append(" | ")
-                        .append(fallback(role.fallback())).append(" | ").append(role.purpose()).append(role.decorative() ? "; decorates" : "").append(" | ")
-                        .append(governs(contract, role)).append(" |\n");
+                page.append("| `")
+                        .append(role.path())
+                        .append('`')
+                        .append(role.core() ? " (core)" : "")
+                        .append(" | ")
+                        .append(role.type().id())
+                        .append(" | ")
+                        .append(fallback(role.fallback()))
+                        .append(" | ")
+                        .append(role.purpose())
+                        .append(role.decorative() ? "; decorates" : "")
+                        .append(" | ")
+                        .append(governs(contract, role))
+                        .append(" |\n");
             if (!part.choices().isEmpty()) page.append("\n| choice | values | for |\n| --- | --- | --- |\n");
             for (Choice choice : part.choices())
-                page.append("| `").append(choice.name()).append("` | ").append(choice.values().entrySet().stream().map(value -> "`" + value.getKey() + "`"
-                                + (value.getKey().equals(choice.standard()) ? " (standard)" : "") + ": " + value.getValue()).collect(Collectors.joining("<br>")))
-                        .append(" | ").append(choice.purpose()).append(" |\n");
+                page.append("| `")
+                        .append(choice.name())
+                        .append("` | ")
+                        .append(choice.values().entrySet().stream()
+                                .map(value -> "`" + value.getKey() + "`"
+                                        + (value.getKey().equals(choice.standard()) ? " (standard)" : "") + ": "
+                                        + value.getValue())
+                                .collect(Collectors.joining("<br>")))
+                        .append(" | ")
+                        .append(choice.purpose())
+                        .append(" |\n");
         }
         return page.toString();
     }
@@ -50,20 +77,34 @@ public final class ContractPage {
         if (fallback instanceof Fallback.ToRole to) return "`" + to.path() + "`";
         if (fallback instanceof Fallback.Literal literal) return ValueText.write(literal.value());
         if (fallback instanceof Fallback.Readable readable)
-            return readable.preferred().map(path -> "`" + path + "`").or(() -> readable.color().map(color -> color.hex())).map(first -> first + ", else black or white")
-                    .orElse("black or white") + ", at " + ValueText.number(readable.ratio(), 2) + ":1 on `" + readable.on() + "`";
+            return readable.preferred()
+                            .map(path -> "`" + path + "`")
+                            .or(() -> readable.color().map(color -> color.hex()))
+                            .map(first -> first + ", else black or white")
+                            .orElse("black or white")
+                    + ", at " + ValueText.number(readable.ratio(), 2) + ":1 on `" + readable.on() + "`";
         Fallback.Style style = (Fallback.Style) fallback;
-        String own = List.of("fontFamily", "fontSize", "fontWeight", "letterSpacing", "lineHeight").stream().filter(style.own()::containsKey)
-                .map(member -> member + " " + ValueText.write(style.own().get(member))).collect(Collectors.joining(", "));
-        return style.path().map(path -> "`" + path + "`" + (own.isEmpty() ? "" : " with " + own)).orElse(own);
+        String own = List.of("fontFamily", "fontSize", "fontWeight", "letterSpacing", "lineHeight").stream()
+                .filter(style.own()::containsKey)
+                .map(member -> member + " " + ValueText.write(style.own().get(member)))
+                .collect(Collectors.joining(", "));
+        return style.path()
+                .map(path -> "`" + path + "`" + (own.isEmpty() ? "" : " with " + own))
+                .orElse(own);
     }
 
     private static String governs(Contract contract, Role role) {
         TreeSet<String> selectors = new TreeSet<>();
         for (PartRule rule : contract.rules())
-            if (role.readings().stream().anyMatch(rule.readings()::contains)) rule.rule().selectors().stream().map(Selector::text).forEach(selectors::add);
-        String shown = selectors.stream().limit(MOST_SELECTORS).map(selector -> "`" + selector + "`").collect(Collectors.joining(", "));
+            if (role.readings().stream().anyMatch(rule.readings()::contains))
+                rule.rule().selectors().stream().map(Selector::text).forEach(selectors::add);
+        String shown = selectors.stream()
+                .limit(MOST_SELECTORS)
+                .map(selector -> "`" + selector + "`")
+                .collect(Collectors.joining(", "));
         if (selectors.isEmpty()) return "what stands on it";
-        return selectors.size() > MOST_SELECTORS ? shown + " and " + (selectors.size() - MOST_SELECTORS) + " more" : shown;
+        return selectors.size() > MOST_SELECTORS
+                ? shown + " and " + (selectors.size() - MOST_SELECTORS) + " more"
+                : shown;
     }
 }

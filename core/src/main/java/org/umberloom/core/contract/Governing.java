@@ -17,20 +17,30 @@ import org.umberloom.core.token.TokenType;
  * @param color    the role that a person means who points at its color; empty where the rule has none, and so for the others
  * @param roles    everything that it reads, in its general form: {@code surface.text}, {@code type.h1}
  */
-public record Governing(String selector, long rank, String color, String type, String space, String width, Set<String> roles) {
+public record Governing(
+        String selector, long rank, String color, String type, String space, String width, Set<String> roles) {
     /** One for each selector of every rule that holds for the elements themselves. */
     public static List<Governing> all(Contract contract) {
         List<Governing> all = new ArrayList<>();
         for (PartRule rule : contract.rules()) {
             if (rule.readings().isEmpty() || !rule.rule().within().isEmpty()) continue;
             String color = color(contract, rule);
-            String type = first(rule.readings(), "type.").map(reading -> reading.substring(0, reading.lastIndexOf('.'))).orElse("");
-            Set<String> roles = rule.readings().stream().map(reading -> contract.ofReading(reading).orElseThrow().general())
+            String type = first(rule.readings(), "type.")
+                    .map(reading -> reading.substring(0, reading.lastIndexOf('.')))
+                    .orElse("");
+            Set<String> roles = rule.readings().stream()
+                    .map(reading -> contract.ofReading(reading).orElseThrow().general())
                     .collect(java.util.stream.Collectors.toUnmodifiableSet());
             for (Selector selector : rule.rule().selectors())
                 if (selector.states().isEmpty() && selector.drawn().isEmpty())
-                    all.add(new Governing(selector.resting(), Paint.rank(rule, selector), color, type,
-                            first(rule.readings(), "gap.").orElse(""), first(rule.readings(), "width.").orElse(""), roles));
+                    all.add(new Governing(
+                            selector.resting(),
+                            Paint.rank(rule, selector),
+                            color,
+                            type,
+                            first(rule.readings(), "gap.").orElse(""),
+                            first(rule.readings(), "width.").orElse(""),
+                            roles));
         }
         return List.copyOf(all);
     }
@@ -41,7 +51,10 @@ public record Governing(String selector, long rank, String color, String type, S
             for (Declaration declaration : rule.declarations()) {
                 if (!declaration.property().startsWith(wanted)) continue;
                 Optional<String> color = PartFolders.readings(declaration).stream()
-                        .filter(reading -> contract.ofReading(reading).filter(role -> role.type() == TokenType.COLOR).isPresent()).findFirst();
+                        .filter(reading -> contract.ofReading(reading)
+                                .filter(role -> role.type() == TokenType.COLOR)
+                                .isPresent())
+                        .findFirst();
                 if (color.isPresent()) return color.get();
             }
         return "";

@@ -17,30 +17,54 @@ public final class Homes {
     private static final Map<String, BiPredicate<TokenPath, TokenType>> KINDS = new LinkedHashMap<>();
 
     static {
-        KINDS.put("role", (path, type) -> Contract.standard().filledBy(path.dotted()).isPresent());
+        KINDS.put(
+                "role",
+                (path, type) -> Contract.standard().filledBy(path.dotted()).isPresent());
         KINDS.put("hue", (path, type) -> type == TokenType.COLOR && !path.isBelow(TokenPath.of(Surfaces.GROUP)));
-        for (TokenType type : TokenType.values()) KINDS.put(type.id(), (path, actual) -> actual == type && Contract.standard().filledBy(path.dotted()).isEmpty());
+        for (TokenType type : TokenType.values())
+            KINDS.put(
+                    type.id(),
+                    (path, actual) -> actual == type
+                            && Contract.standard().filledBy(path.dotted()).isEmpty());
     }
 
-    private Homes() {
-    }
+    private Homes() {}
 
     /** By kind: {@code role}, {@code hue}, {@code choice}, and every type of token. Empty where a person has to choose. */
     public static Map<String, String> of(ThemeDocument theme) {
-        List<Place> sets = theme.order().stream().filter(entry -> !entry.modifier()).map(entry -> Place.set(entry.name())).toList();
+        List<Place> sets = theme.order().stream()
+                .filter(entry -> !entry.modifier())
+                .map(entry -> Place.set(entry.name()))
+                .toList();
         String only = sets.size() == 1 ? sets.get(0).toString() : "";
         Map<String, String> homes = new LinkedHashMap<>();
-        KINDS.forEach((kind, fits) -> homes.put(kind, sets.stream().filter(set -> count(theme, set, fits) > 0)
-                .max(Comparator.comparingInt(set -> count(theme, set, fits))).map(Place::toString).orElse(only)));
-        homes.put("choice", sets.stream().filter(set -> theme.at(set).group(TokenPath.of(Choices.GROUP)).isPresent()).map(Place::toString).findFirst()
-                .orElse(homes.get("role").isEmpty() && !sets.isEmpty() ? sets.get(sets.size() - 1).toString() : homes.get("role")));
+        KINDS.forEach((kind, fits) -> homes.put(
+                kind,
+                sets.stream()
+                        .filter(set -> count(theme, set, fits) > 0)
+                        .max(Comparator.comparingInt(set -> count(theme, set, fits)))
+                        .map(Place::toString)
+                        .orElse(only)));
+        homes.put(
+                "choice",
+                sets.stream()
+                        .filter(set ->
+                                theme.at(set).group(TokenPath.of(Choices.GROUP)).isPresent())
+                        .map(Place::toString)
+                        .findFirst()
+                        .orElse(
+                                homes.get("role").isEmpty() && !sets.isEmpty()
+                                        ? sets.get(sets.size() - 1).toString()
+                                        : homes.get("role")));
         return homes;
     }
 
     private static int count(ThemeDocument theme, Place set, BiPredicate<TokenPath, TokenType> fits) {
         int[] found = {0};
         theme.at(set).forEachToken((path, token, declared) -> {
-            if (declared.or(() -> token.value().type()).filter(type -> fits.test(path, type)).isPresent()) found[0]++;
+            if (declared.or(() -> token.value().type())
+                    .filter(type -> fits.test(path, type))
+                    .isPresent()) found[0]++;
         });
         return found[0];
     }

@@ -23,9 +23,16 @@ import org.umberloom.core.token.TokenType;
  * @param border     role of a border or outline that must be seen; empty when there is none
  * @param type       type role of the text, such as {@code small}; empty when the rule says nothing
  */
-public record Paint(String selector, State state, long rank, String color, String background, String border, String type) {
+public record Paint(
+        String selector, State state, long rank, String color, String background, String border, String type) {
     /** States that only a person brings about. */
-    public enum State { REST, HOVER, VISITED, FOCUS, SELECTED }
+    public enum State {
+        REST,
+        HOVER,
+        VISITED,
+        FOCUS,
+        SELECTED
+    }
 
     public static final String INHERIT = "inherit";
     public static final String THROUGH = "transparent";
@@ -54,18 +61,30 @@ public record Paint(String selector, State state, long rank, String color, Strin
                 List<String> readings = PartFolders.readings(declaration);
                 String property = declaration.property();
                 Optional<String> painted = colorOf(contract, readings, role -> true);
-                if (property.equals("color")) color = painted.orElse(declaration.value().equals(INHERIT) ? INHERIT : color);
+                if (property.equals("color"))
+                    color = painted.orElse(declaration.value().equals(INHERIT) ? INHERIT : color);
                 else if (property.equals("background") || property.equals("background-color"))
-                    background = painted.orElse(declaration.value().equals(THROUGH) || declaration.value().equals("none") ? THROUGH : background);
-                else if (property.startsWith("border") && !property.contains("radius") || property.startsWith("outline"))
-                    border = colorOf(contract, readings, role -> !role.decorative() && seen(property)).orElse(border);
+                    background = painted.orElse(
+                            declaration.value().equals(THROUGH)
+                                            || declaration.value().equals("none")
+                                    ? THROUGH
+                                    : background);
+                else if (property.startsWith("border") && !property.contains("radius")
+                        || property.startsWith("outline"))
+                    border = colorOf(contract, readings, role -> !role.decorative() && seen(property))
+                            .orElse(border);
                 else if (property.equals("font-size"))
-                    type = readings.stream().filter(reading -> reading.startsWith("type.")).map(reading -> reading.split("\\.")[1]).findFirst().orElse(type);
+                    type = readings.stream()
+                            .filter(reading -> reading.startsWith("type."))
+                            .map(reading -> reading.split("\\.")[1])
+                            .findFirst()
+                            .orElse(type);
             }
             if ((color + background + border + type).isEmpty()) continue;
             for (Selector selector : rule.rule().selectors()) {
                 if (!selector.drawn().isEmpty()) continue;
-                all.add(new Paint(selector.resting(), state(selector), rank(rule, selector), color, background, border, type));
+                all.add(new Paint(
+                        selector.resting(), state(selector), rank(rule, selector), color, background, border, type));
             }
         }
         return List.copyOf(all);
@@ -77,8 +96,12 @@ public record Paint(String selector, State state, long rank, String color, Strin
     }
 
     private static Optional<String> colorOf(Contract contract, Collection<String> readings, Predicate<Role> fits) {
-        return readings.stream().filter(reading -> contract.ofReading(reading).filter(role -> role.type() == TokenType.COLOR && fits.test(role)).isPresent())
-                .map(reading -> reading.substring(SURFACE.length())).findFirst();
+        return readings.stream()
+                .filter(reading -> contract.ofReading(reading)
+                        .filter(role -> role.type() == TokenType.COLOR && fits.test(role))
+                        .isPresent())
+                .map(reading -> reading.substring(SURFACE.length()))
+                .findFirst();
     }
 
     static State state(Selector selector) {
@@ -90,6 +113,9 @@ public record Paint(String selector, State state, long rank, String color, Strin
 
     /** Source: Cascade 5, section 6.4. */
     static long rank(PartRule rule, Selector selector) {
-        return rule.layer().ordinal() * LAYER + selector.specificity().classes() * CLASSES + selector.specificity().elements() * ELEMENTS + rule.order();
+        return rule.layer().ordinal() * LAYER
+                + selector.specificity().classes() * CLASSES
+                + selector.specificity().elements() * ELEMENTS
+                + rule.order();
     }
 }

@@ -9,7 +9,16 @@ import java.util.List;
  * @param shown  its place on a specimen, from 0
  * @param sample a piece of HTML that shows it; empty where it shows only as the frame of a page
  */
-public record Part(String name, String title, String purpose, PartRule.Layer layer, int shown, String sample, List<Role> roles, List<Choice> choices, List<PartRule> rules) {
+public record Part(
+        String name,
+        String title,
+        String purpose,
+        PartRule.Layer layer,
+        int shown,
+        String sample,
+        List<Role> roles,
+        List<Choice> choices,
+        List<PartRule> rules) {
     public Part {
         roles = List.copyOf(roles);
         choices = List.copyOf(choices);

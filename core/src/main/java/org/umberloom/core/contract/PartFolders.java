@@ -77,11 +77,14 @@ final class PartFolders {
             URL root = PartFolders.class.getClassLoader().getResource(ROOT);
             if (root == null) throw new IllegalStateException("the parts are not there");
             if (root.openConnection() instanceof JarURLConnection archive) {
-                archive.getJarFile().stream().map(entry -> entry.getName()).filter(name -> name.startsWith(ROOT) && name.endsWith(DATA))
+                archive.getJarFile().stream()
+                        .map(entry -> entry.getName())
+                        .filter(name -> name.startsWith(ROOT) && name.endsWith(DATA))
                         .forEach(name -> names.add(name.substring(ROOT.length(), name.length() - DATA.length())));
             } else {
                 try (Stream<Path> folders = Files.list(Path.of(root.toURI()))) {
-                    folders.filter(Files::isDirectory).forEach(folder -> names.add(folder.getFileName().toString()));
+                    folders.filter(Files::isDirectory)
+                            .forEach(folder -> names.add(folder.getFileName().toString()));
                 }
             }
         } catch (IOException | URISyntaxException e) {
@@ -98,12 +101,28 @@ final class PartFolders {
         always.ifPresent(css -> take(css, Optional.empty()));
         List<Choice> choices = new ArrayList<>();
         section("choices").forEach((name, choice) -> choices.add(choice(name, Json.object(name, choice))));
-        return new Part(part, string("title"), string("for"), layer, data.containsKey("shown") ? (int) Json.number(part, data.get("shown")) : LAST, find(part + "/sample.html").orElse("").strip(), roles, choices, rules);
+        return new Part(
+                part,
+                string("title"),
+                string("for"),
+                layer,
+                data.containsKey("shown") ? (int) Json.number(part, data.get("shown")) : LAST,
+                find(part + "/sample.html").orElse("").strip(),
+                roles,
+                choices,
+                rules);
     }
 
     private Role role(String path, Map<String, Object> role) {
-        TokenType type = TokenType.byId((String) role.get("type")).orElseThrow(() -> fault("the role " + path + " has no type that is known"));
-        return new Role(path, type, fallback(path, type, role), part, Boolean.TRUE.equals(role.get("core")), Boolean.TRUE.equals(role.get("decorative")),
+        TokenType type = TokenType.byId((String) role.get("type"))
+                .orElseThrow(() -> fault("the role " + path + " has no type that is known"));
+        return new Role(
+                path,
+                type,
+                fallback(path, type, role),
+                part,
+                Boolean.TRUE.equals(role.get("core")),
+                Boolean.TRUE.equals(role.get("decorative")),
                 Json.string(path, role.get("for")));
     }
 
@@ -111,14 +130,20 @@ final class PartFolders {
         Optional<String> general = Optional.ofNullable((String) role.get("fallback"));
         if (type == TokenType.TYPOGRAPHY) {
             Map<String, TokenValue> own = new LinkedHashMap<>();
-            if (role.containsKey("value")) Json.object(path, role.get("value")).forEach((name, text) ->
-                    own.put(name, ValueText.parse(TypographyValue.typeOf(name), (String) text)));
-            if (general.isEmpty() && own.size() < Member.values().length) throw fault("the style " + path + " ends without a value for all its members");
+            if (role.containsKey("value"))
+                Json.object(path, role.get("value"))
+                        .forEach((name, text) ->
+                                own.put(name, ValueText.parse(TypographyValue.typeOf(name), (String) text)));
+            if (general.isEmpty() && own.size() < Member.values().length)
+                throw fault("the style " + path + " ends without a value for all its members");
             return new Fallback.Style(general, own);
         }
         if (role.get("readable") instanceof Map<?, ?> readable)
-            return new Fallback.Readable(Optional.ofNullable((String) readable.get("prefer")), Optional.ofNullable((String) readable.get("value")).map(CssColor::parse),
-                    (String) readable.get("on"), Json.number(path, readable.get("ratio")));
+            return new Fallback.Readable(
+                    Optional.ofNullable((String) readable.get("prefer")),
+                    Optional.ofNullable((String) readable.get("value")).map(CssColor::parse),
+                    (String) readable.get("on"),
+                    Json.number(path, readable.get("ratio")));
         if (general.isPresent()) return new Fallback.ToRole(general.get());
         if (role.get("value") instanceof String text) return new Fallback.Literal(ValueText.parse(type, text));
         throw fault("the role " + path + " has no fallback");
@@ -130,12 +155,14 @@ final class PartFolders {
             values.put(value, (String) words);
             take(text(part + "/" + name + "/" + value + ".css"), Optional.of(new PartRule.Chosen(name, value)));
         });
-        return new Choice(name, part, Json.string(name, choice.get("for")), values, Json.string(name, choice.get("standard")));
+        return new Choice(
+                name, part, Json.string(name, choice.get("for")), values, Json.string(name, choice.get("standard")));
     }
 
     private void take(String css, Optional<PartRule.Chosen> chosen) {
         Sheet sheet = SheetReader.read(css);
-        if (!sheet.faults().isEmpty()) throw fault("its rules cannot be read: " + sheet.faults().get(0));
+        if (!sheet.faults().isEmpty())
+            throw fault("its rules cannot be read: " + sheet.faults().get(0));
         for (StyleRule rule : sheet.rules()) {
             Set<String> readings = new LinkedHashSet<>();
             boolean gives = false;
@@ -150,7 +177,9 @@ final class PartFolders {
 
     /** What a declaration reads of roles, in order. */
     static List<String> readings(Declaration declaration) {
-        return declaration.variables().stream().map(variable -> reading(variable.name())).toList();
+        return declaration.variables().stream()
+                .map(variable -> reading(variable.name()))
+                .toList();
     }
 
     /** {@code --surface-link-hover} reads {@code surface.link-hover}, {@code --type-h1-size} reads {@code type.h1.size}. */
@@ -159,7 +188,9 @@ final class PartFolders {
         if (names.length < 2) return names[0];
         if (names[0].equals("part")) return "part." + names[1].replaceFirst("-", ".");
         int last = names[1].lastIndexOf('-');
-        if (names[0].equals("type") && last > 0 && Member.byId(names[1].substring(last + 1)).isPresent())
+        if (names[0].equals("type")
+                && last > 0
+                && Member.byId(names[1].substring(last + 1)).isPresent())
             return "type." + names[1].substring(0, last) + "." + names[1].substring(last + 1);
         return names[0] + "." + names[1];
     }

@@ -15,10 +15,18 @@ import org.umberloom.core.sheet.StyleRule;
  * @param readings what it reads of roles, in their general form: {@code surface.text}, {@code type.h1.size}
  * @param given    whether it reads what only a theme with grounds gives
  */
-public record PartRule(String part, Layer layer, int order, Optional<Chosen> choice, StyleRule rule, Set<String> readings, boolean given) {
+public record PartRule(
+        String part,
+        Layer layer,
+        int order,
+        Optional<Chosen> choice,
+        StyleRule rule,
+        Set<String> readings,
+        boolean given) {
     /** Cascade layers that parts can be in. */
     public enum Layer {
-        BASE, PARTS;
+        BASE,
+        PARTS;
 
         public String css() {
             return name().toLowerCase(java.util.Locale.ROOT);
@@ -26,12 +34,12 @@ public record PartRule(String part, Layer layer, int order, Optional<Chosen> cho
     }
 
     /** One value of a choice. */
-    public record Chosen(String choice, String value) {
-    }
+    public record Chosen(String choice, String value) {}
 
     /** @param values the value of every choice */
     public boolean holds(Map<String, String> values) {
-        return choice.isEmpty() || choice.get().value().equals(values.get(choice.get().choice()));
+        return choice.isEmpty()
+                || choice.get().value().equals(values.get(choice.get().choice()));
     }
 
     public List<Declaration> declarations() {

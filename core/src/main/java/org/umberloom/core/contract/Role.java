@@ -13,7 +13,8 @@ import org.umberloom.core.token.TokenType;
  * @param decorative whether what it paints need not be seen to understand the page
  * @param purpose    one line on what it is for
  */
-public record Role(String path, TokenType type, Fallback fallback, String part, boolean core, boolean decorative, String purpose) {
+public record Role(
+        String path, TokenType type, Fallback fallback, String part, boolean core, boolean decorative, String purpose) {
     static final String ANY_SURFACE = "surface.*.";
 
     /** Whether every surface has one of its own. */
@@ -42,6 +43,10 @@ public record Role(String path, TokenType type, Fallback fallback, String part, 
 
     /** What rules read of it: itself, or each member of a text style. */
     public List<String> readings() {
-        return type == TokenType.TYPOGRAPHY ? Stream.of(Member.values()).map(member -> general() + "." + member.id()).toList() : List.of(general());
+        return type == TokenType.TYPOGRAPHY
+                ? Stream.of(Member.values())
+                        .map(member -> general() + "." + member.id())
+                        .toList()
+                : List.of(general());
     }
 }

@@ -93,12 +93,16 @@ public final class Worn {
 
     /** The color of a role, by its path on a surface. */
     public Optional<Color> color(String path) {
-        return find(path).map(Standing::value).filter(ColorValue.class::isInstance).map(value -> ((ColorValue) value).color());
+        return find(path)
+                .map(Standing::value)
+                .filter(ColorValue.class::isInstance)
+                .map(value -> ((ColorValue) value).color());
     }
 
     private Standing stand(Role role, String surface, String path) {
         Optional<Resolved> own = own(role, path);
-        if (own.isPresent()) return new Standing(path, role, own, Optional.empty(), own.get().value());
+        if (own.isPresent())
+            return new Standing(path, role, own, Optional.empty(), own.get().value());
         if (role.ofSurfaces() && !surface.equals(Surfaces.PAGE) && !speaks(role, surface)) {
             Standing page = at(role, Surfaces.PAGE);
             return new Standing(path, role, Optional.empty(), Optional.of(page.path()), page.value());
@@ -112,11 +116,13 @@ public final class Worn {
             return new Standing(path, role, Optional.empty(), general.map(Standing::path), style(style, general));
         }
         if (role.fallback() instanceof Fallback.Readable readable) return readable(role, path, readable, surface);
-        return new Standing(path, role, Optional.empty(), Optional.empty(), ((Fallback.Literal) role.fallback()).value());
+        return new Standing(
+                path, role, Optional.empty(), Optional.empty(), ((Fallback.Literal) role.fallback()).value());
     }
 
     private Optional<Resolved> own(Role role, String path) {
-        return Optional.ofNullable(resolution.tokens().get(TokenPath.of(path))).filter(token -> token.type() == role.type());
+        return Optional.ofNullable(resolution.tokens().get(TokenPath.of(path)))
+                .filter(token -> token.type() == role.type());
     }
 
     /** Whether a surface sets something that a role's fallback speaks of. */
@@ -134,17 +140,26 @@ public final class Worn {
     }
 
     private static TokenValue style(Fallback.Style style, Optional<Standing> general) {
-        Map<String, TokenValue> parts = new LinkedHashMap<>(general.map(standing -> ((TypographyValue) standing.value()).parts()).orElse(Map.of()));
+        Map<String, TokenValue> parts =
+                new LinkedHashMap<>(general.map(standing -> ((TypographyValue) standing.value()).parts())
+                        .orElse(Map.of()));
         parts.putAll(style.own());
-        return new TypographyValue(parts.get("fontFamily"), parts.get("fontSize"), parts.get("fontWeight"), parts.get("letterSpacing"), parts.get("lineHeight"));
+        return new TypographyValue(
+                parts.get("fontFamily"),
+                parts.get("fontSize"),
+                parts.get("fontWeight"),
+                parts.get("letterSpacing"),
+                parts.get("lineHeight"));
     }
 
     private Standing readable(Role role, String path, Fallback.Readable readable, String surface) {
         Color ground = ((ColorValue) at(contract.role(readable.on()), surface).value()).color();
         Optional<Standing> preferred = readable.preferred().map(to -> at(contract.role(to), surface));
-        Optional<Color> color = readable.color().or(() -> preferred.map(standing -> ((ColorValue) standing.value()).color()));
+        Optional<Color> color =
+                readable.color().or(() -> preferred.map(standing -> ((ColorValue) standing.value()).color()));
         if (color.isPresent() && Contrast.ratio(color.get(), ground) >= readable.ratio())
-            return new Standing(path, role, Optional.empty(), preferred.map(Standing::path), new ColorValue(color.get()));
+            return new Standing(
+                    path, role, Optional.empty(), preferred.map(Standing::path), new ColorValue(color.get()));
         Color end = Contrast.ratio(BLACK, ground) >= Contrast.ratio(WHITE, ground) ? BLACK : WHITE;
         return new Standing(path, role, Optional.empty(), Optional.empty(), new ColorValue(end));
     }

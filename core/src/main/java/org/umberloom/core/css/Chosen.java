@@ -27,7 +27,9 @@ final class Chosen {
         static final Condition ALWAYS = new Condition("", "");
 
         Condition and(Condition other) {
-            return new Condition(media.isEmpty() || other.media.isEmpty() ? media + other.media : media + " and " + other.media, root + other.root);
+            return new Condition(
+                    media.isEmpty() || other.media.isEmpty() ? media + other.media : media + " and " + other.media,
+                    root + other.root);
         }
 
         /** The selector for what it matches below such a root. */
@@ -38,20 +40,37 @@ final class Chosen {
 
     private final Map<PartRule.Chosen, List<Condition>> conditions = new LinkedHashMap<>();
 
-    private Chosen() {
-    }
+    private Chosen() {}
 
     /** What a theme chooses. */
     static Chosen of(ThemeDocument theme) {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values()) {
             List<Place> writing = Choices.writing(theme, choice);
-            List<String> deciding = writing.stream().map(Chosen::deciding).flatMap(Optional::stream).filter(theme.modifiers()::containsKey).distinct().toList();
-            List<Scope> scopes = writing.stream().filter(Place.InScope.class::isInstance).map(place -> ((Place.InScope) place).scope()).distinct().toList();
-            Condition elsewhere = new Condition("", scopes.stream().map(scope -> ":not(" + Stylesheet.selector(scope) + ")").collect(Collectors.joining()));
+            List<String> deciding = writing.stream()
+                    .map(Chosen::deciding)
+                    .flatMap(Optional::stream)
+                    .filter(theme.modifiers()::containsKey)
+                    .distinct()
+                    .toList();
+            List<Scope> scopes = writing.stream()
+                    .filter(Place.InScope.class::isInstance)
+                    .map(place -> ((Place.InScope) place).scope())
+                    .distinct()
+                    .toList();
+            Condition elsewhere = new Condition(
+                    "",
+                    scopes.stream()
+                            .map(scope -> ":not(" + Stylesheet.selector(scope) + ")")
+                            .collect(Collectors.joining()));
             chosen.collect(theme, choice, deciding, theme.defaults(), elsewhere);
             for (Scope scope : scopes)
-                chosen.collect(theme, choice, deciding, theme.defaults().at(scope), new Condition("", Stylesheet.selector(scope)));
+                chosen.collect(
+                        theme,
+                        choice,
+                        deciding,
+                        theme.defaults().at(scope),
+                        new Condition("", Stylesheet.selector(scope)));
         }
         return chosen;
     }
@@ -67,8 +86,12 @@ final class Chosen {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values())
             for (String value : choice.values().keySet())
-                chosen.conditions.put(new PartRule.Chosen(choice.name(), value),
-                        List.of(new Condition("", "[" + Stylesheet.choiceAttribute(choice.name()) + "=" + CssEscape.string(value) + "]")));
+                chosen.conditions.put(
+                        new PartRule.Chosen(choice.name(), value),
+                        List.of(new Condition(
+                                "",
+                                "[" + Stylesheet.choiceAttribute(choice.name()) + "=" + CssEscape.string(value)
+                                        + "]")));
         return chosen;
     }
 
@@ -78,16 +101,24 @@ final class Chosen {
     }
 
     /** Walks through the contexts of the modifiers that decide. */
-    private void collect(ThemeDocument theme, Choice choice, List<String> deciding, Combination combination, Condition condition) {
+    private void collect(
+            ThemeDocument theme, Choice choice, List<String> deciding, Combination combination, Condition condition) {
         if (deciding.isEmpty()) {
             String value = Choices.of(theme, combination).get(choice.name());
-            conditions.computeIfAbsent(new PartRule.Chosen(choice.name(), value), key -> new ArrayList<>()).add(condition);
+            conditions
+                    .computeIfAbsent(new PartRule.Chosen(choice.name(), value), key -> new ArrayList<>())
+                    .add(condition);
             return;
         }
         String modifier = deciding.get(0);
         for (String context : theme.modifier(modifier).contexts().keySet())
             for (Condition one : holding(theme, modifier, context))
-                collect(theme, choice, deciding.subList(1, deciding.size()), combination.with(modifier, context), condition.and(one));
+                collect(
+                        theme,
+                        choice,
+                        deciding.subList(1, deciding.size()),
+                        combination.with(modifier, context),
+                        condition.and(one));
     }
 
     /** When a context holds: because the page says so, because it is the default, or because the reader's system asks for it. */
@@ -96,15 +127,21 @@ final class Chosen {
         String attribute = Stylesheet.attribute(name);
         String unsaid = ":not([" + attribute + "])";
         Condition said = new Condition("", "[" + attribute + "=" + CssEscape.string(context) + "]");
-        Optional<Meaning.Scheme> scheme = Meaning.scheme(theme).filter(one -> one.modifier().equals(name));
+        Optional<Meaning.Scheme> scheme =
+                Meaning.scheme(theme).filter(one -> one.modifier().equals(name));
         if (scheme.isPresent()) {
-            if (context.equals(scheme.get().light())) return List.of(said, new Condition("(prefers-color-scheme: light)", unsaid));
-            return context.equals(scheme.get().dark()) ? List.of(said, new Condition("(prefers-color-scheme: dark)", unsaid)) : List.of(said);
+            if (context.equals(scheme.get().light()))
+                return List.of(said, new Condition("(prefers-color-scheme: light)", unsaid));
+            return context.equals(scheme.get().dark())
+                    ? List.of(said, new Condition("(prefers-color-scheme: dark)", unsaid))
+                    : List.of(said);
         }
         boolean standard = context.equals(modifier.defaultContext());
-        Optional<Meaning.Contrast> contrast = Meaning.contrast(theme).filter(one -> one.modifier().equals(name));
+        Optional<Meaning.Contrast> contrast =
+                Meaning.contrast(theme).filter(one -> one.modifier().equals(name));
         if (contrast.isPresent()) {
-            if (context.equals(contrast.get().more())) return List.of(said, new Condition("(prefers-contrast: more)", unsaid));
+            if (context.equals(contrast.get().more()))
+                return List.of(said, new Condition("(prefers-contrast: more)", unsaid));
             return standard ? List.of(said, new Condition("(not (prefers-contrast: more))", unsaid)) : List.of(said);
         }
         return standard ? List.of(said, new Condition("", unsaid)) : List.of(said);

@@ -2,15 +2,15 @@ package org.umberloom.core.css;
 
 /** Names that come from a document, written where CSS stands. The one place where that is done. Source: CSSOM, section 2.1. */
 public final class CssEscape {
-    private CssEscape() {
-    }
+    private CssEscape() {}
 
     /** A text as a CSS string in double quotes: serialize a string, with everything unseen and the end of a style element as codes. */
     public static String string(String text) {
         StringBuilder css = new StringBuilder(text.length() + 2).append('"');
         text.codePoints().forEach(c -> {
             if (c == 0) css.append('\ufffd');
-            else if (c < 0x20 || c >= 0x7f && c < 0xa0 || c == '<' || c == 0x2028 || c == 0x2029) css.append('\\').append(Integer.toHexString(c)).append(' ');
+            else if (c < 0x20 || c >= 0x7f && c < 0xa0 || c == '<' || c == 0x2028 || c == 0x2029)
+                css.append('\\').append(Integer.toHexString(c)).append(' ');
             else if (c == '"' || c == '\\') css.append('\\').appendCodePoint(c);
             else css.appendCodePoint(c);
         });
@@ -21,7 +21,11 @@ public final class CssEscape {
     static String part(String name) {
         StringBuilder css = new StringBuilder();
         name.codePoints().forEach(c -> {
-            if (c == '-' || c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || c >= 0x100 && Character.isLetter(c)
+            if (c == '-'
+                    || c >= 'a' && c <= 'z'
+                    || c >= 'A' && c <= 'Z'
+                    || c >= '0' && c <= '9'
+                    || c >= 0x100 && Character.isLetter(c)
                     || c >= 0xc0 && c < 0x100 && c != 0xd7 && c != 0xf7) css.appendCodePoint(c);
             else css.append('_').append(Integer.toHexString(c));
         });

@@ -26,12 +26,20 @@ import org.umberloom.core.token.ValueText;
 
 /** Single values as CSS text. */
 final class CssText {
-    private static final Set<String> GENERIC_FAMILIES = Set.of("serif", "sans-serif", "monospace", "cursive", "fantasy",
-            "system-ui", "ui-serif", "ui-sans-serif", "ui-monospace", "ui-rounded");
+    private static final Set<String> GENERIC_FAMILIES = Set.of(
+            "serif",
+            "sans-serif",
+            "monospace",
+            "cursive",
+            "fantasy",
+            "system-ui",
+            "ui-serif",
+            "ui-sans-serif",
+            "ui-monospace",
+            "ui-rounded");
     private static final int LENGTH_PLACES = 4;
 
-    private CssText() {
-    }
+    private CssText() {}
 
     /**
      * A gradient becomes its list of stops, to stand inside a gradient function; dashes of their own become {@code dashed},
@@ -42,14 +50,16 @@ final class CssText {
      * @throws IllegalArgumentException for a value that has no single CSS form
      */
     static String of(TokenValue value) {
-        if (value instanceof ColorValue color && color.color().inSrgbGamut() || !(value instanceof ColorValue) && !(value instanceof CompositeValue))
-            return of(value, false);
+        if (value instanceof ColorValue color && color.color().inSrgbGamut()
+                || !(value instanceof ColorValue) && !(value instanceof CompositeValue)) return of(value, false);
         return TwoGamuts.of(of(value, false), of(value, true));
     }
 
     private static String of(TokenValue value, boolean wide) {
         if (value instanceof ColorValue color)
-            return wide && !color.color().inSrgbGamut() ? displayP3(color.color()) : color.color().hex();
+            return wide && !color.color().inSrgbGamut()
+                    ? displayP3(color.color())
+                    : color.color().hex();
         if (value instanceof DimensionValue length) return length(length);
         if (value instanceof FluidValue fluid) return fluid(fluid);
         if (value instanceof FontFamilyValue families)
@@ -58,16 +68,19 @@ final class CssText {
         if (value instanceof NumberValue number) return ValueText.number(number.number(), LENGTH_PLACES);
         if (value instanceof DurationValue || value instanceof CubicBezierValue) return ValueText.write(value);
         if (value instanceof StrokeStyleValue stroke) return stroke.dash().isEmpty() ? stroke.keyword() : "dashed";
-        if (value instanceof BorderValue border) return of(border.width(), wide) + " " + of(border.style(), wide) + " " + of(border.color(), wide);
+        if (value instanceof BorderValue border)
+            return of(border.width(), wide) + " " + of(border.style(), wide) + " " + of(border.color(), wide);
         if (value instanceof TransitionValue change)
-            return of(change.duration(), wide) + " " + of(change.timingFunction(), wide) + " " + of(change.delay(), wide);
+            return of(change.duration(), wide) + " " + of(change.timingFunction(), wide) + " "
+                    + of(change.delay(), wide);
         if (value instanceof ShadowValue shadow)
-            return (shadow.inset() ? "inset " : "") + of(shadow.offsetX(), wide) + " " + of(shadow.offsetY(), wide) + " "
-                    + of(shadow.blur(), wide) + " " + of(shadow.spread(), wide) + " " + of(shadow.color(), wide);
+            return (shadow.inset() ? "inset " : "") + of(shadow.offsetX(), wide) + " " + of(shadow.offsetY(), wide)
+                    + " " + of(shadow.blur(), wide) + " " + of(shadow.spread(), wide) + " " + of(shadow.color(), wide);
         if (value instanceof ShadowListValue list)
             return list.shadows().stream().map(one -> of(one, wide)).collect(Collectors.joining(", "));
         if (value instanceof GradientValue gradient)
-            return gradient.stops().stream().map(stop -> of(stop.color(), wide) + " " + percent(stop.position()))
+            return gradient.stops().stream()
+                    .map(stop -> of(stop.color(), wide) + " " + percent(stop.position()))
                     .collect(Collectors.joining(", "));
         throw new IllegalArgumentException("no single CSS value for " + value);
     }
@@ -88,8 +101,10 @@ final class CssText {
     }
 
     private static String length(DimensionValue length) {
-        return length.amount() == 0 ? "0px"
-                : ValueText.number(length.amount(), LENGTH_PLACES) + length.unit().css();
+        return length.amount() == 0
+                ? "0px"
+                : ValueText.number(length.amount(), LENGTH_PLACES)
+                        + length.unit().css();
     }
 
     /**

@@ -39,15 +39,13 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
 
     /** Hears where values stand that change with tokens. */
     interface Standing {
-        Standing UNHEARD = new Standing() { };
+        Standing UNHEARD = new Standing() {};
 
         /** A token's own value, rather than a reference to another's; parts of a composite by the path of the whole. */
-        default void at(TokenPath token, String block, String name) {
-        }
+        default void at(TokenPath token, String block, String name) {}
 
         /** What a role without a token is computed to. */
-        default void computed(Role role, String block, String name) {
-        }
+        default void computed(Role role, String block, String name) {}
     }
 
     /** The properties for these readings of roles, and for the tokens they refer to. */
@@ -56,7 +54,8 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
     }
 
     /** The same, telling where values stand. */
-    static CustomProperties of(Resolution resolution, Collection<String> readings, List<String> surfaces, Standing standing) {
+    static CustomProperties of(
+            Resolution resolution, Collection<String> readings, List<String> surfaces, Standing standing) {
         return new Writer(resolution, standing).write(readings, surfaces);
     }
 
@@ -124,7 +123,9 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             for (String reading : readings) {
                 Optional<Role> role = contract.ofReading(reading);
                 // No token may take the name of a role that is not its own.
-                ownerOfName.put(nameOf(reading), role.filter(one -> !one.path().equals(reading)).isPresent() ? "role " + reading : reading);
+                ownerOfName.put(
+                        nameOf(reading),
+                        role.filter(one -> !one.path().equals(reading)).isPresent() ? "role " + reading : reading);
                 if (role.isEmpty()) putOther(reading);
                 else if (role.get().ofSurfaces()) blocks.keySet().forEach(block -> put(block, role.get()));
                 else if (role.get().type() == TokenType.TYPOGRAPHY) putMember(role.get(), reading);
@@ -143,9 +144,13 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         /** What an interface of its own reads beside the contract. */
         private void putOther(String reading) {
             String surface = Surfaces.GROUP + ".";
-            if (!reading.startsWith(surface)) resolution.find(reading).ifPresent(token -> put(ROOT, nameOf(reading), token));
-            else for (String block : blocks.keySet())
-                resolution.find(Surfaces.path(surfaceOf(block), reading.substring(surface.length()))).ifPresent(token -> put(block, nameOf(reading), token));
+            if (!reading.startsWith(surface))
+                resolution.find(reading).ifPresent(token -> put(ROOT, nameOf(reading), token));
+            else
+                for (String block : blocks.keySet())
+                    resolution
+                            .find(Surfaces.path(surfaceOf(block), reading.substring(surface.length())))
+                            .ifPresent(token -> put(block, nameOf(reading), token));
         }
 
         private void put(String block, Role role) {
@@ -155,9 +160,12 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         /** A role that stands on another of its block refers to it; one that stands on the page's is written as that one is. */
         private void put(String block, String name, Worn.Standing at) {
             if (at.token().isPresent()) put(block, name, at.token().get());
-            else if (at.role().fallback() instanceof Fallback.ToRole to && at.on().equals(Optional.of(contract.role(to.path()).on(surfaceOf(block)))))
-                blocks.get(block).put(name, "var(" + nameOf(contract.role(to.path()).general()) + ")");
-            else if (!block.equals(ROOT) && at.on().equals(Optional.of(at.role().on(Surfaces.PAGE)))) put(block, name, worn.at(at.role(), Surfaces.PAGE));
+            else if (at.role().fallback() instanceof Fallback.ToRole to
+                    && at.on().equals(Optional.of(contract.role(to.path()).on(surfaceOf(block)))))
+                blocks.get(block)
+                        .put(name, "var(" + nameOf(contract.role(to.path()).general()) + ")");
+            else if (!block.equals(ROOT) && at.on().equals(Optional.of(at.role().on(Surfaces.PAGE))))
+                put(block, name, worn.at(at.role(), Surfaces.PAGE));
             else {
                 if (at.role().fallback() instanceof Fallback.Readable) standing.computed(at.role(), block, name);
                 blocks.get(block).put(name, CssText.of(at.value()));
@@ -170,13 +178,20 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             if (at.token().isPresent()) {
                 Resolved token = at.token().get();
                 TypographyValue value = (TypographyValue) token.value();
-                TokenValue written = token.written().value() instanceof TypographyValue own ? own.part(member.part()) : value.part(member.part());
+                TokenValue written = token.written().value() instanceof TypographyValue own
+                        ? own.part(member.part())
+                        : value.part(member.part());
                 put(ROOT, nameOf(reading), token.path(), written, value.part(member.part()));
                 return;
             }
             Fallback.Style style = (Fallback.Style) role.fallback();
             TokenValue own = style.own().get(member.part());
-            blocks.get(ROOT).put(nameOf(reading), own != null ? CssText.of(own) : "var(" + nameOf(style.path().orElseThrow() + "." + member.id()) + ")");
+            blocks.get(ROOT)
+                    .put(
+                            nameOf(reading),
+                            own != null
+                                    ? CssText.of(own)
+                                    : "var(" + nameOf(style.path().orElseThrow() + "." + member.id()) + ")");
         }
 
         private void put(String block, String name, Resolved token) {

@@ -34,45 +34,65 @@ final class Folding {
         Set<Role> set = new HashSet<>();
         Set<String> everywhere = new HashSet<>();
         for (Place place : theme.places())
-            theme.at(place).forEachToken((path, token, type) -> Contract.standard().filledBy(path.dotted()).ifPresent(role -> {
-                set.add(role);
-                boolean applies = place instanceof Place.InSet in && theme.order().contains(ThemeDocument.OrderEntry.set(in.set()));
-                if (applies && type.or(() -> token.value().type()).equals(Optional.of(role.type()))) everywhere.add(path.dotted());
-            }));
+            theme.at(place).forEachToken((path, token, type) -> Contract.standard()
+                    .filledBy(path.dotted())
+                    .ifPresent(role -> {
+                        set.add(role);
+                        boolean applies = place instanceof Place.InSet in
+                                && theme.order().contains(ThemeDocument.OrderEntry.set(in.set()));
+                        if (applies && type.or(() -> token.value().type()).equals(Optional.of(role.type())))
+                            everywhere.add(path.dotted());
+                    }));
         Set<String> surfaces = new HashSet<>(Surfaces.names(theme));
         surfaces.add(Surfaces.PAGE);
-        Set<Role> always = set.stream().filter(role -> role.ofSurfaces() ? surfaces.stream().allMatch(surface -> everywhere.contains(role.on(surface)))
-                : everywhere.contains(role.path())).collect(Collectors.toSet());
+        Set<Role> always = set.stream()
+                .filter(role -> role.ofSurfaces()
+                        ? surfaces.stream().allMatch(surface -> everywhere.contains(role.on(surface)))
+                        : everywhere.contains(role.path()))
+                .collect(Collectors.toSet());
         return new Folding(set, always, true);
     }
 
     /** What stands in a rule for a reading: a property, or a value where the contract's own is the end. */
     String text(String reading) {
-        return end(reading).map(CssText::of).map(TwoGamuts::narrow).orElseGet(() -> "var(" + CustomProperties.nameOf(left(reading)) + ")");
+        return end(reading)
+                .map(CssText::of)
+                .map(TwoGamuts::narrow)
+                .orElseGet(() -> "var(" + CustomProperties.nameOf(left(reading)) + ")");
     }
 
-    /** What has to be written for a reading: what is left of it, and what that stands on where it is unset; nothing where it ends in a value. */
+    /**
+     * What has to be written for a reading: what is left of it, and what that stands on where it is unset; nothing where
+     * it ends in a value.
+     */
     Set<String> readings(String reading) {
         if (end(reading).isPresent()) return Set.of();
         Set<String> readings = new LinkedHashSet<>();
         String next = left(reading);
-        while (!next.isEmpty() && readings.add(next)) next = always.contains(contract.ofReading(next).orElseThrow()) ? "" : below(next);
+        while (!next.isEmpty() && readings.add(next))
+            next = always.contains(contract.ofReading(next).orElseThrow()) ? "" : below(next);
         return readings;
     }
 
     /** The reading that an unset one refers to; empty for none. */
     private String below(String reading) {
         Role role = contract.ofReading(reading).orElseThrow();
-        if (role.fallback() instanceof Fallback.ToRole to) return contract.role(to.path()).general();
-        return role.fallback() instanceof Fallback.Style style && style.path().isPresent() && !style.own().containsKey(Member.of(reading).part())
-                ? style.path().get() + "." + Member.of(reading).id() : "";
+        if (role.fallback() instanceof Fallback.ToRole to)
+            return contract.role(to.path()).general();
+        return role.fallback() instanceof Fallback.Style style
+                        && style.path().isPresent()
+                        && !style.own().containsKey(Member.of(reading).part())
+                ? style.path().get() + "." + Member.of(reading).id()
+                : "";
     }
 
     private String left(String reading) {
         Role role = contract.ofReading(reading).orElseThrow();
         if (!folds || set.contains(role)) return reading;
-        if (role.fallback() instanceof Fallback.ToRole to) return left(contract.role(to.path()).general());
-        if (role.fallback() instanceof Fallback.Style style && style.path().isPresent()) return left(style.path().get() + "." + Member.of(reading).id());
+        if (role.fallback() instanceof Fallback.ToRole to)
+            return left(contract.role(to.path()).general());
+        if (role.fallback() instanceof Fallback.Style style && style.path().isPresent())
+            return left(style.path().get() + "." + Member.of(reading).id());
         return reading;
     }
 
@@ -80,7 +100,8 @@ final class Folding {
         Role role = contract.ofReading(reading).orElseThrow();
         if (!folds || set.contains(role)) return Optional.empty();
         if (role.fallback() instanceof Fallback.Literal literal) return Optional.of(literal.value());
-        if (role.fallback() instanceof Fallback.ToRole to) return end(contract.role(to.path()).general());
+        if (role.fallback() instanceof Fallback.ToRole to)
+            return end(contract.role(to.path()).general());
         if (role.type() != TokenType.TYPOGRAPHY) return Optional.empty();
         Fallback.Style style = (Fallback.Style) role.fallback();
         Member member = Member.of(reading);

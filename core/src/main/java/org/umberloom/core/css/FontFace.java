@@ -8,5 +8,4 @@ package org.umberloom.core.css;
  * @param weights the range of a variable font, such as {@code 200 800}
  * @param url     where the stylesheet finds it
  */
-public record FontFace(String family, String style, String weights, String url) {
-}
+public record FontFace(String family, String style, String weights, String url) {}

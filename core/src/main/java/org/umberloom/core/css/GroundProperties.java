@@ -26,16 +26,16 @@ public final class GroundProperties {
     private static final String BLEND = "blend";
     private static final String WHOLE = "auto";
 
-    private record Layer(String image, String position, String size, String repeat, String blend) {
-    }
+    private record Layer(String image, String position, String size, String repeat, String blend) {}
 
-    private GroundProperties() {
-    }
+    private GroundProperties() {}
 
     /** @param placed empty for a surface of plain color, which must not show the ground of a surface around it */
     static Map<String, String> of(Optional<Grounds.Placed> placed, Resolution resolution) {
         Map<String, String> properties = new LinkedHashMap<>();
-        placed.map(ground -> lists(ground, resolution)).orElse(Map.of()).forEach((list, value) -> properties.put("--ground-" + list, value));
+        placed.map(ground -> lists(ground, resolution))
+                .orElse(Map.of())
+                .forEach((list, value) -> properties.put("--ground-" + list, value));
         if (properties.isEmpty()) properties.put(IMAGE, NONE);
         return properties;
     }
@@ -45,8 +45,12 @@ public final class GroundProperties {
      * style sheet stands.
      */
     public static String declarations(Grounds.Placed placed, Resolution resolution) {
-        return String.join("; ", lists(placed, resolution).entrySet().stream()
-                .map(list -> "background-" + (list.getKey().equals(BLEND) ? "blend-mode" : list.getKey()) + ": " + list.getValue()).toList());
+        return String.join(
+                "; ",
+                lists(placed, resolution).entrySet().stream()
+                        .map(list -> "background-" + (list.getKey().equals(BLEND) ? "blend-mode" : list.getKey()) + ": "
+                                + list.getValue())
+                        .toList());
     }
 
     private static Map<String, String> lists(Grounds.Placed placed, Resolution resolution) {
@@ -75,14 +79,35 @@ public final class GroundProperties {
         if (placed.laid() > 0) layers.add(veil(placed.color(), placed.laid()));
         String size = ground.size().endsWith("px") ? ground.size() + " auto" : ground.size();
         switch (ground.kind()) {
-            case PICTURE -> layers.add(new Layer("url(\"" + Stylesheet.GROUND_FOLDER + ground.source() + "\")", ground.position(), size, ground.repeat(), ground.blend().css()));
-            case GRADIENT -> resolution.value(ground.source(), GradientValue.class).ifPresent(gradient -> layers.add(new Layer("linear-gradient("
-                    + ValueText.number(ground.angle(), 2) + "deg, " + CustomProperties.text(gradient) + ")", "0 0", WHOLE, "no-repeat", ground.blend().css())));
+            case PICTURE ->
+                layers.add(new Layer(
+                        "url(\"" + Stylesheet.GROUND_FOLDER + ground.source() + "\")",
+                        ground.position(),
+                        size,
+                        ground.repeat(),
+                        ground.blend().css()));
+            case GRADIENT ->
+                resolution
+                        .value(ground.source(), GradientValue.class)
+                        .ifPresent(gradient -> layers.add(new Layer(
+                                "linear-gradient(" + ValueText.number(ground.angle(), 2) + "deg, "
+                                        + CustomProperties.text(gradient) + ")",
+                                "0 0",
+                                WHOLE,
+                                "no-repeat",
+                                ground.blend().css())));
             case PATTERN -> {
-                String ink = resolution.value(Surfaces.path(placed.surface(), ground.role()), ColorValue.class)
-                        .map(CustomProperties::text).orElse("transparent");
+                String ink = resolution
+                        .value(Surfaces.path(placed.surface(), ground.role()), ColorValue.class)
+                        .map(CustomProperties::text)
+                        .orElse("transparent");
                 for (Pattern.Layer layer : Pattern.byId(ground.source()).layers())
-                    layers.add(new Layer(layer.in(ink), ground.position(), layer.size(), "repeat", ground.blend().css()));
+                    layers.add(new Layer(
+                            layer.in(ink),
+                            ground.position(),
+                            layer.size(),
+                            "repeat",
+                            ground.blend().css()));
             }
         }
         return layers;
@@ -90,9 +115,10 @@ public final class GroundProperties {
 
     private static Layer veil(Color color, double alpha) {
         Color rgb = color.toSrgb8();
-        String paint = "rgb(" + Math.round(rgb.c1() * 255) + " " + Math.round(rgb.c2() * 255) + " " + Math.round(rgb.c3() * 255) + " / "
-                + ValueText.number(alpha, 3) + ")";
-        return new Layer("linear-gradient(" + paint + ", " + paint + ")", "0 0", WHOLE, "no-repeat", Blend.NORMAL.css());
+        String paint = "rgb(" + Math.round(rgb.c1() * 255) + " " + Math.round(rgb.c2() * 255) + " "
+                + Math.round(rgb.c3() * 255) + " / " + ValueText.number(alpha, 3) + ")";
+        return new Layer(
+                "linear-gradient(" + paint + ", " + paint + ")", "0 0", WHOLE, "no-repeat", Blend.NORMAL.css());
     }
 
     private static String join(List<String> items) {

@@ -17,14 +17,12 @@ import org.umberloom.core.theme.ThemeDocument;
 /** The rules of the parts that a theme’s pages need, as text: only selectors that match something, roles folded into what they stand on. */
 final class Rules {
     /** @param around the at-rules it stands in, outermost first */
-    private record Written(PartRule.Layer layer, List<String> around, String selectors, List<String> declarations) {
-    }
+    private record Written(PartRule.Layer layer, List<String> around, String selectors, List<String> declarations) {}
 
     private final List<Written> written = new ArrayList<>();
     private final Set<String> readings = new LinkedHashSet<>();
 
-    private Rules() {
-    }
+    private Rules() {}
 
     static Rules of(ThemeDocument theme, Usage usage) {
         return usage.live() ? Live.RULES : read(theme, usage);
@@ -43,12 +41,23 @@ final class Rules {
         Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme);
         for (PartRule rule : Contract.standard().rules()) {
             List<Chosen.Condition> conditions = chosen.when(rule.choice());
-            List<Selector> matching = rule.rule().selectors().stream().filter(usage::matches).toList();
+            List<Selector> matching =
+                    rule.rule().selectors().stream().filter(usage::matches).toList();
             if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty()) continue;
             rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
-            List<String> declarations = rule.declarations().stream().map(declaration -> text(declaration, rule.readings(), folding)).toList();
-            byMedia(conditions).forEach((media, under) -> rules.written.add(new Written(rule.layer(), around(rule, media), under.stream()
-                    .flatMap(condition -> matching.stream().map(Selector::text).map(condition::guarding)).collect(Collectors.joining(", ")), declarations)));
+            List<String> declarations = rule.declarations().stream()
+                    .map(declaration -> text(declaration, rule.readings(), folding))
+                    .toList();
+            byMedia(conditions)
+                    .forEach((media, under) -> rules.written.add(new Written(
+                            rule.layer(),
+                            around(rule, media),
+                            under.stream()
+                                    .flatMap(condition -> matching.stream()
+                                            .map(Selector::text)
+                                            .map(condition::guarding))
+                                    .collect(Collectors.joining(", ")),
+                            declarations)));
         }
         return rules;
     }
@@ -60,12 +69,14 @@ final class Rules {
     }
 
     private static Map<String, List<Chosen.Condition>> byMedia(List<Chosen.Condition> conditions) {
-        return conditions.stream().collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
+        return conditions.stream()
+                .collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
     }
 
     private static String text(Declaration declaration, Set<String> readings, Folding folding) {
         String text = declaration.toString();
-        for (String reading : readings) text = text.replace("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
+        for (String reading : readings)
+            text = text.replace("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
         return text;
     }
 
@@ -75,7 +86,9 @@ final class Rules {
     }
 
     boolean moves() {
-        return written.stream().flatMap(rule -> rule.declarations.stream()).anyMatch(declaration -> declaration.startsWith("transition"));
+        return written.stream()
+                .flatMap(rule -> rule.declarations.stream())
+                .anyMatch(declaration -> declaration.startsWith("transition"));
     }
 
     String text(PartRule.Layer layer) {
@@ -84,7 +97,8 @@ final class Rules {
             if (rule.layer != layer) continue;
             rule.around.forEach(one -> css.append(one).append(" {\n"));
             css.append(rule.selectors).append(" {\n");
-            for (String declaration : rule.declarations) css.append("  ").append(declaration).append(";\n");
+            for (String declaration : rule.declarations)
+                css.append("  ").append(declaration).append(";\n");
             css.append("}\n".repeat(1 + rule.around.size()));
         }
         return css.toString();

@@ -31,17 +31,21 @@ public final class Stylesheet {
     /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
             + "  transition: none !important;\n}\n}\n";
+
     private static final String DATA = "data-";
     /** What pages say of themselves in such attributes, because rules ask for it. */
     private static final Set<String> OF_PAGES = Stream.concat(
-            Arrays.stream(Scope.Level.values()).map(Scope.Level::id),
-            Contract.standard().rules().stream().flatMap(rule -> rule.rule().selectors().stream())
-                    .flatMap(selector -> selector.needs().stream()).filter(need -> need.startsWith("[" + DATA))
-                    .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0])).collect(Collectors.toUnmodifiableSet());
+                    Arrays.stream(Scope.Level.values()).map(Scope.Level::id),
+                    Contract.standard().rules().stream()
+                            .flatMap(rule -> rule.rule().selectors().stream())
+                            .flatMap(selector -> selector.needs().stream())
+                            .filter(need -> need.startsWith("[" + DATA))
+                            .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0]))
+            .collect(Collectors.toUnmodifiableSet());
+
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
-    private Stylesheet() {
-    }
+    private Stylesheet() {}
 
     /** The whole stylesheet for pages of that usage, of a theme whose grounds show no pictures. */
     public static String compile(ThemeDocument theme, Usage usage, List<FontFace> fonts) {
@@ -54,8 +58,12 @@ public final class Stylesheet {
     }
 
     /** The same with the theme's resolutions from wherever they are at hand, by combinations that name every modifier. */
-    public static String compile(ThemeDocument theme, Usage pages, List<FontFace> fonts, Pictures pictures,
-                                 Function<Combination, Resolution> resolutions) {
+    public static String compile(
+            ThemeDocument theme,
+            Usage pages,
+            List<FontFace> fonts,
+            Pictures pictures,
+            Function<Combination, Resolution> resolutions) {
         Rules rules = Rules.of(theme, pages);
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
@@ -71,22 +79,29 @@ public final class Stylesheet {
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();
         for (FontFace font : fonts) css.append(fontFace(font));
-        TokenBlocks.Layers blocks = TokenBlocks.of(theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination));
-        return css.append(layer("tokens", schemes(theme) + blocks.tokens())).append(layer("site", blocks.site())).toString();
+        TokenBlocks.Layers blocks = TokenBlocks.of(
+                theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination));
+        return css.append(layer("tokens", schemes(theme) + blocks.tokens()))
+                .append(layer("site", blocks.site()))
+                .toString();
     }
 
     static List<String> furtherSurfaces(Resolution resolution) {
-        return Surfaces.names(resolution).stream().filter(surface -> !surface.equals(Surfaces.PAGE)).toList();
+        return Surfaces.names(resolution).stream()
+                .filter(surface -> !surface.equals(Surfaces.PAGE))
+                .toList();
     }
 
     /** Which schemes a page can be seen in, and which one it is forced to. */
     private static String schemes(ThemeDocument theme) {
-        return Meaning.scheme(theme).map(scheme -> {
-            String attribute = attribute(scheme.modifier());
-            return ":root { color-scheme: light dark; }\n"
-                    + "[" + attribute + "=" + CssEscape.string(scheme.light()) + "] { color-scheme: light; }\n"
-                    + "[" + attribute + "=" + CssEscape.string(scheme.dark()) + "] { color-scheme: dark; }\n";
-        }).orElse("");
+        return Meaning.scheme(theme)
+                .map(scheme -> {
+                    String attribute = attribute(scheme.modifier());
+                    return ":root { color-scheme: light dark; }\n"
+                            + "[" + attribute + "=" + CssEscape.string(scheme.light()) + "] { color-scheme: light; }\n"
+                            + "[" + attribute + "=" + CssEscape.string(scheme.dark()) + "] { color-scheme: dark; }\n";
+                })
+                .orElse("");
     }
 
     /** The attribute of the root element that says at which scope a page stands: {@code data-kind}. */

@@ -27,14 +27,18 @@ import org.umberloom.core.theme.ThemeDocument;
 final class TokenBlocks {
     /** A theme with more combinations writes only those where at most two modifiers leave their default. */
     private static final int MOST_COMBINATIONS = 256;
+
     private static final int FEW_LEAVING = 2;
 
     /** What was written, by the cascade layers it belongs to. */
-    record Layers(String tokens, String site) {
-    }
+    record Layers(String tokens, String site) {}
 
     /** A block that was written: at which scope and under which contexts it holds, and its properties by surface. */
-    private record Written(Optional<Scope> scope, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> blocks) {
+    private record Written(
+            Optional<Scope> scope,
+            Map<String, String> conditions,
+            boolean dark,
+            Map<String, Map<String, String>> blocks) {
         boolean holds(Map<String, String> contexts, boolean inTheDark) {
             return contexts.entrySet().containsAll(conditions.entrySet()) && (inTheDark || !dark);
         }
@@ -53,7 +57,11 @@ final class TokenBlocks {
     private final boolean grounds;
     private final Function<Combination, Resolution> resolutions;
 
-    private TokenBlocks(ThemeDocument theme, Collection<String> roles, Pictures pictures, Function<Combination, Resolution> resolutions) {
+    private TokenBlocks(
+            ThemeDocument theme,
+            Collection<String> roles,
+            Pictures pictures,
+            Function<Combination, Resolution> resolutions) {
         this.theme = theme;
         this.resolutions = resolutions;
         this.roles = roles;
@@ -63,13 +71,19 @@ final class TokenBlocks {
         contrast = Meaning.contrast(theme);
     }
 
-    static Layers of(ThemeDocument theme, Collection<String> roles, Usage usage, Pictures pictures,
-                     Function<Combination, Resolution> resolutions) {
+    static Layers of(
+            ThemeDocument theme,
+            Collection<String> roles,
+            Usage usage,
+            Pictures pictures,
+            Function<Combination, Resolution> resolutions) {
         return new TokenBlocks(theme, roles, pictures, resolutions).write(usage);
     }
 
     private Layers write(Usage usage) {
-        List<String> surfaces = Surfaces.names(theme).stream().filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface)).toList();
+        List<String> surfaces = Surfaces.names(theme).stream()
+                .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface))
+                .toList();
         List<Optional<Scope>> scopes = new ArrayList<>(List.of(Optional.empty()));
         theme.scopesWritten().stream().filter(usage::hasScope).forEach(scope -> scopes.add(Optional.of(scope)));
         List<Map<String, String>> choices = choices();
@@ -82,7 +96,10 @@ final class TokenBlocks {
 
     private String text(Written block) {
         String css = rules(block, "", block.conditions, "");
-        if (contrast.isEmpty() || !contrast.get().more().equals(block.conditions.get(contrast.get().modifier()))) return css;
+        if (contrast.isEmpty()
+                || !contrast.get()
+                        .more()
+                        .equals(block.conditions.get(contrast.get().modifier()))) return css;
         // Who asks the system for more contrast gets it, unless the page says otherwise.
         Map<String, String> others = new LinkedHashMap<>(block.conditions);
         others.remove(contrast.get().modifier());
@@ -96,8 +113,15 @@ final class TokenBlocks {
         if (!block.dark) return text(media, root + unsaid + conditions(conditions), block.blocks);
         Meaning.Scheme known = scheme.orElseThrow();
         String attribute = Stylesheet.attribute(known.modifier());
-        return text(and("(prefers-color-scheme: dark)", media), root + ":not([" + attribute + "])" + unsaid + conditions(conditions), block.blocks)
-                + text(media, root + "[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid + conditions(conditions), block.blocks);
+        return text(
+                        and("(prefers-color-scheme: dark)", media),
+                        root + ":not([" + attribute + "])" + unsaid + conditions(conditions),
+                        block.blocks)
+                + text(
+                        media,
+                        root + "[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid
+                                + conditions(conditions),
+                        block.blocks);
     }
 
     private static String and(String one, String other) {
@@ -111,8 +135,10 @@ final class TokenBlocks {
         theme.modifiers().forEach((name, modifier) -> {
             List<Map<String, String>> more = new ArrayList<>();
             for (String context : modifier.contexts().keySet()) {
-                boolean paired = scheme.isPresent() && name.equals(scheme.get().modifier())
-                        && (context.equals(scheme.get().light()) || context.equals(scheme.get().dark()));
+                boolean paired = scheme.isPresent()
+                        && name.equals(scheme.get().modifier())
+                        && (context.equals(scheme.get().light())
+                                || context.equals(scheme.get().dark()));
                 if (paired || context.equals(modifier.defaultContext())) continue;
                 for (Map<String, String> choice : choices) {
                     if (!all && choice.size() == FEW_LEAVING) continue;
@@ -130,26 +156,37 @@ final class TokenBlocks {
     private void add(Optional<Scope> scope, Map<String, String> leaving, List<String> surfaces) {
         Patience.ask();
         Combination combination = scope.map(theme.defaults()::at).orElse(theme.defaults());
-        for (Map.Entry<String, String> entry : leaving.entrySet()) combination = combination.with(entry.getKey(), entry.getValue());
+        for (Map.Entry<String, String> entry : leaving.entrySet())
+            combination = combination.with(entry.getKey(), entry.getValue());
         boolean paired = scheme.isPresent() && !leaving.containsKey(scheme.get().modifier());
-        Map<String, Map<String, String>> light = properties(paired ? combination.with(scheme.get().modifier(), scheme.get().light()) : combination, surfaces);
-        Map<String, Map<String, String>> dark = paired ? properties(combination.with(scheme.get().modifier(), scheme.get().dark()), surfaces) : Map.of();
+        Map<String, Map<String, String>> light = properties(
+                paired ? combination.with(scheme.get().modifier(), scheme.get().light()) : combination, surfaces);
+        Map<String, Map<String, String>> dark = paired
+                ? properties(
+                        combination.with(scheme.get().modifier(), scheme.get().dark()), surfaces)
+                : Map.of();
         if (paired) pairColors(light, dark);
         emit(scope, leaving, false, light);
         if (!paired) return;
         Map<String, Map<String, String>> inTheDark = copy(light);
-        dark.forEach((block, properties) -> inTheDark.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
+        dark.forEach((block, properties) ->
+                inTheDark.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
         emit(scope, leaving, true, inTheDark);
     }
 
     private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
         Resolution resolution = resolutions.apply(combination);
         CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
-        return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties).blocks());
+        return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties)
+                .blocks());
     }
 
     /** Writes what the cascade so far would get wrong. */
-    private void emit(Optional<Scope> scope, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
+    private void emit(
+            Optional<Scope> scope,
+            Map<String, String> conditions,
+            boolean dark,
+            Map<String, Map<String, String>> wanted) {
         Map<String, Map<String, String>> missing = new LinkedHashMap<>();
         wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
             if (!value.equals(cascaded(scope, conditions, dark, block, name)))
@@ -159,11 +196,13 @@ final class TokenBlocks {
     }
 
     /** What a scope says itself comes before whatever it inherits: its cascade layer is the later one. */
-    private String cascaded(Optional<Scope> scope, Map<String, String> contexts, boolean dark, String block, String name) {
+    private String cascaded(
+            Optional<Scope> scope, Map<String, String> contexts, boolean dark, String block, String name) {
         String value = null;
         int best = -1;
         for (Written candidate : written) {
-            if (!candidate.scope.equals(scope) || candidate.weight() < best || !candidate.holds(contexts, dark)) continue;
+            if (!candidate.scope.equals(scope) || candidate.weight() < best || !candidate.holds(contexts, dark))
+                continue;
             String own = candidate.blocks.getOrDefault(block, Map.of()).get(name);
             if (own == null) continue;
             value = own;
@@ -185,18 +224,25 @@ final class TokenBlocks {
                 return false;
             }
             if (!isColor(value, light, dark)) return false;
-            light.get(block).put(property.getKey(), TwoGamuts.join(value, property.getValue(), (inLight, inDark) ->
-                    "light-dark(" + inLight + ", " + inDark + ")"));
+            light.get(block)
+                    .put(
+                            property.getKey(),
+                            TwoGamuts.join(
+                                    value,
+                                    property.getValue(),
+                                    (inLight, inDark) -> "light-dark(" + inLight + ", " + inDark + ")"));
             return true;
         }));
     }
 
-    private static boolean isColor(String value, Map<String, Map<String, String>> light, Map<String, Map<String, String>> dark) {
+    private static boolean isColor(
+            String value, Map<String, Map<String, String>> light, Map<String, Map<String, String>> dark) {
         if (value.startsWith("#") || value.startsWith("light-dark(")) return true;
         if (!value.startsWith("var(")) return false;
         String name = value.substring(4, value.length() - 1);
         String target = light.get(CustomProperties.ROOT).get(name);
-        if (target == null) target = dark.getOrDefault(CustomProperties.ROOT, Map.of()).get(name);
+        if (target == null)
+            target = dark.getOrDefault(CustomProperties.ROOT, Map.of()).get(name);
         return target != null && isColor(target, light, dark);
     }
 
@@ -208,8 +254,11 @@ final class TokenBlocks {
 
     private static String conditions(Map<String, String> contexts) {
         StringBuilder selector = new StringBuilder();
-        contexts.forEach((modifier, context) -> selector.append('[').append(Stylesheet.attribute(modifier)).append('=')
-                .append(CssEscape.string(context)).append(']'));
+        contexts.forEach((modifier, context) -> selector.append('[')
+                .append(Stylesheet.attribute(modifier))
+                .append('=')
+                .append(CssEscape.string(context))
+                .append(']'));
         return selector.toString();
     }
 
@@ -228,8 +277,13 @@ final class TokenBlocks {
         blocks.forEach((block, properties) -> {
             if (properties.isEmpty()) return;
             String section = "[data-surface=" + CssEscape.string(block) + "]";
-            css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section).append(" {\n");
-            properties.forEach((name, value) -> css.append("  ").append(name).append(": ").append(TwoGamuts.narrow(value)).append(";\n"));
+            css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section)
+                    .append(" {\n");
+            properties.forEach((name, value) -> css.append("  ")
+                    .append(name)
+                    .append(": ")
+                    .append(TwoGamuts.narrow(value))
+                    .append(";\n"));
             css.append("}\n");
         });
         return media.isEmpty() || css.isEmpty() ? css.toString() : "@media " + media + " {\n" + css + "}\n";

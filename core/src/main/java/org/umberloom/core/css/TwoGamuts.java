@@ -9,10 +9,10 @@ import java.util.function.BinaryOperator;
 final class TwoGamuts {
     /** Source: Media Queries 4, section 6.4, color-gamut. */
     static final String MEDIA = "(color-gamut: p3)";
+
     private static final char BETWEEN = '\n';
 
-    private TwoGamuts() {
-    }
+    private TwoGamuts() {}
 
     static String of(String narrow, String wide) {
         return narrow.equals(wide) ? narrow : narrow + BETWEEN + wide;

@@ -10,5 +10,4 @@ import org.umberloom.core.token.TokenValue;
  * @param confidence 0 to 1
  * @param reason     why, in a few words
  */
-public record Assignment(String role, TokenValue value, double confidence, String reason) {
-}
+public record Assignment(String role, TokenValue value, double confidence, String reason) {}

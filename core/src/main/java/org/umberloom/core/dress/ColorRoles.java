@@ -30,13 +30,13 @@ import org.umberloom.core.token.TokenType;
 final class ColorRoles {
     /** The score from which a name alone decides. */
     private static final double TELLING = 2.5;
+
     private static final double CERTAIN = 7;
     private static final double BY_VALUE = 0.3;
     private static final int MOST_TRIED = 14;
     private static final double QUIET = 0.04;
 
-    private record Candidate(TokenPath path, double score, String reason) {
-    }
+    private record Candidate(TokenPath path, double score, String reason) {}
 
     private final List<Resolution> combinations;
     private final List<Pair> pairs = Contrasts.declared();
@@ -46,7 +46,8 @@ final class ColorRoles {
     private ColorRoles(List<Resolution> combinations) {
         this.combinations = combinations;
         combinations.get(0).tokens().forEach((path, token) -> {
-            if (token.type() == TokenType.COLOR && !path.top().equals(Surfaces.GROUP) && inAll(path)) own.put(path, token);
+            if (token.type() == TokenType.COLOR && !path.top().equals(Surfaces.GROUP) && inAll(path))
+                own.put(path, token);
         });
     }
 
@@ -56,29 +57,42 @@ final class ColorRoles {
         if (roles.own.isEmpty() || !roles.base()) return List.of();
         roles.take(Contract.standard().role("surface.*.accent"));
         for (Role role : Contract.standard().roles().values())
-            if (role.ofSurfaces() && !roles.chosen.containsKey(role.ofSurface()) && Words.knows(role.path())) roles.take(role);
+            if (role.ofSurfaces() && !roles.chosen.containsKey(role.ofSurface()) && Words.knows(role.path()))
+                roles.take(role);
         List<Assignment> assignments = new ArrayList<>();
-        roles.chosen.forEach((role, candidate) -> assignments.add(new Assignment(Surfaces.path(Surfaces.PAGE, role), new Alias(candidate.path),
-                candidate.score < TELLING ? BY_VALUE : Math.min(1, candidate.score / CERTAIN), candidate.reason)));
+        roles.chosen.forEach((role, candidate) -> assignments.add(new Assignment(
+                Surfaces.path(Surfaces.PAGE, role),
+                new Alias(candidate.path),
+                candidate.score < TELLING ? BY_VALUE : Math.min(1, candidate.score / CERTAIN),
+                candidate.reason)));
         return assignments;
     }
 
     private boolean inAll(TokenPath path) {
-        return combinations.stream().allMatch(one -> one.tokens().get(path) != null && one.tokens().get(path).value() instanceof ColorValue);
+        return combinations.stream()
+                .allMatch(one ->
+                        one.tokens().get(path) != null && one.tokens().get(path).value() instanceof ColorValue);
     }
 
     /** Ground and text are chosen together: the most telling two with which everything that falls back on them can be read. */
     private boolean base() {
         List<Candidate> grounds = byName("ground", opaque());
         List<Candidate> texts = byName("text", opaque());
-        grounds.addAll(byValue(Comparator.comparingDouble(path -> -Contrast.luminance(color(path))), "the lightest color without a hue"));
-        texts.addAll(byValue(Comparator.comparingDouble(path -> Contrast.luminance(color(path))), "the darkest color without a hue"));
+        grounds.addAll(byValue(
+                Comparator.comparingDouble(path -> -Contrast.luminance(color(path))),
+                "the lightest color without a hue"));
+        texts.addAll(byValue(
+                Comparator.comparingDouble(path -> Contrast.luminance(color(path))),
+                "the darkest color without a hue"));
         Candidate[] best = {null, null};
         double score = -1;
         for (Candidate ground : grounds)
             for (Candidate text : texts) {
                 Patience.ask();
-                double least = combinations.stream().mapToDouble(one -> Contrast.ratio(color(one, text.path), color(one, ground.path))).min().orElse(0);
+                double least = combinations.stream()
+                        .mapToDouble(one -> Contrast.ratio(color(one, text.path), color(one, ground.path)))
+                        .min()
+                        .orElse(0);
                 double sum = ground.score + text.score + (least >= Contrast.STRICT ? 1 : 0);
                 if (least < Contrast.TEXT || sum <= score || !reads(Map.of("ground", ground, "text", text))) continue;
                 score = sum;
@@ -95,8 +109,12 @@ final class ColorRoles {
         String name = role.ofSurface();
         List<Candidate> candidates = byName(name, role.decorative() ? path -> true : opaque());
         // Links take the color that already calls for action.
-        if (name.equals("link") && chosen.containsKey("accent")) candidates.add(new Candidate(chosen.get("accent").path, BY_VALUE, "the accent, where it can be read"));
-        if (name.equals("accent") || name.equals("link")) candidates.addAll(byValue(Comparator.comparingDouble(path -> -chroma(color(path))), "the most colorful one that can be read"));
+        if (name.equals("link") && chosen.containsKey("accent"))
+            candidates.add(new Candidate(chosen.get("accent").path, BY_VALUE, "the accent, where it can be read"));
+        if (name.equals("accent") || name.equals("link"))
+            candidates.addAll(byValue(
+                    Comparator.comparingDouble(path -> -chroma(color(path))),
+                    "the most colorful one that can be read"));
         for (Candidate candidate : candidates) {
             if (candidate.score < TELLING && !candidate.reason.startsWith("the ")) continue;
             Map<String, Candidate> tried = new LinkedHashMap<>(chosen);
@@ -124,8 +142,13 @@ final class ColorRoles {
 
     private List<Candidate> byValue(Comparator<TokenPath> order, String reason) {
         boolean colorful = reason.contains("colorful");
-        return own.keySet().stream().filter(opaque()).filter(path -> colorful ? chroma(color(path)) > 2 * QUIET : chroma(color(path)) < QUIET)
-                .sorted(order).limit(MOST_TRIED).map(path -> new Candidate(path, 0.5, reason)).toList();
+        return own.keySet().stream()
+                .filter(opaque())
+                .filter(path -> colorful ? chroma(color(path)) > 2 * QUIET : chroma(color(path)) < QUIET)
+                .sorted(order)
+                .limit(MOST_TRIED)
+                .map(path -> new Candidate(path, 0.5, reason))
+                .toList();
     }
 
     /** Whether every pair can be read, with what is not chosen on its fallback. */
@@ -139,7 +162,11 @@ final class ColorRoles {
             });
             Worn worn = Worn.of(new Resolution(one.combination(), tokens, List.of()));
             for (Pair pair : pairs)
-                if (Contrast.ratio(worn.color(Surfaces.path(Surfaces.PAGE, pair.role())).orElseThrow(), worn.color(Surfaces.path(Surfaces.PAGE, pair.ground())).orElseThrow())
+                if (Contrast.ratio(
+                                worn.color(Surfaces.path(Surfaces.PAGE, pair.role()))
+                                        .orElseThrow(),
+                                worn.color(Surfaces.path(Surfaces.PAGE, pair.ground()))
+                                        .orElseThrow())
                         < pair.needed()) return false;
         }
         return true;

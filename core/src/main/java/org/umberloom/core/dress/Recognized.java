@@ -23,16 +23,18 @@ import org.umberloom.core.token.TokenValue;
 public final class Recognized {
     /** Colors and lengths that make a run. */
     private static final int FEWEST_SHADES = 4;
+
     private static final int FEWEST_STEPS = 3;
     /** Chroma below which a color has no hue to speak of, and how far hues of one ramp lie apart, in degrees of OKLCH. */
     private static final double GRAY = 0.035;
+
     private static final double HUE_SPREAD = 50;
     private static final double LEAST_SPAN = 25;
-    private static final Pattern NUMBERED = Pattern.compile("^(.*?)[-_ ]?(\\d+(?:\\.\\d+)?|[2-9]?x+[sl]|[sml]|sm|md|lg|base|small|medium|large)$");
+    private static final Pattern NUMBERED =
+            Pattern.compile("^(.*?)[-_ ]?(\\d+(?:\\.\\d+)?|[2-9]?x+[sl]|[sml]|sm|md|lg|base|small|medium|large)$");
 
     /** A shade with its depth, 0 to 120. */
-    public record Shade(TokenPath path, Color color, double depth) {
-    }
+    public record Shade(TokenPath path, Color color, double depth) {}
 
     /** Colors with rising depth and steady hue; the name is that of their group, or what their names begin with. */
     public record Ramp(String name, TokenPath group, List<Shade> shades) {
@@ -42,11 +44,14 @@ public final class Recognized {
     }
 
     /** How the steps of a scale grow. */
-    public enum Growth { LINEAR, GEOMETRIC, BY_HAND }
+    public enum Growth {
+        LINEAR,
+        GEOMETRIC,
+        BY_HAND
+    }
 
     /** A step in px, at the wide end where it is fluid. */
-    public record Step(TokenPath path, double px) {
-    }
+    public record Step(TokenPath path, double px) {}
 
     /**
      * Lengths that rise.
@@ -60,19 +65,21 @@ public final class Recognized {
         }
     }
 
-    private record Stem(TokenPath group, String stem) {
-    }
+    private record Stem(TokenPath group, String stem) {}
 
-    private Recognized() {
-    }
+    private Recognized() {}
 
     /** In document order. */
     public static List<Ramp> ramps(Resolution resolution) {
         Map<Stem, List<Shade>> runs = new LinkedHashMap<>();
         for (Resolved token : resolution.tokens().values()) {
-            if (!(token.value() instanceof ColorValue value) || value.color().alpha() < 1 || token.path().parent().isEmpty() && stem(token.path()).isEmpty()
+            if (!(token.value() instanceof ColorValue value)
+                    || value.color().alpha() < 1
+                    || token.path().parent().isEmpty() && stem(token.path()).isEmpty()
                     || token.path().isBelow(TokenPath.of(Surfaces.GROUP))) continue;
-            runs.computeIfAbsent(key(token.path()), key -> new ArrayList<>()).add(new Shade(token.path(), value.color(), Depth.of(value.color()).value()));
+            runs.computeIfAbsent(key(token.path()), key -> new ArrayList<>())
+                    .add(new Shade(
+                            token.path(), value.color(), Depth.of(value.color()).value()));
         }
         List<Ramp> ramps = new ArrayList<>();
         runs.forEach((key, shades) -> {
@@ -83,7 +90,8 @@ public final class Recognized {
     }
 
     private static boolean isRamp(List<Shade> shades) {
-        if (shades.size() < FEWEST_SHADES || shades.get(shades.size() - 1).depth - shades.get(0).depth < LEAST_SPAN) return false;
+        if (shades.size() < FEWEST_SHADES || shades.get(shades.size() - 1).depth - shades.get(0).depth < LEAST_SPAN)
+            return false;
         double x = 0;
         double y = 0;
         int colored = 0;
@@ -96,7 +104,9 @@ public final class Recognized {
         }
         if (colored == 0) return true;
         double mean = Math.toDegrees(Math.atan2(y, x));
-        return shades.stream().map(shade -> shade.color.to(ColorSpace.OKLCH)).filter(color -> color.c2() >= GRAY)
+        return shades.stream()
+                .map(shade -> shade.color.to(ColorSpace.OKLCH))
+                .filter(color -> color.c2() >= GRAY)
                 .allMatch(color -> Math.abs(Math.IEEEremainder(color.c3() - mean, 360)) <= HUE_SPREAD);
     }
 
@@ -105,13 +115,16 @@ public final class Recognized {
         Map<Stem, List<Step>> runs = new LinkedHashMap<>();
         for (Resolved token : resolution.tokens().values()) {
             double px = px(token.value());
-            if (px > 0) runs.computeIfAbsent(key(token.path()), key -> new ArrayList<>()).add(new Step(token.path(), px));
+            if (px > 0)
+                runs.computeIfAbsent(key(token.path()), key -> new ArrayList<>())
+                        .add(new Step(token.path(), px));
         }
         List<Scale> scales = new ArrayList<>();
         runs.forEach((key, steps) -> {
             steps.sort(Comparator.comparingDouble(Step::px));
             List<Step> rising = new ArrayList<>();
-            for (Step step : steps) if (rising.isEmpty() || step.px > rising.get(rising.size() - 1).px) rising.add(step);
+            for (Step step : steps)
+                if (rising.isEmpty() || step.px > rising.get(rising.size() - 1).px) rising.add(step);
             if (rising.size() >= FEWEST_STEPS) scales.add(scale(name(key), key.group, rising));
         });
         return scales;
@@ -125,17 +138,22 @@ public final class Recognized {
         double geometric = 0;
         for (int i = 0; i <= last; i++) {
             linear = Math.max(linear, Math.abs(steps.get(0).px + i * by - steps.get(i).px) / steps.get(i).px);
-            geometric = Math.max(geometric, Math.abs(steps.get(0).px * Math.pow(ratio, i) - steps.get(i).px) / steps.get(i).px);
+            geometric = Math.max(
+                    geometric, Math.abs(steps.get(0).px * Math.pow(ratio, i) - steps.get(i).px) / steps.get(i).px);
         }
         double fits = 0.08;
-        if (Math.min(linear, geometric) > fits) return new Scale(name, group, steps, Growth.BY_HAND, 0, Math.min(linear, geometric));
-        return linear <= geometric ? new Scale(name, group, steps, Growth.LINEAR, by, linear) : new Scale(name, group, steps, Growth.GEOMETRIC, ratio, geometric);
+        if (Math.min(linear, geometric) > fits)
+            return new Scale(name, group, steps, Growth.BY_HAND, 0, Math.min(linear, geometric));
+        return linear <= geometric
+                ? new Scale(name, group, steps, Growth.LINEAR, by, linear)
+                : new Scale(name, group, steps, Growth.GEOMETRIC, ratio, geometric);
     }
 
     /** Whether a scale's names say that it holds sizes of type. */
     public static boolean isOfType(Scale scale) {
         TokenPath path = scale.steps().get(0).path();
-        return Words.of("size").score(path) >= Words.of("gap").score(path) && Words.of("size").score(path) >= 2;
+        return Words.of("size").score(path) >= Words.of("gap").score(path)
+                && Words.of("size").score(path) >= 2;
     }
 
     /** A length in px, at the wide end; 0 for what is none. */

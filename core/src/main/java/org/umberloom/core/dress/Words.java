@@ -19,9 +19,11 @@ import org.umberloom.core.token.TokenPath;
 final class Words {
     /** A word that a name must not hold costs more than any single word brings; one that means a part of a page, less. */
     private static final double AGAINST = 6;
+
     private static final double OF_A_PART = 3;
     /** A name that says more than it must is less general. */
     private static final double UNKNOWN = 0.6;
+
     private static final String EVERY = "*";
     private static final String ANY = "any";
     private static final Map<String, Words> ALL = read();
@@ -62,7 +64,8 @@ final class Words {
             score += weight * word.getValue();
             if (against.contains(word.getKey())) score -= AGAINST;
             else if (weight == 0 && every.against.contains(word.getKey())) score -= OF_A_PART;
-            else if (weight == 0 && !every.any.contains(word.getKey()) && !isPrefix(path, word.getKey())) score -= UNKNOWN;
+            else if (weight == 0 && !every.any.contains(word.getKey()) && !isPrefix(path, word.getKey()))
+                score -= UNKNOWN;
         }
         return Math.max(0, score);
     }
@@ -78,7 +81,10 @@ final class Words {
         List<String> names = path.segments();
         for (int i = 0; i < names.size(); i++) {
             double counts = i == names.size() - 1 ? 1 : 0.8;
-            String[] parts = names.get(i).replaceAll("(?<=[a-z0-9])(?=[A-Z])", " ").toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+");
+            String[] parts = names.get(i)
+                    .replaceAll("(?<=[a-z0-9])(?=[A-Z])", " ")
+                    .toLowerCase(Locale.ROOT)
+                    .split("[^\\p{L}\\p{N}]+");
             for (int k = 0; k < parts.length; k++) {
                 if (parts[k].isEmpty()) continue;
                 words.merge(parts[k], counts, Math::max);

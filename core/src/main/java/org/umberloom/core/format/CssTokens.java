@@ -28,11 +28,24 @@ import org.umberloom.core.token.TokenPath;
  */
 final class CssTokens {
     private static final Pattern WHOLE = Pattern.compile("var\\((--[^,()\\s]+)(?:,.*)?\\)", Pattern.DOTALL);
-    private static final Pattern PAGE = Pattern.compile("(:root|html|body|:host|\\*|::before|::after|::backdrop|:where\\((:root|html|:host)\\)|)+");
-    private static final Pattern CHOSEN = Pattern.compile("(?::root|html|body|:host|\\*)?(?:\\[([\\w-]+)=[\"']?([^\"'\\]]+)[\"']?]|\\.([\\w-]+))(?::root)?");
-    private static final Pattern DARK_OR_LIGHT = Pattern.compile("@media .*\\(prefers-color-scheme:\\s*(dark|light)\\).*");
+    private static final Pattern PAGE =
+            Pattern.compile("(:root|html|body|:host|\\*|::before|::after|::backdrop|:where\\((:root|html|:host)\\)|)+");
+    private static final Pattern CHOSEN = Pattern.compile(
+            "(?::root|html|body|:host|\\*)?(?:\\[([\\w-]+)=[\"']?([^\"'\\]]+)[\"']?]|\\.([\\w-]+))(?::root)?");
+    private static final Pattern DARK_OR_LIGHT =
+            Pattern.compile("@media .*\\(prefers-color-scheme:\\s*(dark|light)\\).*");
     private static final Pattern CONTRAST = Pattern.compile("@media .*\\(prefers-contrast:\\s*(more|high)\\).*");
-    private static final Set<String> SCHEME_CLASSES = Set.of("dark", "light", "night", "day", "dark-mode", "light-mode", "dark-theme", "light-theme", "theme-dark", "theme-light");
+    private static final Set<String> SCHEME_CLASSES = Set.of(
+            "dark",
+            "light",
+            "night",
+            "day",
+            "dark-mode",
+            "light-mode",
+            "dark-theme",
+            "light-theme",
+            "theme-dark",
+            "theme-light");
     private static final int MOST_HOPS = 12;
 
     /** Where declarations hold: empty names for the page as it is. */
@@ -44,8 +57,7 @@ final class CssTokens {
     private final Map<String, Integer> elsewhere = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
 
-    private CssTokens() {
-    }
+    private CssTokens() {}
 
     /**
      * @param name  of the theme
@@ -56,7 +68,9 @@ final class CssTokens {
         CssTokens reader = new CssTokens();
         for (String text : texts) {
             Sheet sheet = SheetReader.read(text);
-            sheet.blocks().stream().filter(block -> block.name().equals("@theme")).forEach(block -> reader.take(Where.PAGE, block.declarations()));
+            sheet.blocks().stream()
+                    .filter(block -> block.name().equals("@theme"))
+                    .forEach(block -> reader.take(Where.PAGE, block.declarations()));
             sheet.rules().forEach(reader::take);
             sheet.faults().stream().limit(3).forEach(reader.notes::add);
         }
@@ -65,19 +79,27 @@ final class CssTokens {
 
     private void take(StyleRule rule) {
         Patience.ask();
-        List<Declaration> own = rule.declarations().stream().filter(one -> one.property().startsWith("--")).toList();
+        List<Declaration> own = rule.declarations().stream()
+                .filter(one -> one.property().startsWith("--"))
+                .toList();
         if (own.isEmpty()) return;
         Optional<Where> media = media(rule.within());
         Optional<Where> selected = selected(rule.selectors());
         if (media.isEmpty() || selected.isEmpty()) {
-            elsewhere.merge(media.isEmpty() ? "they depend on the window or the device" : "they stand on parts of a page, not on the page", own.size(), Integer::sum);
+            elsewhere.merge(
+                    media.isEmpty()
+                            ? "they depend on the window or the device"
+                            : "they stand on parts of a page, not on the page",
+                    own.size(),
+                    Integer::sum);
             return;
         }
         take(selected.get().equals(Where.PAGE) ? media.get() : selected.get(), own);
     }
 
     private void take(Where where, List<Declaration> own) {
-        own.forEach(one -> declared.computeIfAbsent(where, key -> new LinkedHashMap<>()).put(one.property(), one));
+        own.forEach(one ->
+                declared.computeIfAbsent(where, key -> new LinkedHashMap<>()).put(one.property(), one));
     }
 
     /** What the at-rules around a rule choose; none for what is no choice of the reader's. */
@@ -101,9 +123,13 @@ final class CssTokens {
             if (PAGE.matcher(text).matches()) return Optional.of(Where.PAGE);
             Matcher chosen = CHOSEN.matcher(text);
             if (!chosen.matches() || found.isPresent()) continue;
-            boolean ofPage = text.matches("(:root|html|body|:host).*") || chosen.group(1) != null && chosen.group(1).startsWith("data-");
-            if (chosen.group(1) != null && ofPage) found = Optional.of(new Where(chosen.group(1).replaceFirst("^data-", ""), chosen.group(2)));
-            else if (chosen.group(3) != null && SCHEME_CLASSES.contains(chosen.group(3).toLowerCase(java.util.Locale.ROOT))) found = Optional.of(new Where("scheme", plain(chosen.group(3))));
+            boolean ofPage = text.matches("(:root|html|body|:host).*")
+                    || chosen.group(1) != null && chosen.group(1).startsWith("data-");
+            if (chosen.group(1) != null && ofPage)
+                found = Optional.of(new Where(chosen.group(1).replaceFirst("^data-", ""), chosen.group(2)));
+            else if (chosen.group(3) != null
+                    && SCHEME_CLASSES.contains(chosen.group(3).toLowerCase(java.util.Locale.ROOT)))
+                found = Optional.of(new Where("scheme", plain(chosen.group(3))));
         }
         return found;
     }
@@ -128,9 +154,11 @@ final class CssTokens {
             every.add(one);
         }));
         if (every.stream().allMatch(Gathered::isEmpty))
-            throw new FormatException("There is no custom property in it that could be a token: write --name: value; on :root, or in a block @theme.");
+            throw new FormatException(
+                    "There is no custom property in it that could be a token: write --name: value; on :root, or in a block @theme.");
         Set<String> all = Gathered.all(every);
-        Map<String, ThemeDocument.TokenSet> sets = new LinkedHashMap<>(Map.of("tokens", new ThemeDocument.TokenSet("", linked(base.tokens(all), all))));
+        Map<String, ThemeDocument.TokenSet> sets =
+                new LinkedHashMap<>(Map.of("tokens", new ThemeDocument.TokenSet("", linked(base.tokens(all), all))));
         Map<String, Modifier> built = new LinkedHashMap<>();
         List<ThemeDocument.OrderEntry> order = new ArrayList<>(List.of(ThemeDocument.OrderEntry.set("tokens")));
         contexts.forEach((modifier, ones) -> {
@@ -141,12 +169,27 @@ final class CssTokens {
             built.put(modifier, new Modifier("", groups, standard));
             order.add(ThemeDocument.OrderEntry.modifier(modifier));
         });
-        notes.add(0, "Read from custom properties: " + base.paths().size() + " of the page"
-                + (contexts.isEmpty() ? "" : ", and " + String.join(", ", contexts.entrySet().stream().map(entry -> entry.getKey() + " with " + String.join(" and ", entry.getValue().keySet())).toList())) + ".");
+        notes.add(
+                0,
+                "Read from custom properties: " + base.paths().size() + " of the page"
+                        + (contexts.isEmpty()
+                                ? ""
+                                : ", and "
+                                        + String.join(
+                                                ", ",
+                                                contexts.entrySet().stream()
+                                                        .map(entry -> entry.getKey() + " with "
+                                                                + String.join(
+                                                                        " and ",
+                                                                        entry.getValue()
+                                                                                .keySet()))
+                                                        .toList()))
+                        + ".");
         Set<String> said = new LinkedHashSet<>();
         every.forEach(one -> said.addAll(one.notes()));
         notes.addAll(said);
-        elsewhere.forEach((why, count) -> notes.add("Passed over, because " + why + ": " + count + (count == 1 ? " property." : " properties.")));
+        elsewhere.forEach((why, count) ->
+                notes.add("Passed over, because " + why + ": " + count + (count == 1 ? " property." : " properties.")));
         return new ThemeJson.Reading(new ThemeDocument(name, "", sets, built, order, Map.of()), notes);
     }
 
@@ -154,10 +197,17 @@ final class CssTokens {
     private Map<String, Map<String, Map<String, Declaration>>> modifiers() {
         Map<String, Map<String, Map<String, Declaration>>> modifiers = new LinkedHashMap<>();
         declared.forEach((where, own) -> {
-            if (!where.equals(Where.PAGE)) modifiers.computeIfAbsent(where.modifier, key -> new LinkedHashMap<>()).put(where.context, own);
+            if (!where.equals(Where.PAGE))
+                modifiers
+                        .computeIfAbsent(where.modifier, key -> new LinkedHashMap<>())
+                        .put(where.context, own);
         });
         Map<String, Map<String, Declaration>> scheme = modifiers.get("scheme");
-        Optional<String> attribute = modifiers.entrySet().stream().filter(entry -> !entry.getKey().equals("scheme") && entry.getValue().containsKey("dark")).map(Map.Entry::getKey).findFirst();
+        Optional<String> attribute = modifiers.entrySet().stream()
+                .filter(entry ->
+                        !entry.getKey().equals("scheme") && entry.getValue().containsKey("dark"))
+                .map(Map.Entry::getKey)
+                .findFirst();
         if (scheme != null && attribute.isPresent()) {
             modifiers.remove("scheme");
             scheme.forEach((context, own) -> modifiers.get(attribute.get()).merge(context, own, (mine, theirs) -> {
@@ -180,13 +230,19 @@ final class CssTokens {
             String value = declaration.value().trim();
             if (property.endsWith("*") || value.equals("initial")) return;
             Matcher whole = WHOLE.matcher(value);
-            if (whole.matches() && known.contains(whole.group(1)) && !whole.group(1).equals(property)) {
+            if (whole.matches()
+                    && known.contains(whole.group(1))
+                    && !whole.group(1).equals(property)) {
                 gathered.put(path(property), Alias.to(path(whole.group(1))));
                 return;
             }
             Optional<String> filled = filled(value, lying, 0);
-            GuessedValue.Guess guess = filled.map(text -> GuessedValue.of(property, text)).orElse(GuessedValue.Guess.none("it refers to what is not there"));
-            guess.value().ifPresentOrElse(found -> gathered.put(path(property), found), () -> gathered.passOver(property, guess.why()));
+            GuessedValue.Guess guess = filled.map(text -> GuessedValue.of(property, text))
+                    .orElse(GuessedValue.Guess.none("it refers to what is not there"));
+            guess.value()
+                    .ifPresentOrElse(
+                            found -> gathered.put(path(property), found),
+                            () -> gathered.passOver(property, guess.why()));
         });
         return gathered;
     }
@@ -195,7 +251,8 @@ final class CssTokens {
     private static Optional<String> filled(String value, Map<String, Declaration> lying, int hops) {
         if (!value.contains("var(")) return Optional.of(value);
         if (hops == MOST_HOPS) return Optional.empty();
-        Matcher inner = Pattern.compile("var\\((--[^,()\\s]+)\\s*(?:,([^()]*(?:\\([^()]*\\)[^()]*)*))?\\)").matcher(value);
+        Matcher inner = Pattern.compile("var\\((--[^,()\\s]+)\\s*(?:,([^()]*(?:\\([^()]*\\)[^()]*)*))?\\)")
+                .matcher(value);
         StringBuilder text = new StringBuilder();
         while (inner.find()) {
             Declaration target = lying.get(inner.group(1));
@@ -222,7 +279,8 @@ final class CssTokens {
         tokens.forEachToken((path, token, type) -> {
             if (!(token.value() instanceof Alias alias)) return;
             String target = Gathered.placed(alias.target().dotted(), all);
-            if (!target.equals(alias.target().dotted())) changed[0] = changed[0].with(path, token.withValue(new Alias(TokenPath.of(target))));
+            if (!target.equals(alias.target().dotted()))
+                changed[0] = changed[0].with(path, token.withValue(new Alias(TokenPath.of(target))));
         });
         return changed[0];
     }

@@ -19,8 +19,7 @@ public final class EditJson {
     private static final String OP = "op";
     private static final Map<String, Class<?>> KINDS = kinds();
 
-    private EditJson() {
-    }
+    private EditJson() {}
 
     public static String write(Edit edit) {
         return Json.writeCompact(data(edit));
@@ -66,7 +65,9 @@ public final class EditJson {
 
     private static Asked record(Map<String, Object> data) {
         Class<?> type = KINDS.get(String.valueOf(data.get(OP)));
-        if (type == null) throw new FormatException("“" + Names.shown(String.valueOf(data.get(OP))) + "” is not an edit that is known here.");
+        if (type == null)
+            throw new FormatException(
+                    "“" + Names.shown(String.valueOf(data.get(OP))) + "” is not an edit that is known here.");
         Map<String, Object> fields = new LinkedHashMap<>(data);
         fields.remove(OP);
         return (Asked) RecordData.read(type, fields);
@@ -82,7 +83,8 @@ public final class EditJson {
     /** What a sealed type permits, down to its records. */
     private static void collect(Class<?> type, Map<String, Class<?>> kinds) {
         if (!type.isRecord()) for (Class<?> permitted : type.getPermittedSubclasses()) collect(permitted, kinds);
-        else if (kinds.put(name(type), type) != null) throw new IllegalStateException("two kinds of edit are called " + name(type));
+        else if (kinds.put(name(type), type) != null)
+            throw new IllegalStateException("two kinds of edit are called " + name(type));
     }
 
     private static String name(Class<?> type) {

@@ -11,26 +11,19 @@ public sealed interface EditShape {
     EditShape DATA = new Plain("object");
 
     /** @param type of JSON */
-    record Plain(String type) implements EditShape {
-    }
+    record Plain(String type) implements EditShape {}
 
-    record Many(EditShape of) implements EditShape {
-    }
+    record Many(EditShape of) implements EditShape {}
 
-    record Named(EditShape of) implements EditShape {
-    }
+    record Named(EditShape of) implements EditShape {}
 
-    record OneOf(List<String> words) implements EditShape {
-    }
+    record OneOf(List<String> words) implements EditShape {}
 
-    record Fields(Map<String, Field> fields) implements EditShape {
-    }
+    record Fields(Map<String, Field> fields) implements EditShape {}
 
     /** An edit inside another. */
-    record Inner() implements EditShape {
-    }
+    record Inner() implements EditShape {}
 
     /** @param needed whether it cannot be left out */
-    record Field(EditShape shape, boolean needed) {
-    }
+    record Field(EditShape shape, boolean needed) {}
 }

@@ -40,7 +40,8 @@ final class Gathered {
     /** One sentence for each reason. */
     List<String> notes() {
         List<String> notes = new ArrayList<>();
-        passedOver.forEach((why, names) -> notes.add("Passed over, because " + why + ": " + String.join(", ", names.subList(0, Math.min(MOST_EXAMPLES, names.size())))
+        passedOver.forEach((why, names) -> notes.add("Passed over, because " + why + ": "
+                + String.join(", ", names.subList(0, Math.min(MOST_EXAMPLES, names.size())))
                 + (names.size() > MOST_EXAMPLES ? " and " + (names.size() - MOST_EXAMPLES) + " more" : "") + "."));
         return notes;
     }
@@ -54,7 +55,14 @@ final class Gathered {
     Group tokens(Set<String> all) {
         Group group = Group.EMPTY;
         for (Map.Entry<String, TokenValue> entry : values.entrySet())
-            group = group.with(TokenPath.of(placed(entry.getKey(), all)), new Token(entry.getValue(), entry.getValue().type().map(type -> Meta.typed(type)).orElse(Meta.NONE)));
+            group = group.with(
+                    TokenPath.of(placed(entry.getKey(), all)),
+                    new Token(
+                            entry.getValue(),
+                            entry.getValue()
+                                    .type()
+                                    .map(type -> Meta.typed(type))
+                                    .orElse(Meta.NONE)));
         return group;
     }
 

@@ -21,10 +21,22 @@ import org.umberloom.core.token.ValueText;
 final class GuessedValue {
     private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d+\\.?\\d*|\\.\\d+)");
     private static final Pattern LENGTH = Pattern.compile(NUMBER.pattern() + "(px|rem)", Pattern.CASE_INSENSITIVE);
-    private static final Pattern OTHER_LENGTH = Pattern.compile(NUMBER.pattern() + "(em|ch|ex|vw|vh|vmin|vmax|%|pt|pc|cm|mm|in|fr|deg|turn|dvh|svh|lvh|cap|lh)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern OTHER_LENGTH = Pattern.compile(
+            NUMBER.pattern() + "(em|ch|ex|vw|vh|vmin|vmax|%|pt|pc|cm|mm|in|fr|deg|turn|dvh|svh|lvh|cap|lh)",
+            Pattern.CASE_INSENSITIVE);
     private static final Pattern TIME = Pattern.compile(NUMBER.pattern() + "(ms|s)", Pattern.CASE_INSENSITIVE);
     private static final Pattern FUNCTION = Pattern.compile("[\\w-]+\\(.*\\)", Pattern.DOTALL);
-    private static final Set<String> GENERIC = Set.of("serif", "sans-serif", "monospace", "cursive", "fantasy", "system-ui", "ui-serif", "ui-sans-serif", "ui-monospace", "ui-rounded");
+    private static final Set<String> GENERIC = Set.of(
+            "serif",
+            "sans-serif",
+            "monospace",
+            "cursive",
+            "fantasy",
+            "system-ui",
+            "ui-serif",
+            "ui-sans-serif",
+            "ui-monospace",
+            "ui-rounded");
     private static final Set<String> EASINGS = Set.of("linear", "ease", "ease-in", "ease-out", "ease-in-out");
     private static final List<String> FAMILY_WORDS = List.of("family", "font", "typeface");
 
@@ -39,8 +51,7 @@ final class GuessedValue {
         }
     }
 
-    private GuessedValue() {
-    }
+    private GuessedValue() {}
 
     /** @param name the whole name, in which words such as weight or family tell what a number or a text is */
     static Guess of(String name, String text) {
@@ -55,23 +66,30 @@ final class GuessedValue {
         if (lower.startsWith("cubic-bezier(") || EASINGS.contains(lower)) return parsed(TokenType.CUBIC_BEZIER, lower);
         Optional<Color> color = CssColor.find(value);
         if (color.isPresent()) return Guess.of(new ColorValue(color.get()));
-        if (called.contains("weight") && FontWeightValue.ofKeyword(lower).isPresent()) return Guess.of(FontWeightValue.ofKeyword(lower).get());
+        if (called.contains("weight") && FontWeightValue.ofKeyword(lower).isPresent())
+            return Guess.of(FontWeightValue.ofKeyword(lower).get());
         if (called.contains("shadow") || called.contains("elevation")) return shadow(value);
         if (families(called, lower)) return parsed(TokenType.FONT_FAMILY, value);
-        return Guess.none(FUNCTION.matcher(value).matches() ? "it is computed by the browser" : "nothing tells what it is");
+        return Guess.none(
+                FUNCTION.matcher(value).matches() ? "it is computed by the browser" : "nothing tells what it is");
     }
 
     private static Guess number(String called, double number) {
-        if (called.contains("weight") && number >= 1 && number <= 1000)
-            return Guess.of(new FontWeightValue(number));
-        boolean length = List.of("radius", "space", "spacing", "gap", "width", "padding").stream().anyMatch(called::contains);
+        if (called.contains("weight") && number >= 1 && number <= 1000) return Guess.of(new FontWeightValue(number));
+        boolean length = List.of("radius", "space", "spacing", "gap", "width", "padding").stream()
+                .anyMatch(called::contains);
         return Guess.of(number == 0 && length ? DimensionValue.px(0) : new NumberValue(number));
     }
 
     private static boolean families(String called, String lower) {
         boolean generic = List.of(lower.split("\\s*,\\s*")).stream().anyMatch(GENERIC::contains);
-        return generic || FAMILY_WORDS.stream().anyMatch(called::contains) && !lower.contains("(") && lower.matches("[\\p{L}\\p{N} ,'\"_.-]+") && !lower.matches("[\\d.]+.*")
-                && !Set.of("inherit", "initial", "unset", "normal", "none", "auto").contains(lower);
+        return generic
+                || FAMILY_WORDS.stream().anyMatch(called::contains)
+                        && !lower.contains("(")
+                        && lower.matches("[\\p{L}\\p{N} ,'\"_.-]+")
+                        && !lower.matches("[\\d.]+.*")
+                        && !Set.of("inherit", "initial", "unset", "normal", "none", "auto")
+                                .contains(lower);
     }
 
     /** Shadows of CSS, in whose colors and lengths the order is free. Source: CSS Backgrounds 3, section 7.1. */
@@ -84,14 +102,18 @@ final class GuessedValue {
                 boolean inset = false;
                 for (String word : split(one, ' ')) {
                     if (word.equalsIgnoreCase("inset")) inset = true;
-                    else if (LENGTH.matcher(word).matches() || word.matches("-?0")) lengths.add(word.matches("-?0") ? "0px" : word);
+                    else if (LENGTH.matcher(word).matches() || word.matches("-?0"))
+                        lengths.add(word.matches("-?0") ? "0px" : word);
                     else color = CssColor.write(CssColor.parse(word));
                 }
                 if (lengths.size() < 2 || lengths.size() > 4) return Guess.none("it is no shadow that is understood");
                 while (lengths.size() < 4) lengths.add("0px");
-                shadows.add((inset ? "inset " : "") + String.join(" ", lengths) + " " + (color.contains(" ") ? "(" + color + ")" : color));
+                shadows.add((inset ? "inset " : "") + String.join(" ", lengths) + " "
+                        + (color.contains(" ") ? "(" + color + ")" : color));
             }
-            return shadows.isEmpty() ? Guess.none("it is no shadow that is understood") : parsed(TokenType.SHADOW, String.join(", ", shadows));
+            return shadows.isEmpty()
+                    ? Guess.none("it is no shadow that is understood")
+                    : parsed(TokenType.SHADOW, String.join(", ", shadows));
         } catch (IllegalArgumentException e) {
             return Guess.none("it is no shadow that is understood");
         }

@@ -12,14 +12,15 @@ final class HandedTypes {
     private final Map<String, Map<?, ?>> groups = new HashMap<>();
     private final Map<String, TokenType> handed = new HashMap<>();
 
-    private HandedTypes() {
-    }
+    private HandedTypes() {}
 
     /** By the path of the extending group. */
     static Map<String, TokenType> of(Map<String, Object> root) {
         HandedTypes types = new HandedTypes();
         types.collect("", root);
-        types.groups.keySet().forEach(path -> types.base(path).flatMap(base -> types.typeOf(base, new HashSet<>())).ifPresent(type -> types.handed.put(path, type)));
+        types.groups.keySet().forEach(path -> types.base(path)
+                .flatMap(base -> types.typeOf(base, new HashSet<>()))
+                .ifPresent(type -> types.handed.put(path, type)));
         return types.handed;
     }
 
@@ -27,13 +28,15 @@ final class HandedTypes {
         if (group.containsKey("$value")) return;
         groups.put(path, group);
         group.forEach((name, child) -> {
-            if (child instanceof Map<?, ?> inner && !((String) name).startsWith("$")) collect(path.isEmpty() ? (String) name : path + "." + name, inner);
+            if (child instanceof Map<?, ?> inner && !((String) name).startsWith("$"))
+                collect(path.isEmpty() ? (String) name : path + "." + name, inner);
         });
     }
 
     private Optional<String> base(String path) {
         return groups.get(path).get("$extends") instanceof String text && text.startsWith("{") && text.endsWith("}")
-                ? Optional.of(text.substring(1, text.length() - 1)) : Optional.empty();
+                ? Optional.of(text.substring(1, text.length() - 1))
+                : Optional.empty();
     }
 
     /** A group's own type, else that of the group it extends, else that of the groups around it. */

@@ -20,10 +20,10 @@ public final class KitArchive {
     private static final long MOST_BYTES = 64L << 20;
     /** ZIP times start here; a fixed time keeps equal kits equal. */
     private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 12, 0);
+
     private static final String KEPT = " Nothing was imported and nothing was changed.";
 
-    private KitArchive() {
-    }
+    private KitArchive() {}
 
     /** The files, in the given order, as a ZIP archive. */
     public static byte[] write(Map<String, byte[]> files) {
@@ -54,11 +54,11 @@ public final class KitArchive {
         Map<String, byte[]> files = new LinkedHashMap<>();
         long total = 0;
         if (archive.length == 0 || archive[0] != 'P')
-            throw new FormatException("This is not a kit: it is no ZIP archive." + KEPT
-                    + " Choose a file that was exported as a kit.");
+            throw new FormatException(
+                    "This is not a kit: it is no ZIP archive." + KEPT + " Choose a file that was exported as a kit.");
         if (!hasEnd(archive))
-            throw new FormatException("The archive is damaged: its end is missing." + KEPT
-                    + " Export it again, or download it again.");
+            throw new FormatException(
+                    "The archive is damaged: its end is missing." + KEPT + " Export it again, or download it again.");
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 checkName(entry.getName());
@@ -68,14 +68,16 @@ public final class KitArchive {
                 byte[] content = zip.readNBytes((int) (MOST_BYTES - total) + 1);
                 total += content.length;
                 if (total > MOST_BYTES)
-                    throw new FormatException("The archive unpacks to more than " + (MOST_BYTES >> 20) + " MiB." + KEPT);
+                    throw new FormatException(
+                            "The archive unpacks to more than " + (MOST_BYTES >> 20) + " MiB." + KEPT);
                 if (files.put(entry.getName(), content) != null)
                     throw new FormatException("The archive holds “" + Names.shown(entry.getName()) + "” twice." + KEPT);
             }
         } catch (IOException | IllegalArgumentException e) {
             if (e instanceof FormatException refused) throw refused;
-            throw new FormatException("The archive is damaged and cannot be unpacked." + KEPT
-                    + " Export it again, or download it again.", e);
+            throw new FormatException(
+                    "The archive is damaged and cannot be unpacked." + KEPT + " Export it again, or download it again.",
+                    e);
         }
         if (files.isEmpty())
             throw new FormatException("This is not a kit: the archive holds no readable file." + KEPT
@@ -94,6 +96,7 @@ public final class KitArchive {
         boolean climbs = name.startsWith("/") || name.contains("\\") || name.contains(":") || name.contains("\0");
         for (String part : name.split("/")) climbs |= part.equals("..") || part.equals(".");
         if (climbs)
-            throw new FormatException("The archive holds a path that leaves it (“" + Names.shown(name) + "”), so it was refused." + KEPT);
+            throw new FormatException(
+                    "The archive holds a path that leaves it (“" + Names.shown(name) + "”), so it was refused." + KEPT);
     }
 }

@@ -19,18 +19,17 @@ import org.umberloom.core.theme.ThemeDocument;
  * @param fonts one entry for each font family
  * @param pictures one entry for each picture that a surface stands on
  */
-public record KitManifest(String name, String theme, String stylesheet, List<String> pages, List<Font> fonts, List<Picture> pictures) {
+public record KitManifest(
+        String name, String theme, String stylesheet, List<String> pages, List<Font> fonts, List<Picture> pictures) {
     public static final String FILE = "kit.json";
     private static final String FORMAT = "org.umberloom.kit";
     private static final double VERSION = 1;
 
     /** A font family in the kit: its file and the license it travels under. */
-    public record Font(String family, String file, String license) {
-    }
+    public record Font(String family, String file, String license) {}
 
     /** A picture in the kit: its file and the license it travels under. */
-    public record Picture(String file, String license) {
-    }
+    public record Picture(String file, String license) {}
 
     public String write() {
         Map<String, Object> data = new LinkedHashMap<>();
@@ -40,19 +39,28 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
         data.put("theme", theme);
         data.put("stylesheet", stylesheet);
         data.put("pages", pages);
-        data.put("fonts", fonts.stream().map(font -> {
-            Map<String, Object> entry = new LinkedHashMap<>();
-            entry.put("family", font.family());
-            entry.put("file", font.file());
-            entry.put("license", font.license());
-            return entry;
-        }).toList());
-        if (!pictures.isEmpty()) data.put("pictures", pictures.stream().map(picture -> {
-            Map<String, Object> entry = new LinkedHashMap<>();
-            entry.put("file", picture.file());
-            entry.put("license", picture.license());
-            return entry;
-        }).toList());
+        data.put(
+                "fonts",
+                fonts.stream()
+                        .map(font -> {
+                            Map<String, Object> entry = new LinkedHashMap<>();
+                            entry.put("family", font.family());
+                            entry.put("file", font.file());
+                            entry.put("license", font.license());
+                            return entry;
+                        })
+                        .toList());
+        if (!pictures.isEmpty())
+            data.put(
+                    "pictures",
+                    pictures.stream()
+                            .map(picture -> {
+                                Map<String, Object> entry = new LinkedHashMap<>();
+                                entry.put("file", picture.file());
+                                entry.put("license", picture.license());
+                                return entry;
+                            })
+                            .toList());
         return Json.write(data);
     }
 
@@ -70,7 +78,9 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
 
     /** The pictures that a kit's manifest names and that are in it; none where it has no manifest. */
     public static List<Picture> pictures(Map<String, byte[]> files) {
-        if (!files.containsKey(FILE) || !(Json.readObject(FILE, text(files, FILE)).get("pictures") instanceof List<?> list)) return List.of();
+        if (!files.containsKey(FILE)
+                || !(Json.readObject(FILE, text(files, FILE)).get("pictures") instanceof List<?> list))
+            return List.of();
         List<Picture> pictures = new ArrayList<>();
         for (Object entry : list)
             if (entry instanceof Map<?, ?> map && map.get("file") instanceof String file && files.containsKey(file))
@@ -81,19 +91,27 @@ public record KitManifest(String name, String theme, String stylesheet, List<Str
     private static String named(Map<String, byte[]> files) {
         Map<String, Object> manifest = Json.readObject(FILE, text(files, FILE));
         if (!FORMAT.equals(manifest.get("format")))
-            throw new FormatException("kit.json does not describe a kit: its format is “" + manifest.get("format") + "”.");
+            throw new FormatException(
+                    "kit.json does not describe a kit: its format is “" + manifest.get("format") + "”.");
         if (!Double.valueOf(VERSION).equals(manifest.get("version")))
-            throw new FormatException("The kit has version " + manifest.get("version") + "; version 1 is understood here.");
+            throw new FormatException(
+                    "The kit has version " + manifest.get("version") + "; version 1 is understood here.");
         return Json.string("The kit's “theme”", manifest.get("theme"));
     }
 
     private static String only(Map<String, byte[]> files) {
-        List<String> resolvers = files.keySet().stream().filter(name -> name.endsWith(".resolver.json")).toList();
-        List<String> json = files.keySet().stream().filter(name -> name.endsWith(".json")).toList();
+        List<String> resolvers = files.keySet().stream()
+                .filter(name -> name.endsWith(".resolver.json"))
+                .toList();
+        List<String> json =
+                files.keySet().stream().filter(name -> name.endsWith(".json")).toList();
         if (resolvers.size() == 1) return resolvers.get(0);
         if (resolvers.isEmpty() && json.size() == 1) return json.get(0);
         throw new FormatException("This is not a kit: the archive has no kit.json, and "
-                + (resolvers.size() > 1 ? "more than one resolver document" : "no single document that says what applies") + ".");
+                + (resolvers.size() > 1
+                        ? "more than one resolver document"
+                        : "no single document that says what applies")
+                + ".");
     }
 
     /** A path without steps up and in place. */

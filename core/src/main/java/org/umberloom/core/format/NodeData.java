@@ -19,8 +19,7 @@ final class NodeData {
     private static final String INHERITED = "inherited";
     private static final String TYPES = "types";
 
-    private NodeData() {
-    }
+    private NodeData() {}
 
     static Map<String, Object> write(Node node) {
         Map<String, Object> data = new LinkedHashMap<>();
@@ -29,7 +28,8 @@ final class NodeData {
         around.forEachToken((path, token, declared) -> {
             if (declared.isEmpty()) token.value().type().ifPresent(type -> types.put(path.dotted(), type.id()));
         });
-        if (new HashSet<>(types.values()).size() == 1) data.put(INHERITED, types.values().iterator().next());
+        if (new HashSet<>(types.values()).size() == 1)
+            data.put(INHERITED, types.values().iterator().next());
         else if (!types.isEmpty()) data.put(TYPES, types);
         data.put(NODE, TokensJson.data(node));
         return data;
@@ -39,7 +39,8 @@ final class NodeData {
     static Node read(Object written) {
         Map<String, Object> data = Json.object("A token or group", written);
         Map<String, Object> node = Json.object("A token or group", data.get(NODE));
-        Optional<TokenType> inherited = Optional.ofNullable(data.get(INHERITED)).map(String::valueOf).flatMap(TokenType::byId);
+        Optional<TokenType> inherited =
+                Optional.ofNullable(data.get(INHERITED)).map(String::valueOf).flatMap(TokenType::byId);
         if (!data.containsKey(TYPES)) return TokensJson.node(WHERE, "", node, inherited);
         Map<String, Object> types = Json.object("Their types", data.get(TYPES));
         types.forEach((at, type) -> tokenAt(node, at).put("$type", type));

@@ -28,10 +28,20 @@ final class OlderDraft {
     /** Types whose values older drafts wrote as text. */
     private static final Set<String> TEXTUAL = Set.of("color", "dimension", "duration");
     /** What drafts before 2025.10 called today's types; from memory. */
-    private static final Map<String, TokenType> EARLIER_NAMES = Map.of("font", TokenType.FONT_FAMILY, "fontName", TokenType.FONT_FAMILY);
+    private static final Map<String, TokenType> EARLIER_NAMES =
+            Map.of("font", TokenType.FONT_FAMILY, "fontName", TokenType.FONT_FAMILY);
     /** Types that a value can be told to have by how it is written, in the order they are tried. */
-    private static final List<TokenType> TOLD_APART = List.of(TokenType.DIMENSION, TokenType.DURATION, TokenType.COLOR, TokenType.NUMBER,
-            TokenType.CUBIC_BEZIER, TokenType.SHADOW, TokenType.BORDER, TokenType.TRANSITION, TokenType.TYPOGRAPHY);
+    private static final List<TokenType> TOLD_APART = List.of(
+            TokenType.DIMENSION,
+            TokenType.DURATION,
+            TokenType.COLOR,
+            TokenType.NUMBER,
+            TokenType.CUBIC_BEZIER,
+            TokenType.SHADOW,
+            TokenType.BORDER,
+            TokenType.TRANSITION,
+            TokenType.TYPOGRAPHY);
+
     private static final Pattern PLAIN_NUMBER = Pattern.compile("[-+]?[\\d.]+");
     private static final String OWN_REFERENCE_END = ".value}";
 
@@ -40,10 +50,10 @@ final class OlderDraft {
 
     /** Whether fields stand without $: only there a reference may end in the field it means. */
     private boolean withoutDollars;
+
     private final Map<String, Note> notes = new LinkedHashMap<>();
 
-    private record Note(String first, int count) {
-    }
+    private record Note(String first, int count) {}
 
     /** The data in today's form; the very same when nothing had to change. */
     Map<String, Object> modern(Map<String, Object> data) {
@@ -54,8 +64,13 @@ final class OlderDraft {
 
     /** One sentence for each kind of change. */
     List<String> notes() {
-        return notes.entrySet().stream().map(entry -> entry.getKey() + " (" + (entry.getValue().count == 1
-                ? entry.getValue().first : entry.getValue().count + " times, first in " + entry.getValue().first) + ").").toList();
+        return notes.entrySet().stream()
+                .map(entry -> entry.getKey() + " ("
+                        + (entry.getValue().count == 1
+                                ? entry.getValue().first
+                                : entry.getValue().count + " times, first in " + entry.getValue().first)
+                        + ").")
+                .toList();
     }
 
     private void note(String what, String path) {
@@ -64,7 +79,10 @@ final class OlderDraft {
 
     private static boolean hasModernValue(Object data) {
         if (!(data instanceof Map<?, ?> map)) return false;
-        return map.containsKey("$value") || map.containsKey("$ref") || map.containsKey("$type") || map.containsKey("$root")
+        return map.containsKey("$value")
+                || map.containsKey("$ref")
+                || map.containsKey("$type")
+                || map.containsKey("$root")
                 || map.values().stream().anyMatch(OlderDraft::hasModernValue);
     }
 
@@ -73,7 +91,8 @@ final class OlderDraft {
         Map<String, Object> renamed = new LinkedHashMap<>();
         data.forEach((key, item) -> {
             String name = (String) key;
-            boolean field = token ? FIELDS.contains(name)
+            boolean field = token
+                    ? FIELDS.contains(name)
                     : item instanceof String && (name.equals("type") || name.equals("description"));
             if (field) renamed.put("$" + name, item);
             else renamed.put(name, item instanceof Map<?, ?> map ? withDollars(join(path, name), map) : item);
@@ -89,9 +108,13 @@ final class OlderDraft {
     private Object converted(String path, Object data, String inherited) {
         if (!(data instanceof Map<?, ?> read)) return data;
         Map<?, ?> rooted = withRoot(path, read);
-        Map<?, ?> map = rooted.containsKey("$value") ? retyped(path, rooted, rooted.get("$type") instanceof String told ? told : inherited) : rooted;
+        Map<?, ?> map = rooted.containsKey("$value")
+                ? retyped(path, rooted, rooted.get("$type") instanceof String told ? told : inherited)
+                : rooted;
         String type = map.get("$type") instanceof String own ? own : inherited;
-        if (map.get("$value") instanceof String text && TEXTUAL.contains(type) && !text.startsWith("{")
+        if (map.get("$value") instanceof String text
+                && TEXTUAL.contains(type)
+                && !text.startsWith("{")
                 && !isReadable(type, text)) {
             note("Values that no type of the format can hold were kept as text", path);
             Map<String, Object> kept = new LinkedHashMap<>();
@@ -107,19 +130,27 @@ final class OlderDraft {
                 return;
             }
             if (name.equals("$value")) changed.put(name, value(path, type, item));
-            else changed.put(name, name.startsWith("$") && !name.equals("$root") ? item : converted(join(path, name), item, type));
+            else
+                changed.put(
+                        name,
+                        name.startsWith("$") && !name.equals("$root") ? item : converted(join(path, name), item, type));
         });
         return changed;
     }
 
     private static boolean isUnknownOfGroup(Map<?, ?> data) {
-        return !data.containsKey("$value") && !data.containsKey("$ref") && data.get("$type") instanceof String type && TokenType.byId(type).isEmpty();
+        return !data.containsKey("$value")
+                && !data.containsKey("$ref")
+                && data.get("$type") instanceof String type
+                && TokenType.byId(type).isEmpty();
     }
 
     /** A token that also holds tokens becomes a group with a root token. Source: Format Module 2025.10, $root. */
     private Map<?, ?> withRoot(String path, Map<?, ?> data) {
         boolean holdsTokens = data.containsKey("$value")
-                && data.entrySet().stream().anyMatch(entry -> !((String) entry.getKey()).startsWith("$") && entry.getValue() instanceof Map);
+                && data.entrySet().stream()
+                        .anyMatch(
+                                entry -> !((String) entry.getKey()).startsWith("$") && entry.getValue() instanceof Map);
         if (!holdsTokens) return data;
         note("Tokens that hold tokens were read as groups with a $root", path);
         Map<String, Object> root = new LinkedHashMap<>();
@@ -138,13 +169,22 @@ final class OlderDraft {
     private Map<?, ?> retyped(String path, Map<?, ?> data, String told) {
         if (told.isEmpty() || told.equals(KEPT_AS) || TokenType.byId(told).isPresent()) return data;
         Object value = data.get("$value");
-        Optional<TokenType> known = Optional.ofNullable(EARLIER_NAMES.get(told)).filter(type -> ofType(type, value).isPresent());
-        Optional<TokenType> type = known.isPresent() ? known : TOLD_APART.stream().filter(one -> ofType(one, value).isPresent()).findFirst();
+        Optional<TokenType> known = Optional.ofNullable(EARLIER_NAMES.get(told))
+                .filter(type -> ofType(type, value).isPresent());
+        Optional<TokenType> type = known.isPresent()
+                ? known
+                : TOLD_APART.stream()
+                        .filter(one -> ofType(one, value).isPresent())
+                        .findFirst();
         Map<String, Object> changed = new LinkedHashMap<>();
         data.forEach((key, item) -> changed.put((String) key, item));
         if (type.isPresent()) {
-            note(known.isPresent() ? "The type “" + told + "” of an earlier draft was read as " + known.get().id()
-                    : "Types that the format does not know were told from the value", path);
+            note(
+                    known.isPresent()
+                            ? "The type “" + told + "” of an earlier draft was read as "
+                                    + known.get().id()
+                            : "Types that the format does not know were told from the value",
+                    path);
             changed.put("$type", type.get().id());
             changed.put("$value", ofType(type.get(), value).get());
         } else if (value instanceof String text && Alias.isAlias(text)) {
@@ -161,7 +201,8 @@ final class OlderDraft {
     private static Optional<Object> ofType(TokenType type, Object value) {
         try {
             if (!(value instanceof String text)) return Optional.of(value).filter(data -> fits(type, data));
-            if (text.startsWith("{") || PLAIN_NUMBER.matcher(text).matches() != (type == TokenType.NUMBER)) return Optional.empty();
+            if (text.startsWith("{") || PLAIN_NUMBER.matcher(text).matches() != (type == TokenType.NUMBER))
+                return Optional.empty();
             return Optional.of(ValueData.write(ValueText.parse(type, text)));
         } catch (IllegalArgumentException e) {
             return Optional.empty();
@@ -177,20 +218,31 @@ final class OlderDraft {
         if (value instanceof String text) return text(path, type, text);
         if (value instanceof List<?> list) {
             boolean nested = type.equals("shadow") || type.equals("gradient");
-            return nested ? list.stream().map(item -> value(path, type.equals("gradient") ? "stop" : type, item)).toList() : list;
+            return nested
+                    ? list.stream()
+                            .map(item -> value(path, type.equals("gradient") ? "stop" : type, item))
+                            .toList()
+                    : list;
         }
         if (!(value instanceof Map<?, ?> map)) return value;
-        if (map.get("colorSpace") instanceof String id && ColorSpace.byId(id).isEmpty() && ColorSpace.byId(id.toLowerCase(Locale.ROOT)).isPresent()) {
+        if (map.get("colorSpace") instanceof String id
+                && ColorSpace.byId(id).isEmpty()
+                && ColorSpace.byId(id.toLowerCase(Locale.ROOT)).isPresent()) {
             note("Names of color spaces were read in small letters", path);
             Map<String, Object> color = new LinkedHashMap<>();
-            map.forEach((key, item) -> color.put((String) key, key.equals("colorSpace") ? id.toLowerCase(Locale.ROOT) : item));
+            map.forEach((key, item) ->
+                    color.put((String) key, key.equals("colorSpace") ? id.toLowerCase(Locale.ROOT) : item));
             return value(path, type, color);
         }
-        if (map.containsKey("colorSpace") && map.get("hex") instanceof String hex && OTHER_HEX.matcher(hex).matches()) {
+        if (map.containsKey("colorSpace")
+                && map.get("hex") instanceof String hex
+                && OTHER_HEX.matcher(hex).matches()) {
             note("Hex fallbacks of 3, 4 or 8 digits were read as six, without alpha", path);
             Map<String, Object> color = new LinkedHashMap<>();
             map.forEach((key, item) -> color.put((String) key, item));
-            color.put("hex", hex.length() > 5 ? hex.substring(0, 7) : hex.substring(0, 4).replaceAll("([0-9a-fA-F])", "$1$1"));
+            color.put(
+                    "hex",
+                    hex.length() > 5 ? hex.substring(0, 7) : hex.substring(0, 4).replaceAll("([0-9a-fA-F])", "$1$1"));
             return color;
         }
         Map<String, Object> parts = new LinkedHashMap<>();
@@ -209,7 +261,8 @@ final class OlderDraft {
     }
 
     private static boolean isReadable(String type, String text) {
-        if (!type.equals("color")) return MEASURE.matcher(text).matches() && type.equals("duration") == text.endsWith("s");
+        if (!type.equals("color"))
+            return MEASURE.matcher(text).matches() && type.equals("duration") == text.endsWith("s");
         try {
             CssColor.parse(text);
             return true;

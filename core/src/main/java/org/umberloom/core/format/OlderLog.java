@@ -11,8 +11,7 @@ final class OlderLog {
     /** Fields of an edit that puts a node. */
     private static final int TODAY = 5;
 
-    private OlderLog() {
-    }
+    private OlderLog() {}
 
     static Map<String, Object> modern(Map<String, Object> edit) {
         Map<String, Object> data = new LinkedHashMap<>(edit);
@@ -23,7 +22,9 @@ final class OlderLog {
             }
             case "setRecipe", "removeRecipe" -> named(data, "path", "group");
             case "put" -> {
-                boolean today = data.get("node") instanceof Map<?, ?> node && node.containsKey("node") && WHOLE.containsAll(node.keySet());
+                boolean today = data.get("node") instanceof Map<?, ?> node
+                        && node.containsKey("node")
+                        && WHOLE.containsAll(node.keySet());
                 if (!today || data.size() > TODAY) inOne(data, "node", WHOLE);
             }
             case "putAll" -> named(data, "node", "tokens");
@@ -38,7 +39,11 @@ final class OlderLog {
             }
             case "batch" -> {
                 if (data.get("edits") instanceof List<?> edits)
-                    data.put("edits", edits.stream().map(one -> (Object) modern(Json.object("An edit", one))).toList());
+                    data.put(
+                            "edits",
+                            edits.stream()
+                                    .map(one -> (Object) modern(Json.object("An edit", one)))
+                                    .toList());
             }
             case "addSet" -> {
                 if (!data.containsKey("set")) inOne(data, "set", List.of("description", "tokens", "extensions"));
@@ -59,8 +64,7 @@ final class OlderLog {
                 data.put("op", modifier ? "renameModifier" : "renamePlace");
                 data.remove(modifier ? "place" : "modifier");
             }
-            default -> {
-            }
+            default -> {}
         }
         return data;
     }

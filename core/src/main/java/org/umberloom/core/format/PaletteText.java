@@ -23,14 +23,14 @@ public final class PaletteText {
     private static final Pattern GPL_LINE = Pattern.compile("\\s*(\\d{1,3})\\s+(\\d{1,3})\\s+(\\d{1,3})(?:\\s+(.*))?");
     /** UTF-16 units of a text; far more than any list of colors that people paste. */
     private static final int LONGEST = 400_000;
+
     private static final int LONGEST_ENTRY = 120;
     private static final int MOST_PASSED_OVER = 50;
     private static final String REFERENCE = "var(--";
     private static final int MOST_HOPS = 12;
 
     /** A color with the name that the text gives it, or an empty one. */
-    public record Named(String name, Color color) {
-    }
+    public record Named(String name, Color color) {}
 
     /** @param passedOver what looked like an entry but is no color, as it was written */
     public record Palette(List<Named> colors, List<String> passedOver) {
@@ -44,10 +44,10 @@ public final class PaletteText {
     private final List<String> passedOver = new ArrayList<>();
     /** Colors beyond the limit, and entries that were passed over and are not listed. */
     private int beyond;
+
     private int unsaid;
 
-    private PaletteText() {
-    }
+    private PaletteText() {}
 
     /**
      * Every character is looked at once or twice, so that a long text takes no longer for being odd.
@@ -56,16 +56,19 @@ public final class PaletteText {
      */
     public static Palette read(String text) {
         if (text.length() > LONGEST)
-            throw new FormatException("The text has " + text.length() + " letters; up to " + LONGEST + " are read. Paste the part with the colors.");
+            throw new FormatException("The text has " + text.length() + " letters; up to " + LONGEST
+                    + " are read. Paste the part with the colors.");
         PaletteText reader = new PaletteText();
         String start = text.stripLeading().toLowerCase(Locale.ROOT);
         if (start.startsWith(GPL_HEADER)) reader.paletteFile(text);
         else if (!reader.properties(text)) reader.list(text);
         if (reader.colors.isEmpty())
-            throw new FormatException("There is no color in this text. Paste colors such as #7a4a2b or oklch(0.5 0.09 60), CSS custom "
-                    + "properties, or a GPL palette file.");
+            throw new FormatException(
+                    "There is no color in this text. Paste colors such as #7a4a2b or oklch(0.5 0.09 60), CSS custom "
+                            + "properties, or a GPL palette file.");
         if (reader.unsaid > 0) reader.passedOver.add("and " + reader.unsaid + " more that are no colors");
-        if (reader.beyond > 0) reader.passedOver.add("and " + reader.beyond + " more colors: up to " + MOST + " are taken");
+        if (reader.beyond > 0)
+            reader.passedOver.add("and " + reader.beyond + " more colors: up to " + MOST + " are taken");
         return new Palette(List.copyOf(reader.colors.values()), reader.passedOver);
     }
 
@@ -75,10 +78,20 @@ public final class PaletteText {
             String trimmed = line.trim();
             if (trimmed.isEmpty() || trimmed.startsWith("#") || trimmed.matches("(?i)(name|columns)\\s*:.*")) continue;
             Matcher entry = GPL_LINE.matcher(line);
-            int[] rgb = entry.matches() ? new int[] {Integer.parseInt(entry.group(1)), Integer.parseInt(entry.group(2)),
-                Integer.parseInt(entry.group(3))} : new int[] {256, 0, 0};
+            int[] rgb = entry.matches()
+                    ? new int[] {
+                        Integer.parseInt(entry.group(1)),
+                        Integer.parseInt(entry.group(2)),
+                        Integer.parseInt(entry.group(3))
+                    }
+                    : new int[] {256, 0, 0};
             if (rgb[0] > 255 || rgb[1] > 255 || rgb[2] > 255) passedOver.add(trimmed);
-            else add(entry.group(4) == null || entry.group(4).equals("Untitled") ? "" : entry.group(4).trim(), Color.rgb(rgb[0], rgb[1], rgb[2]));
+            else
+                add(
+                        entry.group(4) == null || entry.group(4).equals("Untitled")
+                                ? ""
+                                : entry.group(4).trim(),
+                        Color.rgb(rgb[0], rgb[1], rgb[2]));
         }
     }
 
@@ -102,13 +115,17 @@ public final class PaletteText {
                 values.putIfAbsent(name, value.substring(0, Math.min(value.length(), LONGEST_ENTRY)));
                 Optional<Color> color = value.length() > LONGEST_ENTRY ? Optional.empty() : CssColor.find(value);
                 if (color.isPresent()) add(name, color.get());
-                else if (!value.startsWith(REFERENCE)) passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY)).trim());
+                else if (!value.startsWith(REFERENCE))
+                    passOver(text.substring(at, Math.min(stop, at + LONGEST_ENTRY))
+                            .trim());
             }
             at = stop;
         }
         values.forEach((name, value) -> {
             if (!value.startsWith(REFERENCE)) return;
-            referred(value, values).flatMap(CssColor::find).ifPresentOrElse(color -> add(name, color), () -> passOver("--" + name + ": " + value));
+            referred(value, values)
+                    .flatMap(CssColor::find)
+                    .ifPresentOrElse(color -> add(name, color), () -> passOver("--" + name + ": " + value));
         });
         return !values.isEmpty();
     }
@@ -120,7 +137,9 @@ public final class PaletteText {
             String inside = at.substring(REFERENCE.length(), at.length() - 1);
             int comma = inside.indexOf(',');
             String next = values.get((comma < 0 ? inside : inside.substring(0, comma)).trim());
-            at = next != null ? next : comma < 0 ? null : inside.substring(comma + 1).trim();
+            at = next != null
+                    ? next
+                    : comma < 0 ? null : inside.substring(comma + 1).trim();
         }
         return Optional.ofNullable(at);
     }

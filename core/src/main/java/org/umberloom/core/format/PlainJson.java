@@ -13,21 +13,23 @@ import org.umberloom.core.token.ValueText;
 final class PlainJson {
     private final Gathered gathered = new Gathered();
 
-    private PlainJson() {
-    }
+    private PlainJson() {}
 
     /** Whether a document has none of the format's own fields. */
     static boolean is(Object data) {
         if (!(data instanceof Map<?, ?> map)) return true;
         Set<String> fields = Set.of("$value", "$ref", "$type", "$root", "value", "type");
-        return map.keySet().stream().noneMatch(key -> fields.contains(key) && !(map.get(key) instanceof Map)) && map.values().stream().allMatch(PlainJson::is);
+        return map.keySet().stream().noneMatch(key -> fields.contains(key) && !(map.get(key) instanceof Map))
+                && map.values().stream().allMatch(PlainJson::is);
     }
 
     /** @throws FormatException when nothing in it is a value that is understood */
     static Group read(String where, Map<String, Object> data, List<String> notes) {
         PlainJson reader = new PlainJson();
         data.forEach((name, value) -> reader.take("", name, value));
-        if (reader.gathered.isEmpty()) throw new FormatException(where + " holds no value that could be a token: no color, length, number, family or time.");
+        if (reader.gathered.isEmpty())
+            throw new FormatException(
+                    where + " holds no value that could be a token: no color, length, number, family or time.");
         notes.add("Read as plain names and values; types were told from the values.");
         notes.addAll(reader.gathered.notes());
         return reader.gathered.tokens(reader.gathered.paths());
@@ -43,9 +45,15 @@ final class PlainJson {
 
     private void list(String path, List<?> list) {
         boolean texts = !list.isEmpty() && list.stream().allMatch(String.class::isInstance);
-        if (texts && path.toLowerCase(java.util.Locale.ROOT).matches(".*(family|font|typeface).*")
-                && list.stream().allMatch(text -> GuessedValue.of(path, (String) text).value().filter(value -> !(value instanceof FontFamilyValue)).isEmpty())) {
-            gathered.put(path, GuessedValue.families(list.stream().map(String.class::cast).toList()));
+        if (texts
+                && path.toLowerCase(java.util.Locale.ROOT).matches(".*(family|font|typeface).*")
+                && list.stream().allMatch(text -> GuessedValue.of(path, (String) text)
+                        .value()
+                        .filter(value -> !(value instanceof FontFamilyValue))
+                        .isEmpty())) {
+            gathered.put(
+                    path,
+                    GuessedValue.families(list.stream().map(String.class::cast).toList()));
             return;
         }
         for (int i = 0; i < list.size(); i++) take(path, String.valueOf(i), list.get(i));

@@ -32,8 +32,7 @@ final class RecordData {
     private static final String WHERE = "The edit";
 
     /** How values of a type are written and read. */
-    private record Form<T>(EditShape shape, Function<T, Object> write, Function<Object, T> read, Optional<T> missing) {
-    }
+    private record Form<T>(EditShape shape, Function<T, Object> write, Function<Object, T> read, Optional<T> missing) {}
 
     private static final Map<Class<?>, Form<?>> FORMS = new LinkedHashMap<>();
 
@@ -45,32 +44,50 @@ final class RecordData {
         form(String.class, EditShape.TEXT, text -> text, data -> Json.string("A text", data));
         form(double.class, EditShape.NUMBER, number -> number, data -> Json.number("A number", data));
         form(Double.class, EditShape.NUMBER, number -> number, data -> Json.number("A number", data));
-        FORMS.put(int.class, new Form<Integer>(EditShape.NUMBER, number -> (double) number, data -> (int) whole(data), Optional.of(-1)));
+        FORMS.put(
+                int.class,
+                new Form<Integer>(
+                        EditShape.NUMBER, number -> (double) number, data -> (int) whole(data), Optional.of(-1)));
         form(long.class, EditShape.NUMBER, number -> (double) number, RecordData::whole);
         FORMS.put(boolean.class, new Form<Boolean>(EditShape.FLAG, flag -> flag, RecordData::flag, Optional.of(false)));
         form(Boolean.class, EditShape.FLAG, flag -> flag, RecordData::flag);
         form(Place.class, EditShape.TEXT, Place::toString, data -> Place.parse(Json.string("A place", data)));
-        form(TokenPath.class, EditShape.TEXT, TokenPath::dotted, data -> TokenPath.of(Json.string("A path", data).trim()));
-        form(ThemeDocument.OrderEntry.class, EditShape.TEXT, ThemeDocument.OrderEntry::toString,
+        form(
+                TokenPath.class,
+                EditShape.TEXT,
+                TokenPath::dotted,
+                data -> TokenPath.of(Json.string("A path", data).trim()));
+        form(
+                ThemeDocument.OrderEntry.class,
+                EditShape.TEXT,
+                ThemeDocument.OrderEntry::toString,
                 data -> ThemeDocument.OrderEntry.parse(Json.string("An entry of the order", data)));
-        form(TokenValue.class, EditShape.DATA, value -> TokensJson.data(Token.of(value)),
-                data -> ((Token) TokensJson.node(WHERE, "", Json.object("A value", data), Optional.empty())).value());
+        form(TokenValue.class, EditShape.DATA, value -> TokensJson.data(Token.of(value)), data -> ((Token)
+                        TokensJson.node(WHERE, "", Json.object("A value", data), Optional.empty()))
+                .value());
         form(Node.class, EditShape.DATA, NodeData::write, NodeData::read);
-        FORMS.put(Group.class, new Form<Group>(EditShape.DATA, TokensJson::data, data -> group("The tokens", data), Optional.of(Group.EMPTY)));
-        form(Meta.class, EditShape.DATA, meta -> TokensJson.data(new Group(Map.of(), meta)), data -> group("What it says of itself", data).meta());
+        FORMS.put(
+                Group.class,
+                new Form<Group>(
+                        EditShape.DATA, TokensJson::data, data -> group("The tokens", data), Optional.of(Group.EMPTY)));
+        form(Meta.class, EditShape.DATA, meta -> TokensJson.data(new Group(Map.of(), meta)), data -> group(
+                        "What it says of itself", data)
+                .meta());
         form(Recipe.class, EditShape.DATA, RecipeData::write, RecipeData::read);
         form(Object.class, EditShape.DATA, value -> value, data -> data);
     }
 
-    private RecordData() {
-    }
+    private RecordData() {}
 
     static Map<String, Object> write(Record written) {
         Map<String, Object> data = new LinkedHashMap<>();
         for (RecordComponent component : written.getClass().getRecordComponents()) {
             Object value = value(component, written);
-            if (!(value instanceof Optional<?> optional)) data.put(component.getName(), write(component.getGenericType(), value));
-            else optional.ifPresent(one -> data.put(component.getName(), write(argument(component.getGenericType(), 0), one)));
+            if (!(value instanceof Optional<?> optional))
+                data.put(component.getName(), write(component.getGenericType(), value));
+            else
+                optional.ifPresent(
+                        one -> data.put(component.getName(), write(argument(component.getGenericType(), 0), one)));
         }
         return data;
     }
@@ -86,7 +103,9 @@ final class RecordData {
     @SuppressWarnings("unchecked")
     private static Object write(Type type, Object value) {
         Class<?> raw = raw(type);
-        if (raw == List.class) return ((List<Object>) value).stream().map(item -> write(argument(type, 0), item)).toList();
+        if (raw == List.class)
+            return ((List<Object>) value)
+                    .stream().map(item -> write(argument(type, 0), item)).toList();
         if (raw == Map.class) {
             Map<String, Object> data = new LinkedHashMap<>();
             ((Map<String, Object>) value).forEach((name, item) -> data.put(name, write(argument(type, 1), item)));
@@ -108,7 +127,9 @@ final class RecordData {
             values.add(field(component.getName(), component.getGenericType(), data.get(component.getName())));
         }
         for (String field : data.keySet())
-            if (!known.contains(field)) throw new FormatException("“" + field + "” is no field here: it may have " + String.join(", ", known) + ".");
+            if (!known.contains(field))
+                throw new FormatException(
+                        "“" + field + "” is no field here: it may have " + String.join(", ", known) + ".");
         try {
             return type.getDeclaredConstructor(types.toArray(Class[]::new)).newInstance(values.toArray());
         } catch (InvocationTargetException e) {
@@ -151,7 +172,8 @@ final class RecordData {
         if (EditJson.isEdit(raw)) return EditJson.edit(Json.object("An edit", data));
         if (!raw.isEnum()) return read(raw, Json.object("What is described", data));
         String word = Json.string("A word", data);
-        for (Object constant : raw.getEnumConstants()) if (word((Enum<?>) constant).equals(word)) return constant;
+        for (Object constant : raw.getEnumConstants())
+            if (word((Enum<?>) constant).equals(word)) return constant;
         throw new FormatException("“" + word + "” is none of " + String.join(", ", words(raw)) + ".");
     }
 
@@ -197,7 +219,8 @@ final class RecordData {
 
     private static long whole(Object data) {
         double number = Json.number("A number", data);
-        if (number != Math.rint(number) || Math.abs(number) > Integer.MAX_VALUE * 1024.0) throw new FormatException(number + " is no whole number of that size.");
+        if (number != Math.rint(number) || Math.abs(number) > Integer.MAX_VALUE * 1024.0)
+            throw new FormatException(number + " is no whole number of that size.");
         return (long) number;
     }
 

@@ -32,6 +32,7 @@ final class ResolverDocument {
     private final Map<String, Modifier> modifiers = new LinkedHashMap<>();
     /** Files and sets that are being read, outermost first: to meet one again is a circle. */
     private final Set<String> open = new LinkedHashSet<>();
+
     private int filesRead;
     private long tokensRead;
 
@@ -56,8 +57,14 @@ final class ResolverDocument {
         if (!data.containsKey("name")) notes.add(where + ": it has no name, so it is called “" + name + "”.");
         try {
             Map<String, Object> extensions = object(data, "$extensions");
-            return new ThemeDocument(name, text(data, "description"), sets, modifiers, order,
-                    ScopesData.read(extensions, (of, tokens) -> sources(of, List.of(tokens))), ScopesData.without(extensions));
+            return new ThemeDocument(
+                    name,
+                    text(data, "description"),
+                    sets,
+                    modifiers,
+                    order,
+                    ScopesData.read(extensions, (of, tokens) -> sources(of, List.of(tokens))),
+                    ScopesData.without(extensions));
         } catch (IllegalArgumentException e) {
             throw new FormatException(e.getMessage(), e);
         }
@@ -75,10 +82,13 @@ final class ResolverDocument {
     private Modifier modifier(String name, Object value) {
         Map<String, Object> modifier = Json.object("The modifier “" + name + "”", value);
         Map<String, Group> contexts = new LinkedHashMap<>();
-        object(modifier, "contexts").forEach((context, sources) ->
-                contexts.put(context, sources("the context “" + name + "/" + context + "”", sources)));
+        object(modifier, "contexts")
+                .forEach((context, sources) ->
+                        contexts.put(context, sources("the context “" + name + "/" + context + "”", sources)));
         if (contexts.isEmpty()) throw new FormatException("The modifier “" + name + "” has no contexts.");
-        String standard = modifier.get("default") instanceof String chosen ? chosen : contexts.keySet().iterator().next();
+        String standard = modifier.get("default") instanceof String chosen
+                ? chosen
+                : contexts.keySet().iterator().next();
         if (!modifier.containsKey("default"))
             notes.add("The modifier “" + name + "” has no default, so it is “" + standard + "”.");
         try {
@@ -94,7 +104,8 @@ final class ResolverDocument {
         boolean first = true;
         for (Object source : Json.list("The sources of " + of, data)) {
             Map<String, Object> map = Json.object("A source of " + of, source);
-            Group read = map.get(REF) instanceof String ref ? referred(of, ref, map) : TokensJson.modern(of, map, notes);
+            Group read =
+                    map.get(REF) instanceof String ref ? referred(of, ref, map) : TokensJson.modern(of, map, notes);
             merged = first ? read : merge(merged, read);
             first = false;
         }
@@ -105,7 +116,8 @@ final class ResolverDocument {
         Map<String, Object> beside = new LinkedHashMap<>(map);
         beside.remove(REF);
         Group read = ref.startsWith("#") ? otherSet(of, ref) : file(of, ref);
-        // Properties beside a reference replace those of what it refers to. Source: Resolver Module 2025.10, section 4.2.
+        // Properties beside a reference replace those of what it refers to. Source: Resolver Module 2025.10, section
+        // 4.2.
         return beside.isEmpty() ? read : replace(read, TokensJson.modern(of, beside, notes));
     }
 
@@ -120,24 +132,28 @@ final class ResolverDocument {
             throw new FormatException("A source of " + of + " refers to “" + ref
                     + "”; a source may refer to a set, to a file, or stand inline.");
         if (!ref.startsWith(ThemeJson.SETS))
-            throw new FormatException("A source of " + of + " refers to “" + ref + "”, which is no set of this document.");
+            throw new FormatException(
+                    "A source of " + of + " refers to “" + ref + "”, which is no set of this document.");
         String name = name(ref, ThemeJson.SETS);
         if (open.contains(ref)) throw circle(ref);
         if (sets.containsKey(name)) return sets.get(name).tokens();
         Object value = object(data, "sets").get(name);
-        if (value == null) throw new FormatException("A source of " + of + " refers to “" + ref + "”, which is not there.");
+        if (value == null)
+            throw new FormatException("A source of " + of + " refers to “" + ref + "”, which is not there.");
         return set(name, value).tokens();
     }
 
     private Group file(String of, String ref) {
         int hash = ref.indexOf('#');
         String file = hash < 0 ? ref : ref.substring(0, hash);
-        if (++filesRead > MOST_FILES) throw new FormatException(where + " refers to more than " + MOST_FILES + " files.");
+        if (++filesRead > MOST_FILES)
+            throw new FormatException(where + " refers to more than " + MOST_FILES + " files.");
         if (!open.add(file)) throw circle(file);
         Map<String, Object> content = Json.readObject(file, files.apply(file));
         Object part = hash < 0 || hash == ref.length() - 1 ? content : at(file, content, ref.substring(hash + 1));
         Map<String, Object> tokens = Json.object(ref, part);
-        Group read = tokens.get(REF) instanceof String next && tokens.size() == 1 ? file(of, next)
+        Group read = tokens.get(REF) instanceof String next && tokens.size() == 1
+                ? file(of, next)
                 : TokensJson.modern(file, tokens, notes);
         open.remove(file);
         tokensRead += read.tokenCount();
@@ -166,9 +182,13 @@ final class ResolverDocument {
 
     private static Group merge(Group below, Group above) {
         Map<String, Node> children = new LinkedHashMap<>(below.children());
-        above.children().forEach((name, node) -> children.merge(name, node, (old, fresh) ->
-                old instanceof Group oldGroup && fresh instanceof Group freshGroup
-                        ? merge(oldGroup, freshGroup) : fresh));
+        above.children()
+                .forEach((name, node) -> children.merge(
+                        name,
+                        node,
+                        (old, fresh) -> old instanceof Group oldGroup && fresh instanceof Group freshGroup
+                                ? merge(oldGroup, freshGroup)
+                                : fresh));
         return new Group(children, above.meta().equals(Meta.NONE) ? below.meta() : above.meta());
     }
 

@@ -26,8 +26,7 @@ final class ScopesData {
     private static final String UNDER = "under";
     private static final String TOKENS = "tokens";
 
-    private ScopesData() {
-    }
+    private ScopesData() {}
 
     /** The document's extensions with what is written at scopes. */
     static Map<String, Object> written(ThemeDocument theme, BiFunction<Place.InScope, Group, Object> source) {
@@ -44,7 +43,8 @@ final class ScopesData {
     }
 
     /** @param tokens reads the tokens of a place from their data */
-    static SortedMap<Place.InScope, Group> read(Map<String, Object> extensions, BiFunction<String, Object, Group> tokens) {
+    static SortedMap<Place.InScope, Group> read(
+            Map<String, Object> extensions, BiFunction<String, Object, Group> tokens) {
         SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
         if (!(extensions.get(Meta.OWN) instanceof Map<?, ?> own) || own.get(FIELD) == null) return scopes;
         for (Object item : Json.list("The scopes", own.get(FIELD))) {
@@ -58,19 +58,25 @@ final class ScopesData {
 
     /** The extensions without what is written at scopes. */
     static Map<String, Object> without(Map<String, Object> extensions) {
-        return extensions.get(Meta.OWN) instanceof Map<?, ?> own && own.containsKey(FIELD) ? with(extensions, Optional.empty()) : extensions;
+        return extensions.get(Meta.OWN) instanceof Map<?, ?> own && own.containsKey(FIELD)
+                ? with(extensions, Optional.empty())
+                : extensions;
     }
 
     private static Place.InScope place(Map<String, Object> entry) {
         try {
             for (Scope.Level level : Scope.Level.values()) {
                 if (!entry.containsKey(level.id())) continue;
-                Place.InScope always = Place.scope(new Scope(level, Json.string("The name of a scope", entry.get(level.id()))));
+                Place.InScope always =
+                        Place.scope(new Scope(level, Json.string("The name of a scope", entry.get(level.id()))));
                 if (!entry.containsKey(UNDER)) return always;
                 Map<String, Object> under = Json.object("The context of a scope", entry.get(UNDER));
-                if (under.size() != 1) throw new FormatException("What is written at “" + always + "” holds under one context; it names " + under.size() + ".");
+                if (under.size() != 1)
+                    throw new FormatException("What is written at “" + always + "” holds under one context; it names "
+                            + under.size() + ".");
                 String modifier = under.keySet().iterator().next();
-                return Place.scope(always.scope(), modifier, Json.string("The context of a scope", under.get(modifier)));
+                return Place.scope(
+                        always.scope(), modifier, Json.string("The context of a scope", under.get(modifier)));
             }
         } catch (IllegalArgumentException e) {
             throw e instanceof FormatException known ? known : new FormatException(e.getMessage(), e);
@@ -80,7 +86,8 @@ final class ScopesData {
 
     private static Map<String, Object> with(Map<String, Object> extensions, Optional<List<Object>> entries) {
         Map<String, Object> own = new LinkedHashMap<>();
-        if (extensions.get(Meta.OWN) instanceof Map<?, ?> before) before.forEach((key, value) -> own.put((String) key, value));
+        if (extensions.get(Meta.OWN) instanceof Map<?, ?> before)
+            before.forEach((key, value) -> own.put((String) key, value));
         own.remove(FIELD);
         entries.ifPresent(list -> own.put(FIELD, list));
         Map<String, Object> changed = new LinkedHashMap<>(extensions);

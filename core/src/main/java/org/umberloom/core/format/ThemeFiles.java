@@ -13,10 +13,11 @@ import org.umberloom.core.token.Names;
 
 /** Text files as themes, whatever open form they have: token files and resolver documents, plain JSON, style sheets, palettes. */
 public final class ThemeFiles {
-    private static final String FORMS = "a resolver document or token file, JSON of names and values, a style sheet with custom properties or a block @theme, or a GPL palette";
+    private static final String FORMS =
+            "a resolver document or token file, JSON of names and values, a style sheet with custom properties or a "
+                    + "block @theme, or a GPL palette";
 
-    private ThemeFiles() {
-    }
+    private ThemeFiles() {}
 
     /**
      * @param files text by name; several are only read together when all are style sheets, in their order
@@ -25,18 +26,23 @@ public final class ThemeFiles {
     public static ThemeJson.Reading reading(Map<String, String> files) {
         if (files.isEmpty()) throw new FormatException("No file was given.");
         String first = files.keySet().iterator().next();
-        List<String> texts = new ArrayList<>(files.values().stream().map(ThemeFiles::withoutMark).toList());
+        List<String> texts = new ArrayList<>(
+                files.values().stream().map(ThemeFiles::withoutMark).toList());
         if (texts.size() > 1 && !files.keySet().stream().allMatch(ThemeFiles::isSheet))
-            throw new FormatException("Several files are read together only when all of them are style sheets; put everything else into one ZIP archive.");
+            throw new FormatException(
+                    "Several files are read together only when all of them are style sheets; put everything else into one ZIP archive.");
         Function<String, String> others = file -> {
-            throw new FormatException("“" + Names.shown(first) + "” refers to the file “" + Names.shown(file) + "”, which was not given with it; put both into one ZIP archive.");
+            throw new FormatException("“" + Names.shown(first) + "” refers to the file “" + Names.shown(file)
+                    + "”, which was not given with it; put both into one ZIP archive.");
         };
         String text = texts.get(0);
         String start = text.stripLeading();
         if (start.startsWith("{") && !isSheet(first)) return ThemeJson.reading(first, text, others);
         if (start.toLowerCase(Locale.ROOT).startsWith(PaletteText.GPL_HEADER)) return palette(first, text);
-        if (isSheet(first) || text.contains("--") || text.contains("@theme")) return CssTokens.read(ThemeJson.nameOf(first), texts);
-        throw new FormatException("“" + Names.shown(first) + "” is nothing that can be read as a theme: it is not " + FORMS + ".");
+        if (isSheet(first) || text.contains("--") || text.contains("@theme"))
+            return CssTokens.read(ThemeJson.nameOf(first), texts);
+        throw new FormatException(
+                "“" + Names.shown(first) + "” is nothing that can be read as a theme: it is not " + FORMS + ".");
     }
 
     private static boolean isSheet(String name) {
@@ -59,9 +65,18 @@ public final class ThemeFiles {
             gathered.put(path, new ColorValue(color.color()));
         }
         palette.passedOver().forEach(line -> gathered.passOver(line, "they are no colors"));
-        List<String> notes = new ArrayList<>(List.of("Read as a palette of " + palette.colors().size() + " colors."));
+        List<String> notes = new ArrayList<>(
+                List.of("Read as a palette of " + palette.colors().size() + " colors."));
         notes.addAll(gathered.notes());
-        return new ThemeJson.Reading(new ThemeDocument(ThemeJson.nameOf(name), "", new LinkedHashMap<>(Map.of("tokens",
-                new ThemeDocument.TokenSet("", gathered.tokens(gathered.paths())))), Map.of(), List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of()), notes);
+        return new ThemeJson.Reading(
+                new ThemeDocument(
+                        ThemeJson.nameOf(name),
+                        "",
+                        new LinkedHashMap<>(
+                                Map.of("tokens", new ThemeDocument.TokenSet("", gathered.tokens(gathered.paths())))),
+                        Map.of(),
+                        List.of(ThemeDocument.OrderEntry.set("tokens")),
+                        Map.of()),
+                notes);
     }
 }

@@ -33,9 +33,11 @@ public final class ThemeJson {
     static final String MODIFIERS = "#/modifiers/";
     private static final int LONGEST_FILE = 80;
     /** Names that a widespread file system keeps for devices, whatever follows a dot. */
-    private static final Pattern OF_DEVICES = Pattern.compile("(con|prn|aux|nul|com\\d|lpt\\d)\\.", Pattern.CASE_INSENSITIVE);
+    private static final Pattern OF_DEVICES =
+            Pattern.compile("(con|prn|aux|nul|com\\d|lpt\\d)\\.", Pattern.CASE_INSENSITIVE);
     /** How far the source of a set stands in, and that of a context or scope. */
     private static final int SET_INDENT = 8;
+
     private static final int CONTEXT_INDENT = 10;
 
     /** A theme that was read, with a sentence for each kind of thing that had to be converted. */
@@ -45,12 +47,12 @@ public final class ThemeJson {
         }
     }
 
-    private ThemeJson() {
-    }
+    private ThemeJson() {}
 
     /** The theme in one document; the form in which it is stored. */
     public static String writeInline(ThemeDocument theme) {
-        return Json.write(document(theme, (name, place, tokens) -> TokensJson.data(tokens, results(theme, place, tokens))));
+        return Json.write(
+                document(theme, (name, place, tokens) -> TokensJson.data(tokens, results(theme, place, tokens))));
     }
 
     /** Gives the text of the tokens of a set or context, from their data where it is not known. */
@@ -92,12 +94,18 @@ public final class ThemeJson {
     /** Letters that every file system and archive takes, few of them, and no two names that differ in case alone. */
     private static String uniqueFile(Map<String, String> files, String name) {
         StringBuilder safe = new StringBuilder();
-        name.chars().limit(LONGEST_FILE).forEach(c -> safe.append(c < 0x80 && Character.isLetterOrDigit(c) || c == '.' || c == '_' || c == '-' ? (char) c : '-'));
+        name.chars()
+                .limit(LONGEST_FILE)
+                .forEach(c -> safe.append(
+                        c < 0x80 && Character.isLetterOrDigit(c) || c == '.' || c == '_' || c == '-' ? (char) c : '-'));
         while (!safe.isEmpty() && (safe.charAt(0) == '.' || safe.charAt(0) == '-')) safe.deleteCharAt(0);
         if (safe.isEmpty() || OF_DEVICES.matcher(safe + ".").lookingAt()) safe.insert(0, "set-");
-        Set<String> taken = files.keySet().stream().map(file -> file.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        Set<String> taken = files.keySet().stream()
+                .map(file -> file.toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
         String file = "tokens/" + safe + ".tokens.json";
-        for (int i = 2; taken.contains(file.toLowerCase(Locale.ROOT)); i++) file = "tokens/" + safe + "-" + i + ".tokens.json";
+        for (int i = 2; taken.contains(file.toLowerCase(Locale.ROOT)); i++)
+            file = "tokens/" + safe + "-" + i + ".tokens.json";
         return file;
     }
 
@@ -127,11 +135,16 @@ public final class ThemeJson {
         boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
         if (resolver) return within(new ResolverDocument(where, data, files, notes).theme(), notes);
         if (data.values().stream().noneMatch(value -> value instanceof Map || value instanceof List))
-            throw new FormatException(where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
+            throw new FormatException(
+                    where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
         Group tokens = PlainJson.is(data) ? PlainJson.read(where, data, notes) : TokensJson.modern(where, data, notes);
-        ThemeDocument theme = new ThemeDocument(nameOf(where), "",
-                Map.of("tokens", new ThemeDocument.TokenSet("", tokens)), Map.of(),
-                List.of(ThemeDocument.OrderEntry.set("tokens")), Map.of());
+        ThemeDocument theme = new ThemeDocument(
+                nameOf(where),
+                "",
+                Map.of("tokens", new ThemeDocument.TokenSet("", tokens)),
+                Map.of(),
+                List.of(ThemeDocument.OrderEntry.set("tokens")),
+                Map.of());
         return within(theme, notes);
     }
 
@@ -140,8 +153,11 @@ public final class ThemeJson {
         String name = file.replaceAll("(\\.tokens)?\\.(json|css|gpl|txt)$", "");
         String start = name.substring(0, Math.min(name.length(), Names.LONGEST));
         StringBuilder kept = new StringBuilder();
-        start.codePoints().filter(c -> !Character.isISOControl(c) && Character.getType(c) != Character.SURROGATE
-                && Character.getType(c) != Character.LINE_SEPARATOR && Character.getType(c) != Character.PARAGRAPH_SEPARATOR)
+        start.codePoints()
+                .filter(c -> !Character.isISOControl(c)
+                        && Character.getType(c) != Character.SURROGATE
+                        && Character.getType(c) != Character.LINE_SEPARATOR
+                        && Character.getType(c) != Character.PARAGRAPH_SEPARATOR)
                 .forEach(kept::appendCodePoint);
         return kept.toString().isBlank() ? "Imported tokens" : kept.toString();
     }
@@ -184,18 +200,34 @@ public final class ThemeJson {
             Map<String, Object> entry = new LinkedHashMap<>();
             if (!modifier.description().isEmpty()) entry.put("description", modifier.description());
             Map<String, Object> contexts = new LinkedHashMap<>();
-            modifier.contexts().forEach((context, tokens) -> contexts.put(context, tokens.equals(Group.EMPTY) ? List.of()
-                    : List.of(source.of(name + "." + context, Place.context(name, context), tokens))));
+            modifier.contexts()
+                    .forEach((context, tokens) -> contexts.put(
+                            context,
+                            tokens.equals(Group.EMPTY)
+                                    ? List.of()
+                                    : List.of(source.of(name + "." + context, Place.context(name, context), tokens))));
             entry.put("contexts", contexts);
             entry.put("default", modifier.defaultContext());
             if (!modifier.extensions().isEmpty()) entry.put("$extensions", modifier.extensions());
             modifiers.put(name, entry);
         });
         data.put("modifiers", modifiers);
-        data.put("resolutionOrder", theme.order().stream().map(entry ->
-                Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + pointerPart(entry.name()))).toList());
-        Map<String, Object> extensions = ScopesData.written(theme, (place, tokens) -> source.of(String.join(".", place.scope().name(),
-                place.under().map(in -> in.modifier() + "." + in.context()).orElse("pages")), place, tokens));
+        data.put(
+                "resolutionOrder",
+                theme.order().stream()
+                        .map(entry -> Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + pointerPart(entry.name())))
+                        .toList());
+        Map<String, Object> extensions = ScopesData.written(
+                theme,
+                (place, tokens) -> source.of(
+                        String.join(
+                                ".",
+                                place.scope().name(),
+                                place.under()
+                                        .map(in -> in.modifier() + "." + in.context())
+                                        .orElse("pages")),
+                        place,
+                        tokens));
         if (!extensions.isEmpty()) data.put("$extensions", extensions);
         return data;
     }

@@ -42,8 +42,7 @@ public final class TokensJson {
     private static final Set<String> TOKEN_PROPERTIES =
             Set.of("$type", "$value", "$ref", "$description", "$deprecated", "$extensions");
 
-    private TokensJson() {
-    }
+    private TokensJson() {}
 
     /** @throws FormatException with the path of what is wrong */
     public static Group read(String where, String text) {
@@ -72,7 +71,8 @@ public final class TokensJson {
     private static Optional<String> unknown(Group group) {
         List<String> found = new ArrayList<>();
         group.forEachToken((path, token, type) -> {
-            if (!token.unknown().isEmpty()) found.add(path + ": " + String.join(", ", token.unknown().names()));
+            if (!token.unknown().isEmpty())
+                found.add(path + ": " + String.join(", ", token.unknown().names()));
         });
         if (found.isEmpty()) return Optional.empty();
         String first = String.join("; ", found.subList(0, Math.min(MOST_NAMED, found.size())));
@@ -97,12 +97,15 @@ public final class TokensJson {
         if (node instanceof Token token) return tokenData(path, token, results);
         Map<String, Object> data = new LinkedHashMap<>();
         meta(node.meta(), data);
-        ((Group) node).children().forEach((name, child) ->
-                data.put(name, data(path.isEmpty() ? name : path + "." + name, child, results)));
+        ((Group) node)
+                .children()
+                .forEach((name, child) ->
+                        data.put(name, data(path.isEmpty() ? name : path + "." + name, child, results)));
         return data;
     }
 
-    private static Map<String, Object> tokenData(String path, Token token, Function<TokenPath, Optional<TokenValue>> results) {
+    private static Map<String, Object> tokenData(
+            String path, Token token, Function<TokenPath, Optional<TokenValue>> results) {
         Map<String, Object> data = new LinkedHashMap<>();
         token.meta().type().ifPresent(type -> data.put("$type", type.id()));
         if (token.value() instanceof ForeignValue foreign && !foreign.typeId().isEmpty())
@@ -149,8 +152,14 @@ public final class TokensJson {
         return node(where, path, data, inherited, Map.of());
     }
 
-    private static Node node(String where, String path, Map<String, Object> data, Optional<TokenType> inherited, Map<String, TokenType> handed) {
-        return data.containsKey("$value") || data.containsKey("$ref") ? token(where, path, data, inherited)
+    private static Node node(
+            String where,
+            String path,
+            Map<String, Object> data,
+            Optional<TokenType> inherited,
+            Map<String, TokenType> handed) {
+        return data.containsKey("$value") || data.containsKey("$ref")
+                ? token(where, path, data, inherited)
                 : group(where, path, data, inherited, handed);
     }
 
@@ -159,14 +168,20 @@ public final class TokensJson {
     }
 
     /** @param handed types that groups get from those they extend, by path */
-    private static Group group(String where, String path, Map<String, Object> data, Optional<TokenType> inherited, Map<String, TokenType> handed) {
+    private static Group group(
+            String where,
+            String path,
+            Map<String, Object> data,
+            Optional<TokenType> inherited,
+            Map<String, TokenType> handed) {
         try {
             if (!path.isEmpty()) TokenPath.of(path);
         } catch (IllegalArgumentException e) {
             throw new FormatException(where + ": " + e.getMessage(), e);
         }
         Meta meta = readMeta(where, path, data, true);
-        Optional<TokenType> type = meta.type().or(() -> Optional.ofNullable(handed.get(path))).or(() -> inherited);
+        Optional<TokenType> type =
+                meta.type().or(() -> Optional.ofNullable(handed.get(path))).or(() -> inherited);
         Map<String, Node> children = new LinkedHashMap<>();
         data.forEach((name, child) -> {
             if (GROUP_PROPERTIES.contains(name)) return;
@@ -199,7 +214,8 @@ public final class TokensJson {
             if (!TOKEN_PROPERTIES.contains(name))
                 throw new FormatException(place + " is a token, since it has a $value, but also has “" + name
                         + "”; a token holds no other tokens" + (name.startsWith("$") ? " and no such property." : "."));
-        boolean foreign = data.get("$type") instanceof String id && TokenType.byId(id).isEmpty();
+        boolean foreign =
+                data.get("$type") instanceof String id && TokenType.byId(id).isEmpty();
         Meta meta = readMeta(where, path, data, false);
         try {
             return token(data, inherited, foreign, meta);
@@ -217,7 +233,8 @@ public final class TokensJson {
         if (foreign) return new Token(new ForeignValue((String) data.get("$type"), value), meta);
         Optional<Object> derivation = meta.own(DERIVATION);
         if (derivation.isPresent())
-            return new Token(new DerivedValue(Derivation.read(derivation.get())), meta.withOwn(DERIVATION, Optional.empty()));
+            return new Token(
+                    new DerivedValue(Derivation.read(derivation.get())), meta.withOwn(DERIVATION, Optional.empty()));
         TokenType type = meta.type().or(() -> inherited).orElse(null);
         if (type == null) return new Token(untyped(value), meta);
         TokenValue read = ValueData.read(type, value);
@@ -245,15 +262,19 @@ public final class TokensJson {
         CompositeValue changed = composite;
         for (Map.Entry<?, ?> part : map.entrySet()) {
             TokenValue before = changed.parts().get(String.valueOf(part.getKey()));
-            if (before == null) throw new IllegalArgumentException("the fluid sizes name “" + part.getKey() + "”, which is no part");
+            if (before == null)
+                throw new IllegalArgumentException("the fluid sizes name “" + part.getKey() + "”, which is no part");
             changed = changed.withPart((String) part.getKey(), withFluid(before, part.getValue()));
         }
         return changed;
     }
 
     private static FluidValue fluid(Map<?, ?> data) {
-        return new FluidValue(ValueData.dimension(data.get("narrow")), ValueData.dimension(data.get("wide")),
-                number(data, "narrowViewport"), number(data, "wideViewport"));
+        return new FluidValue(
+                ValueData.dimension(data.get("narrow")),
+                ValueData.dimension(data.get("wide")),
+                number(data, "narrowViewport"),
+                number(data, "wideViewport"));
     }
 
     private static double number(Map<?, ?> data, String field) {
@@ -265,17 +286,19 @@ public final class TokensJson {
         String place = at(where, path);
         if (data.containsKey("$type") && !(data.get("$type") instanceof String))
             throw new FormatException(place + "’s $type must be text.");
-        Optional<TokenType> type = Optional.ofNullable((String) data.get("$type")).flatMap(TokenType::byId);
+        Optional<TokenType> type =
+                Optional.ofNullable((String) data.get("$type")).flatMap(TokenType::byId);
         if (group && data.containsKey("$type") && type.isEmpty())
             throw new FormatException(place + " has the type “" + data.get("$type") + "” for a whole group; known are "
                     + List.of(TokenType.values()).stream().map(TokenType::id).toList() + ".");
-        Optional<String> description = Optional.ofNullable(data.get("$description"))
-                .map(text -> Json.string(place + "’s $description", text));
+        Optional<String> description =
+                Optional.ofNullable(data.get("$description")).map(text -> Json.string(place + "’s $description", text));
         Object deprecated = data.get("$deprecated");
         if (deprecated != null && !(deprecated instanceof Boolean) && !(deprecated instanceof String))
             throw new FormatException(place + "’s $deprecated must be true, false or a reason.");
         Map<String, Object> extensions = data.containsKey("$extensions")
-                ? Json.object(place + "’s $extensions", data.get("$extensions")) : Map.of();
+                ? Json.object(place + "’s $extensions", data.get("$extensions"))
+                : Map.of();
         return new Meta(type, description, Optional.ofNullable(deprecated), extended(place, data, group), extensions);
     }
 

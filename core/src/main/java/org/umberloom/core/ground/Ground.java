@@ -26,11 +26,21 @@ import org.umberloom.core.token.TokenPath;
  * @param role     whose color draws a pattern
  * @param scrim    whether the veil is computed and laid
  */
-public record Ground(Kind kind, String source, String position, String repeat, String size, Blend blend, double angle, String role,
-                     boolean scrim) {
+public record Ground(
+        Kind kind,
+        String source,
+        String position,
+        String repeat,
+        String size,
+        Blend blend,
+        double angle,
+        String role,
+        boolean scrim) {
     /** What kind of image it is. */
     public enum Kind {
-        PICTURE, GRADIENT, PATTERN;
+        PICTURE,
+        GRADIENT,
+        PATTERN;
 
         /** As it is written, such as {@code picture}. */
         public String id() {
@@ -39,31 +49,50 @@ public record Ground(Kind kind, String source, String position, String repeat, S
 
         /** @throws IllegalArgumentException that names what there is */
         public static Kind byId(String id) {
-            return Arrays.stream(values()).filter(kind -> kind.id().equalsIgnoreCase(id)).findFirst().orElseThrow(() ->
-                    new IllegalArgumentException("“" + Names.shown(id) + "” is not a kind of ground: it is picture, gradient or pattern."));
+            return Arrays.stream(values())
+                    .filter(kind -> kind.id().equalsIgnoreCase(id))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "“" + Names.shown(id) + "” is not a kind of ground: it is picture, gradient or pattern."));
         }
     }
 
-    public static final List<String> POSITIONS = List.of("left top", "center top", "right top", "left center", "center center",
-            "right center", "left bottom", "center bottom", "right bottom");
+    public static final List<String> POSITIONS = List.of(
+            "left top",
+            "center top",
+            "right top",
+            "left center",
+            "center center",
+            "right center",
+            "left bottom",
+            "center bottom",
+            "right bottom");
     public static final List<String> REPEATS = List.of("no-repeat", "repeat", "repeat-x", "repeat-y", "round", "space");
     /** Sizes to choose from; any width in px is one too. */
     public static final List<String> SIZES = List.of("cover", "contain", "auto", "120px", "240px", "480px");
+
     private static final String FIELD = "ground";
-    private static final java.util.regex.Pattern SIZE = java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
+    private static final java.util.regex.Pattern SIZE =
+            java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
     private static final java.util.regex.Pattern ROLE = java.util.regex.Pattern.compile("[a-z][a-z-]*");
 
     /** @throws IllegalArgumentException with a sentence for people when a field is out of range */
     public Ground {
         if (kind == Kind.PICTURE && !Picture.isName(source))
-            throw new IllegalArgumentException("“" + source + "” is not the name of a picture: small letters, digits, dots and dashes.");
+            throw new IllegalArgumentException(
+                    "“" + source + "” is not the name of a picture: small letters, digits, dots and dashes.");
         if (kind == Kind.GRADIENT) TokenPath.of(source);
         if (kind == Kind.PATTERN) Pattern.byId(source);
-        if (!POSITIONS.contains(position)) throw new IllegalArgumentException("A ground’s position is one of " + POSITIONS + ", was “" + position + "”.");
-        if (!REPEATS.contains(repeat)) throw new IllegalArgumentException("A ground’s repeat is one of " + REPEATS + ", was “" + repeat + "”.");
+        if (!POSITIONS.contains(position))
+            throw new IllegalArgumentException(
+                    "A ground’s position is one of " + POSITIONS + ", was “" + position + "”.");
+        if (!REPEATS.contains(repeat))
+            throw new IllegalArgumentException("A ground’s repeat is one of " + REPEATS + ", was “" + repeat + "”.");
         if (!SIZE.matcher(size).matches())
-            throw new IllegalArgumentException("A ground’s size is cover, contain, auto or a width such as 240px, was “" + size + "”.");
-        if (!(angle >= 0 && angle < 360)) throw new IllegalArgumentException("A gradient’s angle is from 0 to below 360 degrees, was " + angle + ".");
+            throw new IllegalArgumentException(
+                    "A ground’s size is cover, contain, auto or a width such as 240px, was “" + size + "”.");
+        if (!(angle >= 0 && angle < 360))
+            throw new IllegalArgumentException("A gradient’s angle is from 0 to below 360 degrees, was " + angle + ".");
         if (!ROLE.matcher(role).matches()) throw new IllegalArgumentException("“" + role + "” is not a role.");
     }
 
@@ -102,14 +131,23 @@ public record Ground(Kind kind, String source, String position, String repeat, S
     }
 
     private static Ground read(Object data) {
-        if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("A surface’s “ground” must be an object.");
+        if (!(data instanceof Map<?, ?> map))
+            throw new IllegalArgumentException("A surface’s “ground” must be an object.");
         Kind kind = Kind.byId(String.valueOf(map.get("kind")));
         String source = text(map, "source", "");
-        if (kind == Kind.GRADIENT && source.startsWith("{") && source.endsWith("}")) source = source.substring(1, source.length() - 1);
+        if (kind == Kind.GRADIENT && source.startsWith("{") && source.endsWith("}"))
+            source = source.substring(1, source.length() - 1);
         Ground usual = usual(kind, source);
-        return new Ground(kind, source, text(map, "position", usual.position), text(map, "repeat", usual.repeat), text(map, "size", usual.size),
-                Blend.byCss(text(map, "blend", usual.blend.css())), map.get("angle") instanceof Number angle ? angle.doubleValue() : usual.angle,
-                text(map, "role", usual.role), !Boolean.FALSE.equals(map.get("scrim")));
+        return new Ground(
+                kind,
+                source,
+                text(map, "position", usual.position),
+                text(map, "repeat", usual.repeat),
+                text(map, "size", usual.size),
+                Blend.byCss(text(map, "blend", usual.blend.css())),
+                map.get("angle") instanceof Number angle ? angle.doubleValue() : usual.angle,
+                text(map, "role", usual.role),
+                !Boolean.FALSE.equals(map.get("scrim")));
     }
 
     private static String text(Map<?, ?> map, String field, String standard) {

@@ -35,6 +35,7 @@ public final class Grounds {
     private static final String GROUND = "ground";
     /** The roles of running text that a ground has to leave readable. */
     public static final List<String> TEXTS = List.of("heading", "text", "muted", "link", "link-hover", "link-visited");
+
     private static final int GRADIENT_SAMPLES = 256;
 
     /**
@@ -44,19 +45,23 @@ public final class Grounds {
      * @param alpha    the veil that text needs, 0 to 1; 1 when the picture is missing, so that nothing unreadable is shown
      * @param readable share of the area on which all text is readable without a veil
      */
-    public record Placed(String surface, Place place, Ground ground, Color color, double alpha, double readable, boolean missing) {
+    public record Placed(
+            String surface, Place place, Ground ground, Color color, double alpha, double readable, boolean missing) {
         /** The veil that is laid. */
         public double laid() {
             return ground.scrim() && !missing ? alpha : 0;
         }
     }
 
-    private Grounds() {
-    }
+    private Grounds() {}
 
     /** Whether any set or context gives a surface a ground. */
     public static boolean any(ThemeDocument theme) {
-        for (Place place : theme.places()) if (theme.at(place).group(TokenPath.of(Surfaces.GROUP)).filter(Grounds::anyIn).isPresent()) return true;
+        for (Place place : theme.places())
+            if (theme.at(place)
+                    .group(TokenPath.of(Surfaces.GROUP))
+                    .filter(Grounds::anyIn)
+                    .isPresent()) return true;
         return false;
     }
 
@@ -64,15 +69,21 @@ public final class Grounds {
     public static Set<String> pictures(ThemeDocument theme) {
         Set<String> names = new LinkedHashSet<>();
         for (Place place : theme.places())
-            theme.at(place).group(TokenPath.of(Surfaces.GROUP)).ifPresent(surfaces -> surfaces.children().values().forEach(node -> {
-                if (node instanceof Group surface)
-                    readable(surface).filter(ground -> ground.kind() == Ground.Kind.PICTURE).ifPresent(ground -> names.add(ground.source()));
-            }));
+            theme.at(place)
+                    .group(TokenPath.of(Surfaces.GROUP))
+                    .ifPresent(surfaces -> surfaces.children().values().forEach(node -> {
+                        if (node instanceof Group surface)
+                            readable(surface)
+                                    .filter(ground -> ground.kind() == Ground.Kind.PICTURE)
+                                    .ifPresent(ground -> names.add(ground.source()));
+                    }));
         return names;
     }
 
     private static boolean anyIn(Group surfaces) {
-        return surfaces.children().values().stream().anyMatch(node -> node instanceof Group surface && readable(surface).isPresent());
+        return surfaces.children().values().stream()
+                .anyMatch(node ->
+                        node instanceof Group surface && readable(surface).isPresent());
     }
 
     /** By surface; the last set or context in the resolution order that gives a surface a ground wins. */
@@ -80,7 +91,9 @@ public final class Grounds {
         Map<String, Placed> placed = new LinkedHashMap<>();
         written(theme, resolution.combination()).forEach((surface, entry) -> resolution
                 .value(Surfaces.path(surface, GROUND), ColorValue.class)
-                .ifPresent(color -> placed.put(surface, place(surface, entry.getKey(), entry.getValue(), color.color(), resolution, pictures))));
+                .ifPresent(color -> placed.put(
+                        surface,
+                        place(surface, entry.getKey(), entry.getValue(), color.color(), resolution, pictures))));
         return placed;
     }
 
@@ -105,19 +118,25 @@ public final class Grounds {
         }
     }
 
-    private static Placed place(String surface, Place place, Ground ground, Color color, Resolution resolution, Pictures pictures) {
+    private static Placed place(
+            String surface, Place place, Ground ground, Color color, Resolution resolution, Pictures pictures) {
         Optional<Tones> tones = tones(surface, ground, color, resolution, pictures);
         if (tones.isEmpty()) return new Placed(surface, place, ground, color, 1, 1, true);
         Scrim scrim = new Scrim(tones.get(), ground.blend(), color, texts(surface, resolution));
-        return new Placed(surface, place, ground, color, scrim.alpha(), Math.floor(scrim.readable(0) * 1000) / 1000, false);
+        return new Placed(
+                surface, place, ground, color, scrim.alpha(), Math.floor(scrim.readable(0) * 1000) / 1000, false);
     }
 
-    private static Optional<Tones> tones(String surface, Ground ground, Color color, Resolution resolution, Pictures pictures) {
+    private static Optional<Tones> tones(
+            String surface, Ground ground, Color color, Resolution resolution, Pictures pictures) {
         return switch (ground.kind()) {
             case PICTURE -> pictures.tones(ground.source());
-            case GRADIENT -> resolution.value(ground.source(), GradientValue.class).map(Grounds::samples);
-            case PATTERN -> resolution.value(Surfaces.path(surface, ground.role()), ColorValue.class)
-                    .map(ink -> Tones.of(color, Contrast.over(ink.color(), color)));
+            case GRADIENT ->
+                resolution.value(ground.source(), GradientValue.class).map(Grounds::samples);
+            case PATTERN ->
+                resolution
+                        .value(Surfaces.path(surface, ground.role()), ColorValue.class)
+                        .map(ink -> Tones.of(color, Contrast.over(ink.color(), color)));
         };
     }
 
@@ -136,7 +155,8 @@ public final class Grounds {
         if (next == stops.size()) return color(stops.get(next - 1));
         double from = position(stops.get(next - 1));
         double span = position(stops.get(next)) - from;
-        return Adjust.mixInSrgb(color(stops.get(next - 1)), color(stops.get(next)), span <= 0 ? 1 : (position - from) / span);
+        return Adjust.mixInSrgb(
+                color(stops.get(next - 1)), color(stops.get(next)), span <= 0 ? 1 : (position - from) / span);
     }
 
     private static double position(GradientValue.Stop stop) {
@@ -155,7 +175,8 @@ public final class Grounds {
         List<Scrim.Text> texts = new ArrayList<>();
         for (Pair pair : Contrasts.declared())
             if (pair.ground().equals(GROUND) && TEXTS.contains(pair.role()))
-                resolution.value(Surfaces.path(surface, pair.role()), ColorValue.class)
+                resolution
+                        .value(Surfaces.path(surface, pair.role()), ColorValue.class)
                         .ifPresent(color -> texts.add(new Scrim.Text(color.color(), pair.needed())));
         return texts;
     }
@@ -172,28 +193,57 @@ public final class Grounds {
             TokenPath path = TokenPath.of(Surfaces.GROUP).child(placed.surface());
             Ground ground = placed.ground();
             if (placed.missing()) {
-                findings.add(new Finding("ground", Finding.Weight.MUST, path.dotted(), "The ground of the surface " + placed.surface()
-                        + " is " + words(ground) + ", which is not there; the ground’s color is shown.",
-                        "Choose another ground, or bring it back.", List.of(new Finding.Fix("Use the plain color", edit(theme, placed, Optional.empty())))).at(placed.place()));
+                findings.add(new Finding(
+                                "ground",
+                                Finding.Weight.MUST,
+                                path.dotted(),
+                                "The ground of the surface " + placed.surface() + " is " + words(ground)
+                                        + ", which is not there; the ground’s color is shown.",
+                                "Choose another ground, or bring it back.",
+                                List.of(new Finding.Fix("Use the plain color", edit(theme, placed, Optional.empty()))))
+                        .at(placed.place()));
             } else if (!ground.scrim() && placed.alpha() > 0) {
-                findings.add(new Finding("scrim", Finding.Weight.MUST, path.dotted(), String.format(Locale.ROOT,
-                        "Text on %s of the surface %s (%s) is readable on only %.0f %% of it; 99 %% is needed.", words(ground), placed.surface(),
-                        String.join(", ", resolution.combination().contexts().values()), Math.floor(placed.readable() * 100)),
-                        String.format(Locale.ROOT, "Lay the scrim: %.0f %% of the ground’s color makes it readable.", Math.ceil(placed.alpha() * 100)),
-                        List.of(new Finding.Fix("Lay the scrim", edit(theme, placed, Optional.of(ground.withScrim())))))
-                        .in(resolution.combination()).at(placed.place()));
+                findings.add(new Finding(
+                                "scrim",
+                                Finding.Weight.MUST,
+                                path.dotted(),
+                                String.format(
+                                        Locale.ROOT,
+                                        "Text on %s of the surface %s (%s) is readable on only %.0f %% of it; 99 %% is needed.",
+                                        words(ground),
+                                        placed.surface(),
+                                        String.join(
+                                                ", ",
+                                                resolution
+                                                        .combination()
+                                                        .contexts()
+                                                        .values()),
+                                        Math.floor(placed.readable() * 100)),
+                                String.format(
+                                        Locale.ROOT,
+                                        "Lay the scrim: %.0f %% of the ground’s color makes it readable.",
+                                        Math.ceil(placed.alpha() * 100)),
+                                List.of(new Finding.Fix(
+                                        "Lay the scrim", edit(theme, placed, Optional.of(ground.withScrim())))))
+                        .in(resolution.combination())
+                        .at(placed.place()));
             }
         }
         for (Place place : theme.places())
-            theme.at(place).group(TokenPath.of(Surfaces.GROUP)).ifPresent(surfaces -> surfaces.children().forEach((name, node) -> {
-                if (!(node instanceof Group surface)) return;
-                try {
-                    Ground.of(surface);
-                } catch (IllegalArgumentException unreadable) {
-                    findings.add(new Finding("ground", Finding.Weight.MUST, Surfaces.GROUP + "." + name,
-                            "The ground of the surface " + name + " cannot be read: " + unreadable.getMessage(), "Choose the ground again."));
-                }
-            }));
+            theme.at(place).group(TokenPath.of(Surfaces.GROUP)).ifPresent(surfaces -> surfaces.children()
+                    .forEach((name, node) -> {
+                        if (!(node instanceof Group surface)) return;
+                        try {
+                            Ground.of(surface);
+                        } catch (IllegalArgumentException unreadable) {
+                            findings.add(new Finding(
+                                    "ground",
+                                    Finding.Weight.MUST,
+                                    Surfaces.GROUP + "." + name,
+                                    "The ground of the surface " + name + " cannot be read: " + unreadable.getMessage(),
+                                    "Choose the ground again."));
+                        }
+                    }));
         return findings;
     }
 

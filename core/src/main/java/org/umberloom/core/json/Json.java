@@ -22,6 +22,7 @@ import tools.jackson.databind.util.RawValue;
 public final class Json {
     /** Levels of nesting; a document's groups are held to far fewer. */
     private static final int DEEPEST = 200;
+
     private static final int LONGEST_TEXT = 200_000;
     private static final int LONGEST_NUMBER = 100;
     private static final int LONGEST_KEY = 2_000;
@@ -29,39 +30,57 @@ public final class Json {
     private static final int LARGEST = 16 << 20;
     /** Objects in one document: each token takes two or three. */
     private static final int MOST_OBJECTS = 400_000;
-    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder()
-                    .maxNestingDepth(DEEPEST).maxStringLength(LONGEST_TEXT).maxNumberLength(LONGEST_NUMBER).maxNameLength(LONGEST_KEY).build())
-            .streamWriteConstraints(StreamWriteConstraints.builder().maxNestingDepth(2 * DEEPEST).build()).build())
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .maxStringLength(LONGEST_TEXT)
+                            .maxNumberLength(LONGEST_NUMBER)
+                            .maxNameLength(LONGEST_KEY)
+                            .build())
+                    .streamWriteConstraints(StreamWriteConstraints.builder()
+                            .maxNestingDepth(2 * DEEPEST)
+                            .build())
+                    .build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
     private static final DefaultPrettyPrinter PRINTER = new DefaultPrettyPrinter()
-            .withObjectIndenter(new DefaultIndenter("  ", "\n")).withArrayIndenter(new DefaultIndenter("  ", "\n"));
+            .withObjectIndenter(new DefaultIndenter("  ", "\n"))
+            .withArrayIndenter(new DefaultIndenter("  ", "\n"));
     private static final ObjectWriter PRETTY = MAPPER.writer().with(PRINTER);
     /** Whole numbers up to here are exact as Double. */
     private static final double EXACT = 9007199254740992.0;
 
-    private Json() {
-    }
+    private Json() {}
 
     /** @throws FormatException when the text is not one JSON object; the message starts with {@code where} */
     public static Map<String, Object> readObject(String where, String text) {
         if (text.length() > LARGEST)
-            throw new FormatException(where + " has more than " + (LARGEST >> 20) + " million letters, the most that is read in one document.");
+            throw new FormatException(where + " has more than " + (LARGEST >> 20)
+                    + " million letters, the most that is read in one document.");
         if (text.chars().filter(c -> c == '{').count() > MOST_OBJECTS)
-            throw new FormatException(where + " holds more than " + MOST_OBJECTS + " objects, the most that is read in one document.");
+            throw new FormatException(
+                    where + " holds more than " + MOST_OBJECTS + " objects, the most that is read in one document.");
         try {
             return object(where, plain(where, MAPPER.readValue(text, Object.class)));
         } catch (StreamConstraintsException e) {
-            throw new FormatException(where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, " + LONGEST_TEXT
-                    + " letters in a text, " + LONGEST_NUMBER + " digits in a number" + line(e) + ".", e);
+            throw new FormatException(
+                    where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, " + LONGEST_TEXT
+                            + " letters in a text, " + LONGEST_NUMBER + " digits in a number" + line(e) + ".",
+                    e);
         } catch (JacksonException e) {
             boolean twice = String.valueOf(e.getOriginalMessage()).startsWith("Duplicate");
-            throw new FormatException(where + (twice ? " has the same name twice in one object" : " is not valid JSON") + line(e) + ".", e);
+            throw new FormatException(
+                    where + (twice ? " has the same name twice in one object" : " is not valid JSON") + line(e) + ".",
+                    e);
         }
     }
 
     private static String line(JacksonException e) {
-        return e.getLocation() == null || e.getLocation().getLineNr() < 1 ? "" : " (line " + e.getLocation().getLineNr()
-                + ", column " + e.getLocation().getColumnNr() + ")";
+        return e.getLocation() == null || e.getLocation().getLineNr() < 1
+                ? ""
+                : " (line " + e.getLocation().getLineNr() + ", column "
+                        + e.getLocation().getColumnNr() + ")";
     }
 
     /** Data that another reader read, as this one gives it. @throws FormatException for a text that holds half a character */
@@ -136,10 +155,12 @@ public final class Json {
         if (data instanceof String text) return whole("The text", text);
         if (data instanceof Map<?, ?> map) {
             Map<Object, Object> copy = new LinkedHashMap<>();
-            map.forEach((key, value) -> copy.put(key instanceof String name ? whole("A name", name) : key, printable(value)));
+            map.forEach((key, value) ->
+                    copy.put(key instanceof String name ? whole("A name", name) : key, printable(value)));
             return copy;
         }
-        if (data instanceof List<?> list) return list.stream().map(Json::printable).toList();
+        if (data instanceof List<?> list)
+            return list.stream().map(Json::printable).toList();
         boolean minusZero = data instanceof Double zero && zero == 0 && 1 / zero < 0;
         if (data instanceof Double number && number == Math.rint(number) && Math.abs(number) <= EXACT && !minusZero)
             return number.longValue();

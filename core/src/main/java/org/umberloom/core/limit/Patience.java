@@ -9,8 +9,7 @@ import java.util.function.Supplier;
 public final class Patience {
     private static final ThreadLocal<Runnable> ASKED = new ThreadLocal<>();
 
-    private Patience() {
-    }
+    private Patience() {}
 
     /**
      * Does the work as long as the patience lasts.

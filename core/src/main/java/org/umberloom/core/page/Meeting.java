@@ -14,10 +14,17 @@ import org.umberloom.core.color.Contrast;
  */
 public record Meeting(String foreground, String ground, Kind kind, String type, String state) {
     /** Text, or something that is not text but must be seen. */
-    public enum Kind { TEXT, SHAPE }
+    public enum Kind {
+        TEXT,
+        SHAPE
+    }
 
     /** Levels of WCAG 2.2 for contrast; a shape has no stricter one. */
-    public enum Level { FAILS, AA, AAA }
+    public enum Level {
+        FAILS,
+        AA,
+        AAA
+    }
 
     /**
      * The level that a ratio reaches.

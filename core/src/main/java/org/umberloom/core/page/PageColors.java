@@ -28,8 +28,7 @@ public final class PageColors {
     private static final Set<String> UNSEEN = Set.of("head", "script", "style", "template", "option");
     private static final Set<String> BOXES = Set.of("checkbox", "radio", "hidden");
 
-    private record Rule(Paint paint, Evaluator selector) {
-    }
+    private record Rule(Paint paint, Evaluator selector) {}
 
     /** What an element hands down. */
     private record Inherited(String surface, String color, String ground, String type) {
@@ -45,8 +44,7 @@ public final class PageColors {
     private final Map<Meeting, Integer> counts = new LinkedHashMap<>();
 
     /** A meeting with how often it is on the page, and the words of the first place. */
-    public record Found(Meeting meeting, int count, String words) {
-    }
+    public record Found(Meeting meeting, int count, String words) {}
 
     private PageColors(List<Rule> rules) {
         this.rules = rules;
@@ -58,9 +56,16 @@ public final class PageColors {
     }
 
     static List<Found> of(Document page, Map<String, String> chosen) {
-        PageColors colors = new PageColors(RULES.computeIfAbsent(Paint.all(chosen), paints ->
-                paints.stream().map(paint -> new Rule(paint, QueryParser.parse(paint.selector()))).toList()));
-        colors.visit(page.body(), new Inherited(Surfaces.PAGE, Surfaces.path(Surfaces.PAGE, "text"), Surfaces.path(Surfaces.PAGE, "ground"), "body"));
+        PageColors colors = new PageColors(RULES.computeIfAbsent(Paint.all(chosen), paints -> paints.stream()
+                .map(paint -> new Rule(paint, QueryParser.parse(paint.selector())))
+                .toList()));
+        colors.visit(
+                page.body(),
+                new Inherited(
+                        Surfaces.PAGE,
+                        Surfaces.path(Surfaces.PAGE, "text"),
+                        Surfaces.path(Surfaces.PAGE, "ground"),
+                        "body"));
         List<Found> all = new ArrayList<>();
         colors.found.forEach((meeting, words) -> all.add(new Found(meeting, colors.counts.get(meeting), words)));
         return all;
@@ -68,7 +73,10 @@ public final class PageColors {
 
     private void visit(Element element, Inherited parent) {
         if (UNSEEN.contains(element.normalName()) || element.hasAttr("hidden")) return;
-        List<Paint> matching = rules.stream().filter(rule -> element.is(rule.selector)).map(Rule::paint).toList();
+        List<Paint> matching = rules.stream()
+                .filter(rule -> element.is(rule.selector))
+                .map(Rule::paint)
+                .toList();
         String surface = element.hasAttr(SURFACE) ? element.attr(SURFACE) : parent.surface;
         Inherited here = styled(matching, Paint.State.REST, surface, parent);
         boolean field = FIELDS.contains(element.normalName());
@@ -78,21 +86,32 @@ public final class PageColors {
             String text = words ? element.ownText() : element.normalName();
             text(here, "", text);
             for (Paint.State state : List.of(Paint.State.HOVER, Paint.State.VISITED)) {
-                if (state == Paint.State.VISITED && !link || matching.stream().noneMatch(paint -> paint.state() == state)) continue;
+                if (state == Paint.State.VISITED && !link
+                        || matching.stream().noneMatch(paint -> paint.state() == state)) continue;
                 Inherited then = styled(matching, state, surface, parent);
                 if (!then.equals(here)) text(then, state == Paint.State.HOVER ? "pointed at" : "visited", text);
             }
-            meet(new Meeting(here.path("on-selection"), here.path("selection"), Meeting.Kind.TEXT, "", "selected"), text);
+            meet(
+                    new Meeting(here.path("on-selection"), here.path("selection"), Meeting.Kind.TEXT, "", "selected"),
+                    text);
         }
         if (link || field || element.normalName().equals("button"))
-            strongest(matching, Paint.State.FOCUS, Paint::border).ifPresent(role -> meet(new Meeting(Surfaces.path(surface, role), parent.ground,
-                    Meeting.Kind.SHAPE, "", "focused"), element.normalName()));
+            strongest(matching, Paint.State.FOCUS, Paint::border)
+                    .ifPresent(role -> meet(
+                            new Meeting(Surfaces.path(surface, role), parent.ground, Meeting.Kind.SHAPE, "", "focused"),
+                            element.normalName()));
         if (field && !BOXES.contains(element.attr("type")))
-            strongest(matching, Paint.State.REST, Paint::border).ifPresent(role -> meet(new Meeting(here.path(role), here.ground,
-                    Meeting.Kind.SHAPE, "", ""), element.normalName()));
-        boolean button = element.normalName().equals("button") || element.attr("data-part").equals("button");
-        if (button) strongest(matching, Paint.State.REST, Paint::border).ifPresent(role -> meet(new Meeting(Surfaces.path(surface, role), parent.ground,
-                Meeting.Kind.SHAPE, "", ""), element.text()));
+            strongest(matching, Paint.State.REST, Paint::border)
+                    .ifPresent(role -> meet(
+                            new Meeting(here.path(role), here.ground, Meeting.Kind.SHAPE, "", ""),
+                            element.normalName()));
+        boolean button = element.normalName().equals("button")
+                || element.attr("data-part").equals("button");
+        if (button)
+            strongest(matching, Paint.State.REST, Paint::border)
+                    .ifPresent(role -> meet(
+                            new Meeting(Surfaces.path(surface, role), parent.ground, Meeting.Kind.SHAPE, "", ""),
+                            element.text()));
         if (button && !here.ground.equals(parent.ground))
             meet(new Meeting(here.ground, parent.ground, Meeting.Kind.SHAPE, "", ""), element.text());
         for (Element child : element.children()) visit(child, here);
@@ -100,16 +119,25 @@ public final class PageColors {
 
     /** What an element hands down in a state; what only that state's rules paint comes on top of what others do. */
     private static Inherited styled(List<Paint> matching, Paint.State state, String surface, Inherited parent) {
-        String color = strongest(matching, state, Paint::color).filter(role -> !role.equals(Paint.INHERIT))
-                .map(role -> Surfaces.path(surface, role)).orElse(parent.color);
-        String ground = strongest(matching, state, Paint::background).filter(role -> !role.equals(Paint.THROUGH))
-                .map(role -> Surfaces.path(surface, role)).orElse(parent.ground);
-        return new Inherited(surface, color, ground, strongest(matching, state, Paint::type).orElse(parent.type));
+        String color = strongest(matching, state, Paint::color)
+                .filter(role -> !role.equals(Paint.INHERIT))
+                .map(role -> Surfaces.path(surface, role))
+                .orElse(parent.color);
+        String ground = strongest(matching, state, Paint::background)
+                .filter(role -> !role.equals(Paint.THROUGH))
+                .map(role -> Surfaces.path(surface, role))
+                .orElse(parent.ground);
+        return new Inherited(
+                surface, color, ground, strongest(matching, state, Paint::type).orElse(parent.type));
     }
 
     private static Optional<String> strongest(List<Paint> matching, Paint.State state, Function<Paint, String> part) {
-        return matching.stream().filter(paint -> (paint.state() == Paint.State.REST && state != Paint.State.FOCUS || paint.state() == state)
-                && !part.apply(paint).isEmpty()).max(Comparator.comparingLong(Paint::rank)).map(part);
+        return matching.stream()
+                .filter(paint ->
+                        (paint.state() == Paint.State.REST && state != Paint.State.FOCUS || paint.state() == state)
+                                && !part.apply(paint).isEmpty())
+                .max(Comparator.comparingLong(Paint::rank))
+                .map(part);
     }
 
     private void text(Inherited here, String state, String words) {

@@ -24,7 +24,8 @@ public record PageUse(Set<String> needs, Set<String> surfaces) {
                 needs.add(element.normalName());
                 for (Attribute attribute : element.attributes()) {
                     needs.add("[" + attribute.getKey() + "]");
-                    if (attribute.getValue().length() <= LONGEST) needs.add("[" + attribute.getKey() + "=" + attribute.getValue() + "]");
+                    if (attribute.getValue().length() <= LONGEST)
+                        needs.add("[" + attribute.getKey() + "=" + attribute.getValue() + "]");
                 }
                 if (element.hasAttr("data-surface")) surfaces.add(element.attr("data-surface"));
             }

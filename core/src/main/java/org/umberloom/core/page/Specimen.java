@@ -16,18 +16,17 @@ import org.umberloom.core.token.Names;
 /** The samples of all parts: what every theme can be looked at on, and where every pair of colors meets that rules bring together. */
 public final class Specimen {
     /** Two roles that meet on a surface, by their names on it. */
-    public record Touching(String role, String ground, Meeting.Kind kind) {
-    }
+    public record Touching(String role, String ground, Meeting.Kind kind) {}
 
     /** Name of the small stylesheet that keeps samples apart. */
     public static final String FRAME = "specimen.css";
     /** What stands in it. */
-    public static final String FRAME_RULES = "[data-sample] { margin-block-end: var(--gap-section); }\nmain[data-alone] { display: block; padding: 24px; }\n";
+    public static final String FRAME_RULES =
+            "[data-sample] { margin-block-end: var(--gap-section); }\nmain[data-alone] { display: block; padding: 24px; }\n";
 
     private static final Map<Map<String, String>, List<Touching>> KNOWN = new ConcurrentHashMap<>();
 
-    private Specimen() {
-    }
+    private Specimen() {}
 
     /** Which roles meet on a surface, each pair once. @param chosen values of choices; those not named stand at their standard */
     public static List<Touching> touching(Map<String, String> chosen) {
@@ -40,7 +39,8 @@ public final class Specimen {
             Meeting meeting = one.meeting();
             Touching touching = new Touching(role(meeting.foreground()), role(meeting.ground()), meeting.kind());
             // Text asks for more than a shape does.
-            found.merge(List.of(touching.role, touching.ground), touching, (a, b) -> a.kind == Meeting.Kind.TEXT ? a : b);
+            found.merge(
+                    List.of(touching.role, touching.ground), touching, (a, b) -> a.kind == Meeting.Kind.TEXT ? a : b);
         }
         return List.copyOf(new ArrayList<>(found.values()));
     }
@@ -53,31 +53,52 @@ public final class Specimen {
      */
     public static String page(String surface, Map<String, String> links) {
         StringBuilder menu = new StringBuilder();
-        links.forEach((title, address) -> menu.append("<li><a href=\"").append(Entities.escape(address)).append('"')
-                .append(title.equals(surface) ? " aria-current=\"page\"" : "").append('>').append(Entities.escape(title)).append("</a></li>"));
+        links.forEach((title, address) -> menu.append("<li><a href=\"")
+                .append(Entities.escape(address))
+                .append('"')
+                .append(title.equals(surface) ? " aria-current=\"page\"" : "")
+                .append('>')
+                .append(Entities.escape(title))
+                .append("</a></li>"));
         StringBuilder main = new StringBuilder();
         List<Part> parts = new ArrayList<>(Contract.standard().parts());
         parts.sort(Comparator.comparingInt(Part::shown));
         for (Part part : parts)
             if (!part.sample().isEmpty())
-                main.append("<section data-sample=\"").append(part.name()).append("\">\n<p><small>").append(Entities.escape(part.title())).append("</small></p>\n")
-                        .append(part.sample()).append("\n</section>\n");
+                main.append("<section data-sample=\"")
+                        .append(part.name())
+                        .append("\">\n<p><small>")
+                        .append(Entities.escape(part.title()))
+                        .append("</small></p>\n")
+                        .append(part.sample())
+                        .append("\n</section>\n");
         String stands = surface.equals(Surfaces.PAGE) ? "" : " data-surface=\"" + Entities.escape(surface) + "\"";
-        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n"
-                + "<title>Specimen: " + Entities.escape(surface) + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME + "\">\n</head>\n<body>\n"
-                + "<aside data-part=\"band\"" + stands + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
-                + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu + "</ul></nav>\n</header>\n<main>\n"
+        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" "
+                + "content=\"width=device-width, initial-scale=1\">\n"
+                + "<title>Specimen: " + Entities.escape(surface)
+                + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME
+                + "\">\n</head>\n<body>\n"
+                + "<aside data-part=\"band\"" + stands
+                + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
+                + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu
+                + "</ul></nav>\n</header>\n<main>\n"
                 + (stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n")
-                + "</main>\n<footer" + stands + ">\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
+                + "</main>\n<footer" + stands
+                + ">\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
     }
 
     /** A page that shows one part alone on a surface. @throws NoSuchElementException when there is no such part, or it has no sample */
     public static String part(String name, String surface) {
-        Part part = Contract.standard().parts().stream().filter(one -> one.name().equals(name) && !one.sample().isEmpty()).findFirst()
-                .orElseThrow(() -> new NoSuchElementException("There is no part “" + Names.shown(name) + "” that could be shown."));
+        Part part = Contract.standard().parts().stream()
+                .filter(one -> one.name().equals(name) && !one.sample().isEmpty())
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException(
+                        "There is no part “" + Names.shown(name) + "” that could be shown."));
         String stands = surface.equals(Surfaces.PAGE) ? "" : " data-surface=\"" + Entities.escape(surface) + "\"";
-        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<title>" + Entities.escape(part.title())
-                + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME + "\">\n</head>\n<body" + stands + ">\n<main data-alone>\n"
+        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<title>"
+                + Entities.escape(part.title())
+                + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME
+                + "\">\n</head>\n<body" + stands + ">\n<main data-alone>\n"
                 + part.sample() + "\n</main>\n</body>\n</html>\n";
     }
 

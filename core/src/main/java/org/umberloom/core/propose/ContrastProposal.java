@@ -33,8 +33,7 @@ import org.umberloom.core.token.ValueText;
  * Source: WCAG 2.2, 1.4.6 (7:1 for text); Media Queries 5, prefers-contrast.
  */
 public final class ContrastProposal {
-    private ContrastProposal() {
-    }
+    private ContrastProposal() {}
 
     /** @throws IllegalArgumentException when no role refers to a shade of a hue */
     public static Edit of(ThemeDocument theme) {
@@ -48,16 +47,22 @@ public final class ContrastProposal {
                 more = more.with(TokenPath.of(Surfaces.path(surface, pair.role())), token.get());
                 count++;
             }
-        if (count == 0) throw new IllegalArgumentException("No role refers to a shade of a hue, so there is nothing to solve.");
+        if (count == 0)
+            throw new IllegalArgumentException("No role refers to a shade of a hue, so there is nothing to solve.");
         List<Edit> edits = new ArrayList<>();
         Optional<Meaning.Contrast> contrast = Meaning.contrast(theme);
-        if (contrast.isPresent()) edits.add(new Edit.PutAll(Place.context(contrast.get().modifier(), contrast.get().more()), more));
+        if (contrast.isPresent())
+            edits.add(new Edit.PutAll(
+                    Place.context(contrast.get().modifier(), contrast.get().more()), more));
         else {
             Map<String, Group> contexts = new LinkedHashMap<>();
             contexts.put("standard", Group.EMPTY);
             contexts.put(Meaning.MORE, more);
-            edits.add(new Structure.AddModifier(Meaning.Kind.CONTRAST.id(), new Modifier("For readers who ask for more contrast", contexts, "standard"),
-                    -1, theme.order().size()));
+            edits.add(new Structure.AddModifier(
+                    Meaning.Kind.CONTRAST.id(),
+                    new Modifier("For readers who ask for more contrast", contexts, "standard"),
+                    -1,
+                    theme.order().size()));
         }
         return new Edit.Batch("propose more contrast for " + count + " pairs", edits);
     }
@@ -65,15 +70,26 @@ public final class ContrastProposal {
     /** On-accent and its like are solved against the ground that stands in this context, too. */
     private static Optional<Token> solved(Resolution resolution, String surface, Pair pair) {
         if (!pair.ground().equals("ground") && !pair.ground().equals("field-ground")) return Optional.empty();
-        return resolution.find(Surfaces.path(surface, pair.role()))
+        return resolution
+                .find(Surfaces.path(surface, pair.role()))
                 .map(role -> role.written().value())
-                .filter(value -> value instanceof Alias alias && alias.target().parent().isPresent())
+                .filter(value ->
+                        value instanceof Alias alias && alias.target().parent().isPresent())
                 .map(value -> {
                     double needed = pair.needed() >= Contrast.TEXT ? Contrast.STRICT : Contrast.TEXT;
-                    return new Token(new DerivedValue(Operation.REACH.withTexts(value, List.of(
-                            "{" + ((Alias) value).target().parent().orElseThrow() + "}",
-                            "{" + Surfaces.path(surface, pair.ground()) + "}", ValueText.number(needed, 2)))),
-                            Meta.typed(TokenType.COLOR)).withProposed(true);
+                    return new Token(
+                                    new DerivedValue(Operation.REACH.withTexts(
+                                            value,
+                                            List.of(
+                                                    "{"
+                                                            + ((Alias) value)
+                                                                    .target()
+                                                                    .parent()
+                                                                    .orElseThrow() + "}",
+                                                    "{" + Surfaces.path(surface, pair.ground()) + "}",
+                                                    ValueText.number(needed, 2)))),
+                                    Meta.typed(TokenType.COLOR))
+                            .withProposed(true);
                 });
     }
 }

@@ -24,27 +24,34 @@ import org.umberloom.core.token.TokenType;
  */
 public final class MeaningProposal {
     /** Words that name grounds, dark contexts and the like. Common practice. */
-    private static final Set<String> GROUNDS = Set.of("bg", "background", "canvas", "ground", "paper", "surface", "base", "body");
+    private static final Set<String> GROUNDS =
+            Set.of("bg", "background", "canvas", "ground", "paper", "surface", "base", "body");
+
     private static final Set<String> DARK = Set.of("dark", "night", "black", "midnight", "dim", "moon", "evening");
     private static final Set<String> LIGHT = Set.of("light", "day", "white", "morning", "sun", "noon");
     private static final Set<String> MORE = Set.of("high", "more", "strong", "increased", "enhanced");
-    private static final Set<String> DENSE = Set.of("compact", "dense", "cozy", "cosy", "tight", "comfortable", "roomy", "spacious", "condensed", "airy");
+    private static final Set<String> DENSE = Set.of(
+            "compact", "dense", "cozy", "cosy", "tight", "comfortable", "roomy", "spacious", "condensed", "airy");
     /** Relative luminance by which a dark ground differs from a light one. */
     private static final double APART = 0.25;
 
-    private MeaningProposal() {
-    }
+    private MeaningProposal() {}
 
     /** A document with the meaning of every modifier recorded that can be told and was not said, with a sentence for each. */
     public static ThemeDocument recorded(ThemeDocument theme, List<String> notes) {
         ThemeDocument changed = theme;
         for (Map.Entry<String, Modifier> entry : theme.modifiers().entrySet()) {
-            if (Meaning.recorded(entry.getValue()).isPresent() || !Meaning.of(entry.getKey(), entry.getValue()).equals(Meaning.NOTHING)) continue;
+            if (Meaning.recorded(entry.getValue()).isPresent()
+                    || !Meaning.of(entry.getKey(), entry.getValue()).equals(Meaning.NOTHING)) continue;
             Meaning meaning = of(changed, entry.getKey());
-            boolean taken = meaning.kind() == Meaning.Kind.SCHEME && Meaning.scheme(changed).isPresent()
-                    || meaning.kind() == Meaning.Kind.CONTRAST && Meaning.contrast(changed).isPresent();
+            boolean taken = meaning.kind() == Meaning.Kind.SCHEME
+                            && Meaning.scheme(changed).isPresent()
+                    || meaning.kind() == Meaning.Kind.CONTRAST
+                            && Meaning.contrast(changed).isPresent();
             if (meaning.equals(Meaning.NOTHING) || taken) continue;
-            changed = new org.umberloom.core.theme.Structure.SetMeaning(entry.getKey(), meaning).applyTo(changed).theme();
+            changed = new org.umberloom.core.theme.Structure.SetMeaning(entry.getKey(), meaning)
+                    .applyTo(changed)
+                    .theme();
             notes.add(sentence(entry.getKey(), meaning));
         }
         return changed;
@@ -52,8 +59,12 @@ public final class MeaningProposal {
 
     private static String sentence(String name, Meaning meaning) {
         return switch (meaning.kind()) {
-            case SCHEME -> "“" + name + "” is taken as the scheme: " + meaning.contexts().get(Meaning.LIGHT) + " is light, " + meaning.contexts().get(Meaning.DARK) + " is dark.";
-            case CONTRAST -> "“" + name + "” is taken as the contrast: " + meaning.contexts().get(Meaning.MORE) + " is for readers who ask for more.";
+            case SCHEME ->
+                "“" + name + "” is taken as the scheme: " + meaning.contexts().get(Meaning.LIGHT) + " is light, "
+                        + meaning.contexts().get(Meaning.DARK) + " is dark.";
+            case CONTRAST ->
+                "“" + name + "” is taken as the contrast: " + meaning.contexts().get(Meaning.MORE)
+                        + " is for readers who ask for more.";
             default -> "“" + name + "” is taken as the " + meaning.kind().id() + ".";
         };
     }
@@ -64,18 +75,29 @@ public final class MeaningProposal {
         List<String> contexts = List.copyOf(modifier.contexts().keySet());
         if (contexts.size() < 2) return Meaning.NOTHING;
         Optional<String> more = named(contexts, MORE);
-        if (words(name).contains("contrast") && more.isPresent()) return new Meaning(Meaning.Kind.CONTRAST, Map.of(Meaning.MORE, more.get()));
+        if (words(name).contains("contrast") && more.isPresent())
+            return new Meaning(Meaning.Kind.CONTRAST, Map.of(Meaning.MORE, more.get()));
         Optional<Meaning> scheme = byGround(theme, name, contexts).or(() -> byNames(modifier, contexts));
         if (scheme.isPresent()) return scheme.get();
-        return named(contexts, DENSE).isPresent() || words(name).contains("density") ? new Meaning(Meaning.Kind.DENSITY, Map.of()) : Meaning.NOTHING;
+        return named(contexts, DENSE).isPresent() || words(name).contains("density")
+                ? new Meaning(Meaning.Kind.DENSITY, Map.of())
+                : Meaning.NOTHING;
     }
 
     private static Optional<Meaning> byGround(ThemeDocument theme, String name, List<String> contexts) {
         Map<String, Double> luminance = new LinkedHashMap<>();
-        for (String context : contexts) ground(Resolution.of(theme, theme.defaults().with(name, context))).ifPresent(y -> luminance.put(context, y));
+        for (String context : contexts)
+            ground(Resolution.of(theme, theme.defaults().with(name, context)))
+                    .ifPresent(y -> luminance.put(context, y));
         if (luminance.size() < 2) return Optional.empty();
-        String light = contexts.stream().filter(luminance::containsKey).max(java.util.Comparator.comparingDouble(luminance::get)).orElseThrow();
-        String dark = contexts.stream().filter(luminance::containsKey).min(java.util.Comparator.comparingDouble(luminance::get)).orElseThrow();
+        String light = contexts.stream()
+                .filter(luminance::containsKey)
+                .max(java.util.Comparator.comparingDouble(luminance::get))
+                .orElseThrow();
+        String dark = contexts.stream()
+                .filter(luminance::containsKey)
+                .min(java.util.Comparator.comparingDouble(luminance::get))
+                .orElseThrow();
         return luminance.get(light) - luminance.get(dark) < APART ? Optional.empty() : Optional.of(scheme(light, dark));
     }
 
@@ -96,9 +118,12 @@ public final class MeaningProposal {
     /** Relative luminance of the page's ground, or the mean of what is named like grounds. */
     private static OptionalDouble ground(Resolution resolution) {
         Optional<Worn.Standing> page = Worn.of(resolution).find(Surfaces.path(Surfaces.PAGE, "ground"));
-        if (page.isPresent() && !page.get().unset()) return OptionalDouble.of(Contrast.luminance(((ColorValue) page.get().value()).color()));
-        return resolution.tokens().values().stream().filter(token -> token.type() == TokenType.COLOR && groundLike(token))
-                .mapToDouble(token -> Contrast.luminance(((ColorValue) token.value()).color())).average();
+        if (page.isPresent() && !page.get().unset())
+            return OptionalDouble.of(Contrast.luminance(((ColorValue) page.get().value()).color()));
+        return resolution.tokens().values().stream()
+                .filter(token -> token.type() == TokenType.COLOR && groundLike(token))
+                .mapToDouble(token -> Contrast.luminance(((ColorValue) token.value()).color()))
+                .average();
     }
 
     private static boolean groundLike(Resolved token) {
@@ -107,11 +132,15 @@ public final class MeaningProposal {
     }
 
     private static Optional<String> named(List<String> contexts, Set<String> words) {
-        return contexts.stream().filter(context -> words(context).stream().anyMatch(words::contains)).findFirst();
+        return contexts.stream()
+                .filter(context -> words(context).stream().anyMatch(words::contains))
+                .findFirst();
     }
 
     /** A name's words: divided by what is no letter, and before capitals. */
     private static List<String> words(String name) {
-        return List.of(name.replaceAll("(?<=[a-z])(?=[A-Z])", " ").toLowerCase(Locale.ROOT).split("[^\\p{L}]+"));
+        return List.of(name.replaceAll("(?<=[a-z])(?=[A-Z])", " ")
+                .toLowerCase(Locale.ROOT)
+                .split("[^\\p{L}]+"));
     }
 }

@@ -37,10 +37,12 @@ import org.umberloom.core.token.TokenPath;
 public final class SchemeProposal {
     /** Grounds of a dark page, and of a light one. Common practice: neither black nor blazing white. */
     private static final double DARK_GROUND = 110;
+
     private static final double LIGHT_GROUND = 2;
     private static final double MIDDLE = 60;
     /** How far a surface that differs from the page stands out from it in depth. */
     private static final double LEAST_STEP = 6;
+
     private static final double MOST_STEP = 20;
     private static final String GROUND = "ground";
     /** Roles that others stand on. */
@@ -74,27 +76,34 @@ public final class SchemeProposal {
      * @throws IllegalArgumentException when the theme has no such scheme, or there is nothing left to propose
      */
     public static Edit of(ThemeDocument theme, String to, boolean anew) {
-        Meaning.Scheme scheme = Meaning.scheme(theme).orElseThrow(() -> new IllegalArgumentException(
-                "No modifier of the theme stands for light and dark. Say of one that it is the scheme, and which of its contexts is which."));
+        Meaning.Scheme scheme = Meaning.scheme(theme)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "No modifier of the theme stands for light and dark. Say of one that it is the "
+                                + "scheme, and which of its contexts is which."));
         if (!to.equals(scheme.light()) && !to.equals(scheme.dark()))
-            throw new IllegalArgumentException("Only " + scheme.light() + " and " + scheme.dark() + " can be proposed from each other, not “" + to + "”.");
+            throw new IllegalArgumentException("Only " + scheme.light() + " and " + scheme.dark()
+                    + " can be proposed from each other, not “" + to + "”.");
         return new SchemeProposal(theme, scheme, to, anew).edit(to);
     }
 
     private Edit edit(String to) {
         for (Resolved token : from.tokens().values())
             if (token.value() instanceof ColorValue && token.path().parent().isPresent())
-                shadesByHue.computeIfAbsent(token.path().parent().get(), key -> new ArrayList<>()).add(token);
+                shadesByHue
+                        .computeIfAbsent(token.path().parent().get(), key -> new ArrayList<>())
+                        .add(token);
         for (String surface : Surfaces.names(from)) propose(surface);
         if (edits.isEmpty())
-            throw new IllegalArgumentException("Every role of " + to + " was set by hand, so there is nothing to propose. Propose all anew to replace them.");
+            throw new IllegalArgumentException("Every role of " + to
+                    + " was set by hand, so there is nothing to propose. Propose all anew to replace them.");
         return new Edit.Batch("propose " + to + (anew ? ", all anew" : ""), edits);
     }
 
     private void propose(String surface) {
         Map<String, Resolved> roles = new LinkedHashMap<>();
         for (Resolved token : from.tokens().values())
-            if (token.path().parent().equals(Optional.of(TokenPath.of(Surfaces.GROUP + "." + surface)))) roles.put(token.path().name(), token);
+            if (token.path().parent().equals(Optional.of(TokenPath.of(Surfaces.GROUP + "." + surface))))
+                roles.put(token.path().name(), token);
         Resolved ground = roles.remove(GROUND);
         if (ground == null || !(ground.value() instanceof ColorValue)) return;
         choose(surface, GROUND, ground, groundDepth(surface, ground), List.of(), true);
@@ -108,16 +117,25 @@ public final class SchemeProposal {
             double mirrored = now - (depth(roles.get(role)) - before);
             boolean sameSide = (before < MIDDLE) == (now < MIDDLE);
             double wanted = sameSide ? now + depth(roles.get(role)) - before : mirrored;
-            choose(surface, role, roles.get(role), Math.max(0, Math.min(Depth.BLACK, wanted)), pairs(surface, role), false);
+            choose(
+                    surface,
+                    role,
+                    roles.get(role),
+                    Math.max(0, Math.min(Depth.BLACK, wanted)),
+                    pairs(surface, role),
+                    false);
         }
     }
 
     /** The page lies at its end; what stood out from it stands out again, toward the light in the dark. */
     private double groundDepth(String surface, Resolved ground) {
         double depth = depth(ground);
-        double page = from.find(Surfaces.path(Surfaces.PAGE, GROUND)).map(SchemeProposal::depth).orElse(depth);
+        double page = from.find(Surfaces.path(Surfaces.PAGE, GROUND))
+                .map(SchemeProposal::depth)
+                .orElse(depth);
         double end = dark ? DARK_GROUND : LIGHT_GROUND;
-        if ((depth < MIDDLE) != (page < MIDDLE)) return dark ? Math.min(115, depth + 10) : Math.max(MIDDLE + 20, depth - 10);
+        if ((depth < MIDDLE) != (page < MIDDLE))
+            return dark ? Math.min(115, depth + 10) : Math.max(MIDDLE + 20, depth - 10);
         if (surface.equals(Surfaces.PAGE) || depth == page) return end;
         double step = Math.max(LEAST_STEP, Math.min(MOST_STEP, Math.abs(depth - page)));
         return dark ? end - step : end + step;
@@ -128,8 +146,10 @@ public final class SchemeProposal {
     }
 
     private List<Pair> pairs(String surface, String role) {
-        return declared.stream().filter(pair -> pair.role().equals(role))
-                .map(pair -> new Pair(surface, pair.role(), pair.ground(), pair.needed())).toList();
+        return declared.stream()
+                .filter(pair -> pair.role().equals(role))
+                .map(pair -> new Pair(surface, pair.role(), pair.ground(), pair.needed()))
+                .toList();
     }
 
     private void choose(String surface, String role, Resolved source, double wanted, List<Pair> pairs, boolean large) {
@@ -140,9 +160,11 @@ public final class SchemeProposal {
             return;
         }
         Optional<Resolved> shade = shade(source, wanted, surface, pairs, large);
-        Color color = shade.map(token -> ((ColorValue) token.value()).color()).orElse(((ColorValue) source.value()).color());
+        Color color =
+                shade.map(token -> ((ColorValue) token.value()).color()).orElse(((ColorValue) source.value()).color());
         chosen.put(key(surface, role), color);
-        shade.ifPresent(token -> edits.add(new Edit.Put(target, path, new Token(new Alias(token.path()), Meta.NONE).withProposed(true), -1)));
+        shade.ifPresent(token -> edits.add(
+                new Edit.Put(target, path, new Token(new Alias(token.path()), Meta.NONE).withProposed(true), -1)));
     }
 
     /** What a role that was set by hand comes to in the target scheme. */
@@ -154,20 +176,30 @@ public final class SchemeProposal {
     private Optional<Resolved> shade(Resolved source, double wanted, String surface, List<Pair> pairs, boolean large) {
         Optional<TokenPath> hue = hueOf(source);
         if (hue.isEmpty()) return Optional.empty();
-        boolean colored = large && dark && (Depth.of(((ColorValue) source.value()).color()).value() < MIDDLE);
+        boolean colored = large
+                && dark
+                && (Depth.of(((ColorValue) source.value()).color()).value() < MIDDLE);
         List<Resolved> shades = shadesByHue.get(colored ? quietest(hue.get()) : hue.get());
         Comparator<Resolved> nearest = Comparator.comparingDouble(token -> Math.abs(depth(token) - wanted));
-        Optional<Resolved> fitting = shades.stream().filter(token -> pairs.stream().allMatch(pair -> passes(token, surface, pair))).min(nearest);
-        return fitting.isPresent() ? fitting : shades.stream().max(Comparator.comparingDouble(token -> weakest(token, surface, pairs)));
+        Optional<Resolved> fitting = shades.stream()
+                .filter(token -> pairs.stream().allMatch(pair -> passes(token, surface, pair)))
+                .min(nearest);
+        return fitting.isPresent()
+                ? fitting
+                : shades.stream().max(Comparator.comparingDouble(token -> weakest(token, surface, pairs)));
     }
 
     /** The hue that a role refers to, or for a color of its own the one with the most similar shade. */
     private Optional<TokenPath> hueOf(Resolved source) {
-        if (source.written().value() instanceof Alias alias) return alias.target().parent().filter(shadesByHue::containsKey);
+        if (source.written().value() instanceof Alias alias)
+            return alias.target().parent().filter(shadesByHue::containsKey);
         Color color = ((ColorValue) source.value()).color();
-        return shadesByHue.entrySet().stream().filter(entry -> !entry.getKey().isBelow(TokenPath.of(Surfaces.GROUP)))
+        return shadesByHue.entrySet().stream()
+                .filter(entry -> !entry.getKey().isBelow(TokenPath.of(Surfaces.GROUP)))
                 .min(Comparator.comparingDouble(entry -> entry.getValue().stream()
-                        .mapToDouble(shade -> Ciede2000.between(color, ((ColorValue) shade.value()).color())).min().orElse(Double.MAX_VALUE)))
+                        .mapToDouble(shade -> Ciede2000.between(color, ((ColorValue) shade.value()).color()))
+                        .min()
+                        .orElse(Double.MAX_VALUE)))
                 .map(Map.Entry::getKey);
     }
 
@@ -177,21 +209,33 @@ public final class SchemeProposal {
     }
 
     private double weakest(Resolved token, String surface, List<Pair> pairs) {
-        return pairs.stream().filter(pair -> chosen.containsKey(key(surface, pair.ground())))
-                .mapToDouble(pair -> Contrast.ratio(((ColorValue) token.value()).color(), chosen.get(key(surface, pair.ground()))) / pair.needed())
-                .min().orElse(0);
+        return pairs.stream()
+                .filter(pair -> chosen.containsKey(key(surface, pair.ground())))
+                .mapToDouble(pair ->
+                        Contrast.ratio(((ColorValue) token.value()).color(), chosen.get(key(surface, pair.ground())))
+                                / pair.needed())
+                .min()
+                .orElse(0);
     }
 
     /** The hue with the least chroma among those of the same family of groups. */
     private TokenPath quietest(TokenPath hue) {
         return shadesByHue.entrySet().stream()
-                .filter(entry -> entry.getKey().parent().equals(hue.parent()) && entry.getValue().size() >= 5)
-                .min(Comparator.comparingDouble(entry -> entry.getValue().stream().mapToDouble(SchemeProposal::chroma).average().orElse(1)))
-                .map(Map.Entry::getKey).orElse(hue);
+                .filter(entry -> entry.getKey().parent().equals(hue.parent())
+                        && entry.getValue().size() >= 5)
+                .min(Comparator.comparingDouble(entry -> entry.getValue().stream()
+                        .mapToDouble(SchemeProposal::chroma)
+                        .average()
+                        .orElse(1)))
+                .map(Map.Entry::getKey)
+                .orElse(hue);
     }
 
     private static double chroma(Resolved token) {
-        return ((ColorValue) token.value()).color().to(org.umberloom.core.color.ColorSpace.OKLCH).c2();
+        return ((ColorValue) token.value())
+                .color()
+                .to(org.umberloom.core.color.ColorSpace.OKLCH)
+                .c2();
     }
 
     private static double depth(Resolved token) {

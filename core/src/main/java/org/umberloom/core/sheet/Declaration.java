@@ -9,8 +9,7 @@ import java.util.List;
  */
 public record Declaration(String property, String value, boolean important, List<Variable> variables) {
     /** A custom property that is read; the fallback is empty where none is written. Source: CSS Custom Properties 1, section 3. */
-    public record Variable(String name, String fallback) {
-    }
+    public record Variable(String name, String fallback) {}
 
     public Declaration {
         variables = List.copyOf(variables);

@@ -11,7 +11,8 @@ import java.util.Set;
  * @param drawn   the pseudo-element that is styled in place of the element, such as {@code ::before}; empty for none
  * @param needs   without which it matches nothing: element names, and attributes as {@code [data-part]} or {@code [data-part=card]}
  */
-public record Selector(String text, String resting, Set<String> states, String drawn, Specificity specificity, Set<String> needs) {
+public record Selector(
+        String text, String resting, Set<String> states, String drawn, Specificity specificity, Set<String> needs) {
     public Selector {
         states = Set.copyOf(states);
         needs = Set.copyOf(needs);

@@ -20,10 +20,10 @@ import java.util.Set;
 final class Selectors {
     private static final CSSWriterSettings AS_WRITTEN = new CSSWriterSettings();
     /** States that only a person brings about, and what is selected. */
-    private static final Set<String> STATES = Set.of("hover", "active", "focus", "focus-visible", "focus-within", "visited", "selection");
+    private static final Set<String> STATES =
+            Set.of("hover", "active", "focus", "focus-visible", "focus-within", "visited", "selection");
 
-    private Selectors() {
-    }
+    private Selectors() {}
 
     static Selector read(CSSSelector selector) {
         Set<String> states = new LinkedHashSet<>();
@@ -35,7 +35,10 @@ final class Selectors {
             String text = member.getAsCSSString(AS_WRITTEN, 0);
             if (member instanceof ECSSSelectorCombinator combinator) {
                 if (open) resting.append('*');
-                resting.append(combinator == ECSSSelectorCombinator.BLANK ? " " : " " + combinator.getName().trim() + " ");
+                resting.append(
+                        combinator == ECSSSelectorCombinator.BLANK
+                                ? " "
+                                : " " + combinator.getName().trim() + " ");
                 open = true;
                 continue;
             }
@@ -49,28 +52,38 @@ final class Selectors {
             }
         }
         if (open) resting.append('*');
-        return new Selector(SheetReader.text(selector), resting.toString(), states, drawn, specificity(selector), needs);
+        return new Selector(
+                SheetReader.text(selector), resting.toString(), states, drawn, specificity(selector), needs);
     }
 
     /** The state that a member asks for, also inside {@code :where()}; empty for none. */
     private static String state(ICSSSelectorMember member) {
         List<CSSSelector> inner = inner(member);
-        if (member instanceof CSSSelectorMemberPseudoWhere && inner.size() == 1 && inner.get(0).getMemberCount() == 1) return state(inner.get(0).getMemberAtIndex(0));
-        String name = member.getAsCSSString(AS_WRITTEN, 0).replaceFirst("^::?", "").toLowerCase(Locale.ROOT);
-        return member instanceof CSSSelectorSimpleMember simple && simple.isPseudo() && STATES.contains(name) ? name : "";
+        if (member instanceof CSSSelectorMemberPseudoWhere
+                && inner.size() == 1
+                && inner.get(0).getMemberCount() == 1) return state(inner.get(0).getMemberAtIndex(0));
+        String name =
+                member.getAsCSSString(AS_WRITTEN, 0).replaceFirst("^::?", "").toLowerCase(Locale.ROOT);
+        return member instanceof CSSSelectorSimpleMember simple && simple.isPseudo() && STATES.contains(name)
+                ? name
+                : "";
     }
 
     private static void need(ICSSSelectorMember member, Set<String> needs) {
-        if (member instanceof CSSSelectorSimpleMember simple && simple.isElementName() && !simple.getValue().equals("*"))
-            needs.add(simple.getValue().toLowerCase(Locale.ROOT));
+        if (member instanceof CSSSelectorSimpleMember simple
+                && simple.isElementName()
+                && !simple.getValue().equals("*")) needs.add(simple.getValue().toLowerCase(Locale.ROOT));
         if (member instanceof CSSSelectorAttribute attribute) {
-            boolean exact = attribute.getOperator() != null && attribute.getOperator().getName().equals("=");
+            boolean exact = attribute.getOperator() != null
+                    && attribute.getOperator().getName().equals("=");
             needs.add("[" + attribute.getAttrName() + (exact ? "=" + unquoted(attribute.getAttrValue()) : "") + "]");
         }
     }
 
     private static String unquoted(String value) {
-        return value.length() > 1 && (value.startsWith("\"") || value.startsWith("'")) ? value.substring(1, value.length() - 1) : value;
+        return value.length() > 1 && (value.startsWith("\"") || value.startsWith("'"))
+                ? value.substring(1, value.length() - 1)
+                : value;
     }
 
     static Specificity specificity(CSSSelector selector) {
@@ -80,16 +93,24 @@ final class Selectors {
     }
 
     private static Specificity weight(ICSSSelectorMember member) {
-        if (member instanceof ECSSSelectorCombinator || member instanceof CSSSelectorMemberPseudoWhere) return Specificity.NONE;
+        if (member instanceof ECSSSelectorCombinator || member instanceof CSSSelectorMemberPseudoWhere)
+            return Specificity.NONE;
         List<CSSSelector> inner = inner(member);
-        if (!inner.isEmpty()) return inner.stream().map(Selectors::specificity).max(Specificity::compareTo).orElse(Specificity.NONE);
+        if (!inner.isEmpty())
+            return inner.stream()
+                    .map(Selectors::specificity)
+                    .max(Specificity::compareTo)
+                    .orElse(Specificity.NONE);
         if (member instanceof CSSSelectorSimpleMember simple) {
             if (simple.isHash()) return new Specificity(1, 0, 0);
-            if (simple.isElementName()) return simple.getValue().equals("*") ? Specificity.NONE : new Specificity(0, 0, 1);
+            if (simple.isElementName())
+                return simple.getValue().equals("*") ? Specificity.NONE : new Specificity(0, 0, 1);
             if (simple.getValue().startsWith("::")) return new Specificity(0, 0, 1);
         }
-        return member instanceof CSSSelectorMemberFunctionLike function && function.getFunctionName().startsWith("::")
-                ? new Specificity(0, 0, 1) : new Specificity(0, 1, 0);
+        return member instanceof CSSSelectorMemberFunctionLike function
+                        && function.getFunctionName().startsWith("::")
+                ? new Specificity(0, 0, 1)
+                : new Specificity(0, 1, 0);
     }
 
     private static List<CSSSelector> inner(ICSSSelectorMember member) {

@@ -32,31 +32,37 @@ import org.umberloom.core.token.Names;
 public final class SheetReader {
     /** UTF-16 units of one sheet. */
     private static final int LARGEST = 4 << 20;
+
     private static final CSSWriterSettings AS_WRITTEN = new CSSWriterSettings();
 
     private final List<StyleRule> rules = new ArrayList<>();
     private final List<Sheet.Block> blocks = new ArrayList<>();
     private final List<String> faults = new ArrayList<>();
 
-    private SheetReader() {
-    }
+    private SheetReader() {}
 
     /** @throws IllegalArgumentException for a text that is too large, or no style sheet at all */
     public static Sheet read(String css) {
         if (css.length() > LARGEST)
-            throw new IllegalArgumentException("A style sheet of more than " + (LARGEST >> 20) + " million letters is not read.");
+            throw new IllegalArgumentException(
+                    "A style sheet of more than " + (LARGEST >> 20) + " million letters is not read.");
         Patience.ask();
         SheetReader reader = new SheetReader();
         reader.strayBrace(css);
         CascadingStyleSheet sheet = CSSReader.readFromStringReader(css, reader.settings());
-        if (sheet == null) throw new IllegalArgumentException(reader.faults.isEmpty() ? "This is not a style sheet." : reader.faults.get(0));
+        if (sheet == null)
+            throw new IllegalArgumentException(
+                    reader.faults.isEmpty() ? "This is not a style sheet." : reader.faults.get(0));
         for (ICSSTopLevelRule rule : sheet.getAllRules()) reader.take(rule, List.of());
         return new Sheet(reader.rules, reader.blocks, reader.faults);
     }
 
     private CSSReaderSettings settings() {
-        return new CSSReaderSettings().setKeepDeprecatedProperties(true).setBrowserCompliantMode(true)
-                .setCustomErrorHandler(new Skips(faults)).setCustomExceptionHandler(this::fault);
+        return new CSSReaderSettings()
+                .setKeepDeprecatedProperties(true)
+                .setBrowserCompliantMode(true)
+                .setCustomErrorHandler(new Skips(faults))
+                .setCustomExceptionHandler(this::fault);
     }
 
     /** The parser ends without a word at a brace that closes nothing. */
@@ -68,11 +74,15 @@ public final class SheetReader {
             if (c == '\n') line++;
             else if (c == '/' && css.startsWith("/*", at)) {
                 int end = css.indexOf("*/", at + 2);
-                line += css.substring(at, end < 0 ? css.length() : end).chars().filter(one -> one == '\n').count();
+                line += css.substring(at, end < 0 ? css.length() : end)
+                        .chars()
+                        .filter(one -> one == '\n')
+                        .count();
                 at = end < 0 ? css.length() : end + 1;
             } else if (c == '"' || c == '\'') {
                 int end = at + 1;
-                while (end < css.length() && css.charAt(end) != c && css.charAt(end) != '\n') end += css.charAt(end) == '\\' ? 2 : 1;
+                while (end < css.length() && css.charAt(end) != c && css.charAt(end) != '\n')
+                    end += css.charAt(end) == '\\' ? 2 : 1;
                 at = Math.min(end, css.length());
             } else if (c == '{') depth++;
             else if (c == '}' && --depth < 0) {
@@ -90,7 +100,10 @@ public final class SheetReader {
     private void take(ICSSTopLevelRule rule, List<String> within) {
         Patience.ask();
         if (rule instanceof CSSStyleRule style)
-            rules.add(new StyleRule(within, style.getAllSelectors().stream().map(Selectors::read).toList(), declarations(style.getAllDeclarations())));
+            rules.add(new StyleRule(
+                    within,
+                    style.getAllSelectors().stream().map(Selectors::read).toList(),
+                    declarations(style.getAllDeclarations())));
         else if (rule instanceof AbstractHasTopLevelRules group) {
             List<String> inside = new ArrayList<>(within);
             inside.add(prelude(group));
@@ -98,21 +111,36 @@ public final class SheetReader {
         } else if (rule instanceof CSSUnknownRule block) {
             var list = CSSReaderDeclarationList.readFromString(block.getBody(), settings());
             if (list == null) faults.add("“" + Names.shown(block.getDeclaration()) + "” was passed over.");
-            else blocks.add(new Sheet.Block(block.getDeclaration().toLowerCase(java.util.Locale.ROOT), text(block.getParameterList()),
-                    declarations(list.getAllDeclarations())));
+            else
+                blocks.add(new Sheet.Block(
+                        block.getDeclaration().toLowerCase(java.util.Locale.ROOT),
+                        text(block.getParameterList()),
+                        declarations(list.getAllDeclarations())));
         }
     }
 
     private static String prelude(AbstractHasTopLevelRules group) {
         if (group instanceof CSSMediaRule media)
-            return "@media " + media.getAllMediaQueries().stream().map(query -> query.getAsCSSString(AS_WRITTEN, 0)).collect(Collectors.joining(", "));
+            return "@media "
+                    + media.getAllMediaQueries().stream()
+                            .map(query -> query.getAsCSSString(AS_WRITTEN, 0))
+                            .collect(Collectors.joining(", "));
         if (group instanceof CSSSupportsRule supports)
-            return "@supports " + supports.getAllSupportConditionMembers().stream().map(one -> one.getAsCSSString(AS_WRITTEN, 0)).collect(Collectors.joining(" "));
+            return "@supports "
+                    + supports.getAllSupportConditionMembers().stream()
+                            .map(one -> one.getAsCSSString(AS_WRITTEN, 0))
+                            .collect(Collectors.joining(" "));
         return group instanceof CSSLayerRule layer ? "@layer " + String.join(", ", layer.getAllSelectors()) : "@";
     }
 
     private static List<Declaration> declarations(List<CSSDeclaration> all) {
-        return all.stream().map(one -> new Declaration(one.getProperty(), one.getExpressionAsCSSString(), one.isImportant(), variables(one.getExpression()))).toList();
+        return all.stream()
+                .map(one -> new Declaration(
+                        one.getProperty(),
+                        one.getExpressionAsCSSString(),
+                        one.isImportant(),
+                        variables(one.getExpression())))
+                .toList();
     }
 
     private static List<Declaration.Variable> variables(CSSExpression expression) {
@@ -138,7 +166,11 @@ public final class SheetReader {
     private static Declaration.Variable variable(CSSExpressionMemberFunction function) {
         String inner = function.getExpression().getAsCSSString(AS_WRITTEN, 0);
         int comma = inner.indexOf(',');
-        return comma < 0 ? new Declaration.Variable(inner.trim(), "") : new Declaration.Variable(inner.substring(0, comma).trim(), inner.substring(comma + 1).trim());
+        return comma < 0
+                ? new Declaration.Variable(inner.trim(), "")
+                : new Declaration.Variable(
+                        inner.substring(0, comma).trim(),
+                        inner.substring(comma + 1).trim());
     }
 
     private static String text(String text) {
@@ -172,7 +204,11 @@ public final class SheetReader {
         }
 
         private void say(Token token) {
-            faults.add(token == null || token.beginLine < 1 ? "Something that is no CSS was passed over." : "Line " + token.beginLine + " was passed over, from “" + Names.shown(String.valueOf(token.image)) + "” on.");
+            faults.add(
+                    token == null || token.beginLine < 1
+                            ? "Something that is no CSS was passed over."
+                            : "Line " + token.beginLine + " was passed over, from “"
+                                    + Names.shown(String.valueOf(token.image)) + "” on.");
         }
     }
 }

@@ -14,8 +14,7 @@ import org.umberloom.core.token.TokenValue;
  */
 public record PageWidths(double text, double content, double wide, TokenValue gutter) {
     /** The bands at one viewport, all in px. */
-    public record Bands(double viewport, double gutter, double text, double content, double wide) {
-    }
+    public record Bands(double viewport, double gutter, double text, double content, double wide) {}
 
     /** Each band is {@code min(its width, viewport − 2·gutter)}, and never below 0. */
     public Bands at(double viewport) {

@@ -22,8 +22,7 @@ import org.umberloom.core.token.ValueText;
 
 /** Edits of several tokens in one step. Each refuses, with a sentence for people, when it would change nothing. */
 public final class Bulk {
-    private Bulk() {
-    }
+    private Bulk() {}
 
     /** Replaces a piece of text in every path that holds it, with all references. Case matters. */
     public static Edit renamePaths(ThemeDocument theme, String find, String replace) {
@@ -35,7 +34,8 @@ public final class Bulk {
             });
         if (found.isEmpty()) throw new IllegalArgumentException("No path holds “" + find + "”.");
         List<Edit> edits = new ArrayList<>();
-        for (TokenPath path : found) edits.add(new Edit.Move(path, TokenPath.of(path.dotted().replace(find, replace))));
+        for (TokenPath path : found)
+            edits.add(new Edit.Move(path, TokenPath.of(path.dotted().replace(find, replace))));
         return new Edit.Batch(find + " to " + replace + " in " + counted(edits.size(), "path"), edits);
     }
 
@@ -68,7 +68,8 @@ public final class Bulk {
      *
      * @param arguments those of the operation without what it is derived from, as people write them
      */
-    public static Edit shift(ThemeDocument theme, Place place, TokenPath group, Operation operation, List<String> arguments) {
+    public static Edit shift(
+            ThemeDocument theme, Place place, TokenPath group, Operation operation, List<String> arguments) {
         List<Edit> edits = new ArrayList<>();
         theme.at(place).forEachToken((path, token, declared) -> {
             if (!path.isBelow(group) && !path.equals(group)) return;
@@ -77,13 +78,16 @@ public final class Bulk {
         if (edits.isEmpty())
             throw new IllegalArgumentException("“" + group + "” holds no value here that " + operation.id()
                     + " could change; references are left as they are.");
-        return new Edit.Batch(operation.id() + " " + String.join(", ", arguments) + " on " + counted(edits.size(), "token")
-                + " of " + group, edits);
+        return new Edit.Batch(
+                operation.id() + " " + String.join(", ", arguments) + " on " + counted(edits.size(), "token") + " of "
+                        + group,
+                edits);
     }
 
     private static Optional<TokenValue> shifted(Token token, Operation operation, List<String> arguments) {
         TokenValue value = token.value();
-        boolean fits = operation.makesColor() ? value instanceof ColorValue
+        boolean fits = operation.makesColor()
+                ? value instanceof ColorValue
                 : value instanceof NumberValue || value instanceof DimensionValue || value instanceof FluidValue;
         if (!fits) return Optional.empty();
         Derivation derivation = operation.withTexts(value, arguments);

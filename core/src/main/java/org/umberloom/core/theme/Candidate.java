@@ -12,7 +12,9 @@ record Candidate(Token token, Optional<TokenType> declared, Place place) {
     }
 
     boolean sameAs(Candidate other) {
-        return other != null && (token == other.token || token.equals(other.token)) && declared.equals(other.declared)
+        return other != null
+                && (token == other.token || token.equals(other.token))
+                && declared.equals(other.declared)
                 && place.equals(other.place);
     }
 }

@@ -5,8 +5,7 @@ import org.umberloom.core.token.TokenPath;
 
 /** Whether two edits that were made without knowing of each other can both stand. */
 public final class Clash {
-    private Clash() {
-    }
+    private Clash() {}
 
     /**
      * @param theirs what was stored since the other was made
@@ -22,7 +21,8 @@ public final class Clash {
         List<TokenPath> going = mine.takesAway(newest);
         if (going.isEmpty()) return false;
         for (TokenPath target : theirs.refersTo())
-            for (TokenPath path : going) if (target.equals(path) || target.isBelow(path) || path.isBelow(target)) return true;
+            for (TokenPath path : going)
+                if (target.equals(path) || target.isBelow(path) || path.isBelow(target)) return true;
         return false;
     }
 }

@@ -40,7 +40,10 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
     public Combination where(Place place) {
         if (place instanceof Place.InContext in) return with(in.modifier(), in.context());
         if (!(place instanceof Place.InScope scoped)) return this;
-        return scoped.under().map(in -> with(in.modifier(), in.context())).orElse(this).at(scoped.scope());
+        return scoped.under()
+                .map(in -> with(in.modifier(), in.context()))
+                .orElse(this)
+                .at(scoped.scope());
     }
 
     /** The same of the theme itself. */
@@ -54,14 +57,16 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
      */
     public Combination completedFor(ThemeDocument theme) {
         Map<String, String> complete = new LinkedHashMap<>();
-        theme.modifiers().forEach((name, modifier) ->
-                complete.put(name, contexts.getOrDefault(name, modifier.defaultContext())));
+        theme.modifiers()
+                .forEach(
+                        (name, modifier) -> complete.put(name, contexts.getOrDefault(name, modifier.defaultContext())));
         return new Combination(complete, scope.filter(theme::writesAt));
     }
 
     /** {@code scheme=dark,look=freight,@kind=article}, with names by their {@link #code}; empty for no modifiers. */
     public String key() {
-        Stream<String> chosen = contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()));
+        Stream<String> chosen =
+                contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()));
         return Stream.concat(chosen, scope.stream().map(one -> SCOPE + one)).collect(Collectors.joining(","));
     }
 
@@ -90,7 +95,8 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
             }
             int equals = part.indexOf('=');
             if (equals <= 0)
-                throw new IllegalArgumentException("“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
+                throw new IllegalArgumentException(
+                        "“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
             contexts.put(named(part.substring(0, equals)), named(part.substring(equals + 1)));
         }
         return new Combination(contexts, scope);

@@ -13,12 +13,10 @@ import org.umberloom.core.token.TokenPath;
 
 /** What leads from one state of a theme to another: as an edit, and token by token for people. */
 public final class Difference {
-    private Difference() {
-    }
+    private Difference() {}
 
     /** What happened to a token at a place: it came, went or changed. */
-    public record Entry(Place place, TokenPath path, Optional<Token> before, Optional<Token> after) {
-    }
+    public record Entry(Place place, TokenPath path, Optional<Token> before, Optional<Token> after) {}
 
     /** An edit that turns one state exactly into the other, byte for byte. */
     public static Edit edit(String label, ThemeDocument from, ThemeDocument to) {
@@ -47,8 +45,7 @@ public final class Difference {
         Set<Place> places = new LinkedHashSet<>(before.places());
         places.addAll(after.places());
         List<Entry> entries = new ArrayList<>();
-        for (Place place : places)
-            compare(place, "", at(before, place), at(after, place), entries);
+        for (Place place : places) compare(place, "", at(before, place), at(after, place), entries);
         return entries;
     }
 
@@ -88,8 +85,8 @@ public final class Difference {
             return;
         }
         Optional<Token> token = Optional.of((Token) node);
-        entries.add(new Entry(place, TokenPath.of(path), added ? Optional.empty() : token,
-                added ? token : Optional.empty()));
+        entries.add(new Entry(
+                place, TokenPath.of(path), added ? Optional.empty() : token, added ? token : Optional.empty()));
     }
 
     private static void listAll(Place place, String prefix, Group group, boolean added, List<Entry> entries) {
@@ -183,7 +180,9 @@ public final class Difference {
             if (to.children().containsKey(name)) kept.add(name);
             else edits.add(new Edit.Remove(place, path(prefix, name)));
         }
-        List<String> keptInNewOrder = to.children().keySet().stream().filter(from.children()::containsKey).toList();
+        List<String> keptInNewOrder = to.children().keySet().stream()
+                .filter(from.children()::containsKey)
+                .toList();
         boolean moved = !kept.equals(keptInNewOrder);
         int index = 0;
         for (Map.Entry<String, Node> child : to.children().entrySet()) {

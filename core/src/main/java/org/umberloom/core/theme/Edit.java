@@ -23,8 +23,22 @@ import org.umberloom.core.token.ValueText;
  * <p>{@link #applyTo} throws {@link IllegalArgumentException}, with a sentence for people, when the edit does not fit
  * the document; the document is then as it was.
  */
-public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe, Edit.RemoveRecipe, Edit.Attach, Edit.Detach, Edit.Put,
-        Edit.PutAll, Edit.Remove, Edit.SetMeta, Edit.Move, Edit.SetName, Edit.SetDescription, Edit.SetPicture, Edit.Batch, Structure {
+public sealed interface Edit extends Asked
+        permits Edit.SetValue,
+                Edit.SetRecipe,
+                Edit.RemoveRecipe,
+                Edit.Attach,
+                Edit.Detach,
+                Edit.Put,
+                Edit.PutAll,
+                Edit.Remove,
+                Edit.SetMeta,
+                Edit.Move,
+                Edit.SetName,
+                Edit.SetDescription,
+                Edit.SetPicture,
+                Edit.Batch,
+                Structure {
     Applied applyTo(ThemeDocument theme);
 
     /** It is exact already. */
@@ -70,8 +84,10 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
         }
 
         boolean meets(Touch other) {
-            boolean samePlace = place.equals(other.place) || allContexts(this, other) || allContexts(other, this) || tokens() && other.tokens()
-                    && (place.equals(ANYWHERE) || other.place.equals(ANYWHERE));
+            boolean samePlace = place.equals(other.place)
+                    || allContexts(this, other)
+                    || allContexts(other, this)
+                    || tokens() && other.tokens() && (place.equals(ANYWHERE) || other.place.equals(ANYWHERE));
             return samePlace && (path.equals(other.path) || covers(other) || other.covers(this));
         }
 
@@ -90,8 +106,7 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
     }
 
     /** The changed document and its way back. */
-    record Applied(ThemeDocument theme, Edit inverse) {
-    }
+    record Applied(ThemeDocument theme, Edit inverse) {}
 
     /**
      * Sets a token's value by hand, making the token when it is new. A recipe that starts from it computes again; a token that
@@ -104,11 +119,16 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
             if (root.find(path).filter(Group.class::isInstance).isPresent())
                 throw new IllegalArgumentException("“" + path + "” is a group; a value can only be set on a token.");
             Optional<TokenPath> hue = Recipes.governing(root, path);
-            if (hue.isPresent() && path.name().equals(Recipe.HueRamp.SEED) && Recipes.of(root.group(hue.get()).orElseThrow()).orElseThrow()
-                    instanceof Recipe.HueRamp && !(value instanceof ColorValue))
-                throw new IllegalArgumentException("The seed of “" + hue.get() + "” must hold a color of its own: a ramp grows from it.");
+            if (hue.isPresent()
+                    && path.name().equals(Recipe.HueRamp.SEED)
+                    && Recipes.of(root.group(hue.get()).orElseThrow()).orElseThrow() instanceof Recipe.HueRamp
+                    && !(value instanceof ColorValue))
+                throw new IllegalArgumentException(
+                        "The seed of “" + hue.get() + "” must hold a color of its own: a ramp grows from it.");
             boolean computed = Recipes.computing(root, path).isPresent();
-            Token token = root.token(path).map(before -> before.withProposed(false).withValue(value)).orElse(Token.untyped(value));
+            Token token = root.token(path)
+                    .map(before -> before.withProposed(false).withValue(value))
+                    .orElse(Token.untyped(value));
             Group changed = root.with(path, computed ? token.withDetached(true) : token);
             Optional<TokenPath> governed = Recipes.governing(root, path);
             if (governed.isEmpty()) return new Applied(theme.with(place, changed), restore(place, root, path));
@@ -143,7 +163,8 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
             Group before = root.group(group).orElse(Group.EMPTY);
-            return new Applied(theme.with(place, root.with(group, Recipes.with(before, Recipes.seeing(root, recipe)))),
+            return new Applied(
+                    theme.with(place, root.with(group, Recipes.with(before, Recipes.seeing(root, recipe)))),
                     restore(place, root, group));
         }
 
@@ -164,8 +185,8 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
             Token token = root.token(path).orElseThrow(() -> missing(path));
-            TokenPath governed = Recipes.governing(root, path).orElseThrow(() ->
-                    new IllegalArgumentException("No recipe computes “" + path + "”."));
+            TokenPath governed = Recipes.governing(root, path)
+                    .orElseThrow(() -> new IllegalArgumentException("No recipe computes “" + path + "”."));
             Group changed = Recipes.refreshed(root.with(path, token.withDetached(false)), governed);
             return new Applied(theme.with(place, changed), restore(place, root, governed));
         }
@@ -237,8 +258,10 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
             Group root = theme.at(place);
             Token token = root.token(path).orElseThrow(() -> missing(path));
             if (Recipes.computing(root, path).isEmpty())
-                throw new IllegalArgumentException("No recipe computes “" + path + "”, so there is nothing to detach it from.");
-            return new Applied(theme.with(place, root.with(path, token.withDetached(true))), restore(place, root, path));
+                throw new IllegalArgumentException(
+                        "No recipe computes “" + path + "”, so there is nothing to detach it from.");
+            return new Applied(
+                    theme.with(place, root.with(path, token.withDetached(true))), restore(place, root, path));
         }
 
         @Override
@@ -257,9 +280,11 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
         @Override
         public Applied applyTo(ThemeDocument theme) {
             Group root = theme.at(place);
-            Group before = root.group(group).filter(Recipes::any).orElseThrow(() ->
-                    new IllegalArgumentException("“" + group + "” has no recipe here."));
-            return new Applied(theme.with(place, root.with(group, Recipes.without(before))), restore(place, root, group));
+            Group before = root.group(group)
+                    .filter(Recipes::any)
+                    .orElseThrow(() -> new IllegalArgumentException("“" + group + "” has no recipe here."));
+            return new Applied(
+                    theme.with(place, root.with(group, Recipes.without(before))), restore(place, root, group));
         }
 
         @Override
@@ -281,7 +306,8 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
             Node node = root.find(path).orElseThrow(() -> missing(path));
             Node changed = node instanceof Token token ? token.withMeta(meta) : ((Group) node).withMeta(meta);
             boolean typesStay = node.meta().type().equals(meta.type());
-            return new Applied(theme.with(place, root.with(path, changed)),
+            return new Applied(
+                    theme.with(place, root.with(path, changed)),
                     typesStay ? new SetMeta(place, path, node.meta()) : restore(place, root, path));
         }
 
@@ -363,14 +389,16 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
     record SetPicture(String name, Optional<Picture> picture) implements Edit {
         public SetPicture {
             if (picture.isPresent() && !picture.get().name().equals(name))
-                throw new IllegalArgumentException("The picture is called “" + picture.get().name() + "”, not “" + name + "”.");
+                throw new IllegalArgumentException(
+                        "The picture is called “" + picture.get().name() + "”, not “" + name + "”.");
         }
 
         @Override
         public Applied applyTo(ThemeDocument theme) {
             Map<String, Picture> pictures = new LinkedHashMap<>(Picture.of(theme));
             Optional<Picture> before = Optional.ofNullable(pictures.get(name));
-            if (picture.isEmpty() && before.isEmpty()) throw new IllegalArgumentException("This theme has no picture “" + name + "”.");
+            if (picture.isEmpty() && before.isEmpty())
+                throw new IllegalArgumentException("This theme has no picture “" + name + "”.");
             List<String> order = List.copyOf(pictures.keySet());
             picture.ifPresentOrElse(one -> pictures.put(name, one), () -> pictures.remove(name));
             Edit back = new SetPicture(name, before);
@@ -428,7 +456,9 @@ public sealed interface Edit extends Asked permits Edit.SetValue, Edit.SetRecipe
 
         @Override
         public List<TokenPath> takesAway(ThemeDocument theme) {
-            return edits.stream().flatMap(edit -> edit.takesAway(theme).stream()).toList();
+            return edits.stream()
+                    .flatMap(edit -> edit.takesAway(theme).stream())
+                    .toList();
         }
 
         @Override

@@ -16,16 +16,26 @@ import java.util.Optional;
  * @param combination in which it holds; without contexts where it holds in all
  * @param place   where what it is about is written; none where that is no one place
  */
-public record Finding(String code, Weight weight, String path, String message, String remedy, List<Fix> fixes,
-                      Combination combination, Optional<Place> place) {
+public record Finding(
+        String code,
+        Weight weight,
+        String path,
+        String message,
+        String remedy,
+        List<Fix> fixes,
+        Combination combination,
+        Optional<Place> place) {
     private static final Combination EVERYWHERE = new Combination(Map.of());
 
     /** Must be mended, should be mended, or is merely worth knowing. */
-    public enum Weight { MUST, SHOULD, NOTE }
+    public enum Weight {
+        MUST,
+        SHOULD,
+        NOTE
+    }
 
     /** A remedy as an edit, with what it does in a few words. */
-    public record Fix(String label, Edit edit) {
-    }
+    public record Fix(String label, Edit edit) {}
 
     public Finding {
         fixes = List.copyOf(fixes);

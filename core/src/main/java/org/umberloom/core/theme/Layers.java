@@ -14,18 +14,22 @@ import org.umberloom.core.token.TokenType;
 
 /** The places that have a say in one combination, in resolution order; later wins. */
 record Layers(List<Layer> layers, List<Finding> findings) {
-    record Layer(Place place, Group tokens) {
-    }
+    record Layer(Place place, Group tokens) {}
 
     static Layers of(ThemeDocument theme, Combination combination) {
-        List<Layer> layers = theme.applying(combination).stream().map(place -> new Layer(place, theme.at(place))).toList();
+        List<Layer> layers = theme.applying(combination).stream()
+                .map(place -> new Layer(place, theme.at(place)))
+                .toList();
         List<Finding> findings = new ArrayList<>();
         for (ThemeDocument.OrderEntry entry : theme.order()) {
             if (!entry.modifier()) continue;
             Map<String, Group> contexts = theme.modifiers().get(entry.name()).contexts();
             String context = combination.contexts().get(entry.name());
             if (context != null && !contexts.containsKey(context))
-                findings.add(new Finding("missing-context", Finding.Weight.MUST, entry.name(),
+                findings.add(new Finding(
+                        "missing-context",
+                        Finding.Weight.MUST,
+                        entry.name(),
                         "The modifier “" + entry.name() + "” has no context “" + context + "”.",
                         "Choose one of " + String.join(", ", contexts.keySet()) + "."));
         }

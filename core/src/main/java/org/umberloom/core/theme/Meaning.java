@@ -17,7 +17,11 @@ import org.umberloom.core.token.Meta;
 public record Meaning(Kind kind, Map<String, String> contexts) {
     /** What modifiers can stand for; {@link #NONE} for whatever else varies. */
     public enum Kind {
-        SCHEME, CONTRAST, DENSITY, LOOK, NONE;
+        SCHEME,
+        CONTRAST,
+        DENSITY,
+        LOOK,
+        NONE;
 
         public String id() {
             return name().toLowerCase(Locale.ROOT);
@@ -25,8 +29,11 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
 
         /** @throws IllegalArgumentException for another word */
         public static Kind byId(String id) {
-            return Arrays.stream(values()).filter(kind -> kind.id().equals(id)).findFirst().orElseThrow(() ->
-                    new IllegalArgumentException("“" + id + "” is no meaning of a modifier: it is scheme, contrast, density, look or none."));
+            return Arrays.stream(values())
+                    .filter(kind -> kind.id().equals(id))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("“" + id
+                            + "” is no meaning of a modifier: it is scheme, contrast, density, look or none."));
         }
     }
 
@@ -50,36 +57,47 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
     }
 
     /** The modifier whose one context is for readers who ask for more contrast. */
-    public record Contrast(String modifier, String more) {
-    }
+    public record Contrast(String modifier, String more) {}
 
     /** What a modifier means; one that is recorded with contexts that are gone means nothing. */
     public static Meaning of(String name, Modifier modifier) {
         Meaning meaning = recorded(modifier).orElseGet(() -> usual(name, modifier));
-        boolean whole = switch (meaning.kind) {
-            case SCHEME -> meaning.has(modifier, LIGHT) && meaning.has(modifier, DARK) && !meaning.contexts.get(LIGHT).equals(meaning.contexts.get(DARK));
-            case CONTRAST -> meaning.has(modifier, MORE);
-            default -> true;
-        };
+        boolean whole =
+                switch (meaning.kind) {
+                    case SCHEME ->
+                        meaning.has(modifier, LIGHT)
+                                && meaning.has(modifier, DARK)
+                                && !meaning.contexts.get(LIGHT).equals(meaning.contexts.get(DARK));
+                    case CONTRAST -> meaning.has(modifier, MORE);
+                    default -> true;
+                };
         return whole ? meaning : NOTHING;
     }
 
     /** What the document records of a modifier. */
     public static Optional<Meaning> recorded(Modifier modifier) {
-        if (!(modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> own) || !(own.get(FIELD) instanceof Map<?, ?> data)) return Optional.empty();
+        if (!(modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> own)
+                || !(own.get(FIELD) instanceof Map<?, ?> data)) return Optional.empty();
         Map<String, String> contexts = new LinkedHashMap<>();
         data.forEach((key, value) -> {
             if (!key.equals(KIND) && value instanceof String context) contexts.put((String) key, context);
         });
-        return Arrays.stream(Kind.values()).filter(kind -> kind.id().equals(data.get(KIND))).findFirst().map(kind -> new Meaning(kind, contexts));
+        return Arrays.stream(Kind.values())
+                .filter(kind -> kind.id().equals(data.get(KIND)))
+                .findFirst()
+                .map(kind -> new Meaning(kind, contexts));
     }
 
     /** What a modifier of that name means when nothing is recorded. Common practice. */
     private static Meaning usual(String name, Modifier modifier) {
         Map<String, String> contexts = new LinkedHashMap<>();
-        for (String part : new String[] {LIGHT, DARK, MORE}) if (modifier.contexts().containsKey(part)) contexts.put(part, part);
-        return Arrays.stream(Kind.values()).filter(kind -> kind != Kind.NONE && kind.id().equals(name)).findFirst()
-                .map(kind -> new Meaning(kind, contexts)).orElse(NOTHING);
+        for (String part : new String[] {LIGHT, DARK, MORE})
+            if (modifier.contexts().containsKey(part)) contexts.put(part, part);
+        return Arrays.stream(Kind.values())
+                .filter(kind -> kind != Kind.NONE && kind.id().equals(name))
+                .findFirst()
+                .map(kind -> new Meaning(kind, contexts))
+                .orElse(NOTHING);
     }
 
     private boolean has(Modifier modifier, String part) {
@@ -88,7 +106,11 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
 
     /** The part that a context has, such as {@code dark}; empty for none. */
     public String partOf(String context) {
-        return contexts.entrySet().stream().filter(entry -> entry.getValue().equals(context)).map(Map.Entry::getKey).findFirst().orElse("");
+        return contexts.entrySet().stream()
+                .filter(entry -> entry.getValue().equals(context))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse("");
     }
 
     /** The first modifier in the order that is a scheme. */
@@ -101,18 +123,24 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
 
     /** The first modifier in the order that is for contrast. */
     public static Optional<Contrast> contrast(ThemeDocument theme) {
-        return first(theme, Kind.CONTRAST).map(name -> new Contrast(name, of(name, theme.modifiers().get(name)).contexts.get(MORE)));
+        return first(theme, Kind.CONTRAST)
+                .map(name -> new Contrast(
+                        name, of(name, theme.modifiers().get(name)).contexts.get(MORE)));
     }
 
     private static Optional<String> first(ThemeDocument theme, Kind kind) {
-        return theme.order().stream().filter(ThemeDocument.OrderEntry::modifier).map(ThemeDocument.OrderEntry::name)
-                .filter(name -> of(name, theme.modifiers().get(name)).kind == kind).findFirst();
+        return theme.order().stream()
+                .filter(ThemeDocument.OrderEntry::modifier)
+                .map(ThemeDocument.OrderEntry::name)
+                .filter(name -> of(name, theme.modifiers().get(name)).kind == kind)
+                .findFirst();
     }
 
     /** The modifier with this meaning recorded. */
     Modifier in(Modifier modifier) {
         Map<String, Object> own = new LinkedHashMap<>();
-        if (modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> before) before.forEach((key, value) -> own.put((String) key, value));
+        if (modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> before)
+            before.forEach((key, value) -> own.put((String) key, value));
         Map<String, Object> data = new LinkedHashMap<>();
         data.put(KIND, kind.id());
         data.putAll(contexts);

@@ -9,8 +9,8 @@ import org.umberloom.core.token.Group;
  * One thing that varies, such as the scheme: its contexts, each a partial set of tokens, and which holds when none is
  * chosen.
  */
-public record Modifier(String description, Map<String, Group> contexts, String defaultContext,
-                       Map<String, Object> extensions) {
+public record Modifier(
+        String description, Map<String, Group> contexts, String defaultContext, Map<String, Object> extensions) {
     /** @throws IllegalArgumentException when there is no context, or the default is none of them */
     public Modifier {
         Map<String, Group> said = new LinkedHashMap<>();
@@ -18,8 +18,8 @@ public record Modifier(String description, Map<String, Group> contexts, String d
         contexts = Collections.unmodifiableMap(said);
         extensions = Collections.unmodifiableMap(new LinkedHashMap<>(extensions));
         if (!contexts.containsKey(defaultContext))
-            throw new IllegalArgumentException("The default context “" + defaultContext + "” is not among "
-                    + contexts.keySet() + ".");
+            throw new IllegalArgumentException(
+                    "The default context “" + defaultContext + "” is not among " + contexts.keySet() + ".");
     }
 
     public Modifier(String description, Map<String, Group> contexts, String defaultContext) {

@@ -14,14 +14,12 @@ import org.umberloom.core.token.TokenValue;
 
 /** Gives tokens other paths, with every reference to them. */
 final class Moving {
-    private Moving() {
-    }
+    private Moving() {}
 
     /** @throws IllegalArgumentException when there is nothing at the path, or something stands where it should go */
     static ThemeDocument apply(ThemeDocument theme, TokenPath from, TokenPath to) {
         if (from.equals(to)) return theme;
-        if (to.isBelow(from))
-            throw new IllegalArgumentException("“" + from + "” cannot be moved into itself.");
+        if (to.isBelow(from)) throw new IllegalArgumentException("“" + from + "” cannot be moved into itself.");
         boolean found = false;
         for (Place place : theme.places()) {
             found |= theme.at(place).find(from).isPresent();
@@ -30,8 +28,12 @@ final class Moving {
                         + ". Choose another name, or remove that one first.");
         }
         if (!found) throw new IllegalArgumentException("There is no “" + from + "” in this theme.");
-        UnaryOperator<TokenPath> targets = path -> path.equals(from) ? to
-                : path.isBelow(from) ? TokenPath.of(to + path.dotted().substring(from.dotted().length())) : path;
+        UnaryOperator<TokenPath> targets = path -> path.equals(from)
+                ? to
+                : path.isBelow(from)
+                        ? TokenPath.of(
+                                to + path.dotted().substring(from.dotted().length()))
+                        : path;
         ThemeDocument moved = theme;
         for (Place place : theme.places()) {
             Group root = relocated(theme.at(place), from, to);
@@ -78,7 +80,9 @@ final class Moving {
         }
         Optional<TokenPath> base = group.meta().extended().map(targets);
         Group result = Recipes.following(changed ? new Group(children, group.meta()) : group, targets);
-        return base.equals(group.meta().extended()) ? result : result.withMeta(result.meta().withExtended(base));
+        return base.equals(group.meta().extended())
+                ? result
+                : result.withMeta(result.meta().withExtended(base));
     }
 
     private static Token rewritten(Token token, UnaryOperator<TokenPath> targets) {

@@ -7,13 +7,11 @@ import java.util.List;
 final class Nearest {
     private static final int MOST = 3;
 
-    private Nearest() {
-    }
+    private Nearest() {}
 
     /** At most three names, the most similar first; none that differs in more than half of its letters. */
     static List<String> names(String wanted, List<String> existing) {
-        record Candidate(String name, int distance) {
-        }
+        record Candidate(String name, int distance) {}
         return existing.stream()
                 .filter(name -> Math.abs(name.length() - wanted.length()) <= wanted.length() / 2)
                 .map(name -> new Candidate(name, distance(wanted, name)))
@@ -26,7 +24,8 @@ final class Nearest {
 
     /** The names as a sentence that proposes them as references, or another sentence where none is near. */
     static String sentence(String wanted, List<String> existing, String otherwise) {
-        List<String> names = names(wanted, existing).stream().map(name -> "{" + name + "}").toList();
+        List<String> names =
+                names(wanted, existing).stream().map(name -> "{" + name + "}").toList();
         return names.isEmpty() ? otherwise : "Nearest names: " + String.join(", ", names) + ".";
     }
 

@@ -22,6 +22,7 @@ import org.umberloom.core.token.Names;
 public record Picture(String name, String hash, String mediaType, String license, long bytes) {
     /** What a picture may be. */
     public static final List<String> MEDIA_TYPES = List.of("image/jpeg", "image/png", "image/webp", "image/svg+xml");
+
     private static final int LONGEST_LICENSE = 200;
     private static final Pattern FILE = Pattern.compile("[a-z0-9][a-z0-9._-]{0,99}");
     private static final Pattern HASH = Pattern.compile("[0-9a-f]{64}");
@@ -30,12 +31,16 @@ public record Picture(String name, String hash, String mediaType, String license
     /** @throws IllegalArgumentException with a sentence for people when a part is out of range */
     public Picture {
         if (!isName(name))
-            throw new IllegalArgumentException("“" + Names.shown(name) + "” is not the name of a picture: small letters, digits, dots and dashes, up to 100.");
-        if (!HASH.matcher(hash).matches()) throw new IllegalArgumentException("The picture “" + name + "” has no SHA-256 of its content.");
-        if (!MEDIA_TYPES.contains(mediaType)) throw new IllegalArgumentException("The picture “" + name + "” is none of " + MEDIA_TYPES + ".");
+            throw new IllegalArgumentException("“" + Names.shown(name)
+                    + "” is not the name of a picture: small letters, digits, dots and dashes, up to 100.");
+        if (!HASH.matcher(hash).matches())
+            throw new IllegalArgumentException("The picture “" + name + "” has no SHA-256 of its content.");
+        if (!MEDIA_TYPES.contains(mediaType))
+            throw new IllegalArgumentException("The picture “" + name + "” is none of " + MEDIA_TYPES + ".");
         Names.safe("The license", license);
         if (license.length() > LONGEST_LICENSE)
-            throw new IllegalArgumentException("A license is said in up to " + LONGEST_LICENSE + " letters; this one has " + license.length() + ".");
+            throw new IllegalArgumentException("A license is said in up to " + LONGEST_LICENSE
+                    + " letters; this one has " + license.length() + ".");
         if (bytes < 0) throw new IllegalArgumentException("The picture “" + name + "” has a negative size.");
     }
 
@@ -46,16 +51,22 @@ public record Picture(String name, String hash, String mediaType, String license
 
     /** The pictures that a document names, by name, in order; an entry that cannot be read is left out. */
     public static Map<String, Picture> of(ThemeDocument theme) {
-        if (!(theme.extensions().get(Meta.OWN) instanceof Map<?, ?> own) || !(own.get(FIELD) instanceof Map<?, ?> entries)) return Map.of();
+        if (!(theme.extensions().get(Meta.OWN) instanceof Map<?, ?> own)
+                || !(own.get(FIELD) instanceof Map<?, ?> entries)) return Map.of();
         Map<String, Picture> pictures = new LinkedHashMap<>();
-        entries.forEach((name, entry) -> read(String.valueOf(name), entry).ifPresent(picture -> pictures.put(picture.name, picture)));
+        entries.forEach((name, entry) ->
+                read(String.valueOf(name), entry).ifPresent(picture -> pictures.put(picture.name, picture)));
         return pictures;
     }
 
     private static Optional<Picture> read(String name, Object entry) {
         if (!(entry instanceof Map<?, ?> map)) return Optional.empty();
         try {
-            return Optional.of(new Picture(name, text(map, "hash"), text(map, "mediaType"), text(map, "license"),
+            return Optional.of(new Picture(
+                    name,
+                    text(map, "hash"),
+                    text(map, "mediaType"),
+                    text(map, "license"),
                     map.get("bytes") instanceof Number bytes ? bytes.longValue() : 0));
         } catch (IllegalArgumentException unreadable) {
             return Optional.empty();
@@ -69,7 +80,8 @@ public record Picture(String name, String hash, String mediaType, String license
     /** The document with these pictures and no others. */
     public static ThemeDocument with(ThemeDocument theme, Map<String, Picture> pictures) {
         Map<String, Object> own = new LinkedHashMap<>();
-        if (theme.extensions().get(Meta.OWN) instanceof Map<?, ?> before) before.forEach((key, value) -> own.put((String) key, value));
+        if (theme.extensions().get(Meta.OWN) instanceof Map<?, ?> before)
+            before.forEach((key, value) -> own.put((String) key, value));
         Map<String, Object> entries = new LinkedHashMap<>();
         pictures.forEach((name, picture) -> entries.put(name, picture.data()));
         if (entries.isEmpty()) own.remove(FIELD);

@@ -47,7 +47,9 @@ public sealed interface Place {
 
         @Override
         public String toString() {
-            return "scope:" + scope + under.map(in -> "/" + Combination.code(in.modifier) + "/" + Combination.code(in.context)).orElse("");
+            return "scope:" + scope
+                    + under.map(in -> "/" + Combination.code(in.modifier) + "/" + Combination.code(in.context))
+                            .orElse("");
         }
     }
 

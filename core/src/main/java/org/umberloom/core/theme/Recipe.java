@@ -28,7 +28,8 @@ public sealed interface Recipe {
 
         /** What the curves pass through: the seed, or a tint of the seed's lightness, where the curves turn too. */
         public Color start(Color seed) {
-            return tint.map(hint -> Color.oklch(seed.to(ColorSpace.OKLCH).c1(), hint.chroma(), hint.angle())).orElse(seed);
+            return tint.map(hint -> Color.oklch(seed.to(ColorSpace.OKLCH).c1(), hint.chroma(), hint.angle()))
+                    .orElse(seed);
         }
 
         public HueRamp {
@@ -48,7 +49,8 @@ public sealed interface Recipe {
     record Tint(TokenPath from, double angle, double chroma) {
         public Tint {
             if (!(chroma >= 0 && chroma <= 0.1))
-                throw new IllegalArgumentException("The chroma of a tint must be between 0 and 0.1, was " + chroma + ".");
+                throw new IllegalArgumentException(
+                        "The chroma of a tint must be between 0 and 0.1, was " + chroma + ".");
         }
 
         Tint seen(Color seed) {
@@ -58,10 +60,8 @@ public sealed interface Recipe {
     }
 
     /** The type scale. */
-    record TypeSteps(TypeScale scale) implements Recipe {
-    }
+    record TypeSteps(TypeScale scale) implements Recipe {}
 
     /** The spacing scale. */
-    record SpaceSteps(SpaceScale scale) implements Recipe {
-    }
+    record SpaceSteps(SpaceScale scale) implements Recipe {}
 }

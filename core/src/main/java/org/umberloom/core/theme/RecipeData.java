@@ -13,8 +13,7 @@ import org.umberloom.core.type.TypeScale;
 public final class RecipeData {
     private static final String KIND = "kind";
 
-    private RecipeData() {
-    }
+    private RecipeData() {}
 
     public static Map<String, Object> write(Recipe recipe) {
         Map<String, Object> data = new LinkedHashMap<>();
@@ -47,15 +46,27 @@ public final class RecipeData {
     public static Recipe read(Object data) {
         Map<?, ?> map = map(data, "recipe");
         return switch (String.valueOf(map.get(KIND))) {
-            case "ramp" -> new Recipe.HueRamp(numbers(map, "stops"), new RampShape(number(map, "hueLight"),
-                    number(map, "hueDark"), number(map, "chromaLight"), number(map, "chromaDark")),
-                    map.containsKey("tint") ? Optional.of(tint(map(map.get("tint"), "tint"))) : Optional.empty());
-            case "typeScale" -> new Recipe.TypeSteps(new TypeScale(end(map, "narrow"), end(map, "wide"),
-                    number(map, "narrowViewport"), number(map, "wideViewport"), (int) number(map, "smallest"),
-                    (int) number(map, "largest")));
+            case "ramp" ->
+                new Recipe.HueRamp(
+                        numbers(map, "stops"),
+                        new RampShape(
+                                number(map, "hueLight"),
+                                number(map, "hueDark"),
+                                number(map, "chromaLight"),
+                                number(map, "chromaDark")),
+                        map.containsKey("tint") ? Optional.of(tint(map(map.get("tint"), "tint"))) : Optional.empty());
+            case "typeScale" ->
+                new Recipe.TypeSteps(new TypeScale(
+                        end(map, "narrow"),
+                        end(map, "wide"),
+                        number(map, "narrowViewport"),
+                        number(map, "wideViewport"),
+                        (int) number(map, "smallest"),
+                        (int) number(map, "largest")));
             case "spaceScale" -> new Recipe.SpaceSteps(new SpaceScale(number(map, "base"), numbers(map, "factors")));
-            default -> throw new IllegalArgumentException("“" + map.get(KIND)
-                    + "” is not a kind of recipe: it is ramp, typeScale or spaceScale.");
+            default ->
+                throw new IllegalArgumentException(
+                        "“" + map.get(KIND) + "” is not a kind of recipe: it is ramp, typeScale or spaceScale.");
         };
     }
 
@@ -71,7 +82,8 @@ public final class RecipeData {
         String from = String.valueOf(map.get("from"));
         if (!from.startsWith("{") || !from.endsWith("}"))
             throw new IllegalArgumentException("A tint’s “from” must refer to a hue’s group, such as {color.brand}.");
-        return new Recipe.Tint(TokenPath.of(from.substring(1, from.length() - 1)), number(map, "angle"), number(map, "chroma"));
+        return new Recipe.Tint(
+                TokenPath.of(from.substring(1, from.length() - 1)), number(map, "angle"), number(map, "chroma"));
     }
 
     private static Map<String, Object> end(TypeScale.End end) {

@@ -26,8 +26,7 @@ import org.umberloom.core.token.ValueText;
 public final class Recipes {
     private static final String FIELD = "recipe";
 
-    private Recipes() {
-    }
+    private Recipes() {}
 
     /** The recipe of a group; none where it has one that cannot be read, which {@link #findings} says. */
     public static Optional<Recipe> of(Group group) {
@@ -48,7 +47,8 @@ public final class Recipes {
     /** The color that a hue's ramp grows from, where the group has one of its own. */
     public static Optional<Color> seedOf(Group hue) {
         return hue.children().get(Recipe.HueRamp.SEED) instanceof Token seed && seed.value() instanceof ColorValue color
-                ? Optional.of(color.color()) : Optional.empty();
+                ? Optional.of(color.color())
+                : Optional.empty();
     }
 
     /** Recipes that cannot be read, and ramps that have nothing to grow from. Their tokens stay as they are. */
@@ -60,13 +60,18 @@ public final class Recipes {
                 if (written.isEmpty()) return;
                 String fault;
                 try {
-                    if (!(RecipeData.read(written.get()) instanceof Recipe.HueRamp) || seedOf(group).isPresent()) return;
+                    if (!(RecipeData.read(written.get()) instanceof Recipe.HueRamp)
+                            || seedOf(group).isPresent()) return;
                     fault = "its token “seed” is missing, or holds no color of its own";
                 } catch (IllegalArgumentException unreadable) {
                     fault = unreadable.getMessage();
                 }
-                findings.add(new Finding("recipe", Finding.Weight.SHOULD, path.dotted(), "The recipe of " + path + " in " + place
-                        + " cannot compute: " + Names.shown(fault) + ". Its tokens keep their values.",
+                findings.add(new Finding(
+                        "recipe",
+                        Finding.Weight.SHOULD,
+                        path.dotted(),
+                        "The recipe of " + path + " in " + place + " cannot compute: " + Names.shown(fault)
+                                + ". Its tokens keep their values.",
                         "Give it what it needs, or take the recipe away; the tokens stay.",
                         List.of(new Finding.Fix("Take the recipe away", new Edit.RemoveRecipe(place, path)))));
             });
@@ -93,17 +98,22 @@ public final class Recipes {
 
     /** The group whose recipe computes, or starts from, the token at a path. */
     public static Optional<TokenPath> governing(Group root, TokenPath path) {
-        return path.parent().filter(group -> root.group(group).flatMap(Recipes::of).isPresent());
+        return path.parent()
+                .filter(group -> root.group(group).flatMap(Recipes::of).isPresent());
     }
 
     /** The group whose recipe computes the token at a path: not its seed, and not a detached token. */
     public static Optional<TokenPath> computing(Group root, TokenPath path) {
         if (root.token(path).map(Token::detached).orElse(true)) return Optional.empty();
-        return governing(root, path).filter(group -> values(root.group(group).orElseThrow()).containsKey(path.name()));
+        return governing(root, path)
+                .filter(group -> values(root.group(group).orElseThrow()).containsKey(path.name()));
     }
 
     private static Map<String, TokenValue> values(Group group) {
-        return of(group).filter(recipe -> computes(group, recipe)).map(recipe -> values(group, recipe)).orElse(Map.of());
+        return of(group)
+                .filter(recipe -> computes(group, recipe))
+                .map(recipe -> values(group, recipe))
+                .orElse(Map.of());
     }
 
     private static boolean computes(Group group, Recipe recipe) {
@@ -125,7 +135,8 @@ public final class Recipes {
             if (!computedBefore) children.putIfAbsent(name, node);
         });
         TokenType type = recipe instanceof Recipe.HueRamp ? TokenType.COLOR : TokenType.DIMENSION;
-        Group typed = group.meta().type().isPresent() ? group
+        Group typed = group.meta().type().isPresent()
+                ? group
                 : group.withMeta(group.meta().withType(Optional.of(type)));
         return new Group(children, typed.meta());
     }
@@ -134,8 +145,9 @@ public final class Recipes {
         if (recipe instanceof Recipe.TypeSteps steps) return steps.scale().steps();
         if (recipe instanceof Recipe.SpaceSteps steps) return steps.scale().steps();
         Recipe.HueRamp ramp = (Recipe.HueRamp) recipe;
-        Color seed = seedOf(group).orElseThrow(() ->
-                new IllegalArgumentException("A hue needs a token “seed” that holds a color of its own."));
+        Color seed = seedOf(group)
+                .orElseThrow(() ->
+                        new IllegalArgumentException("A hue needs a token “seed” that holds a color of its own."));
         Map<String, TokenValue> shades = new LinkedHashMap<>();
         for (Ramp.Shade shade : Ramp.grow(ramp.start(seed), ramp.stops(), ramp.shape()))
             shades.put(stopName(shade.stop()), new ColorValue(shade.color()));
@@ -145,7 +157,8 @@ public final class Recipes {
     /** The groups of hues that lean toward a hue. */
     static List<TokenPath> leaningOn(Group root, TokenPath hue) {
         List<TokenPath> leaning = new ArrayList<>();
-        root.forEachGroup((path, group) -> tint(group).filter(tint -> tint.from().equals(hue) && !path.equals(hue))
+        root.forEachGroup((path, group) -> tint(group)
+                .filter(tint -> tint.from().equals(hue) && !path.equals(hue))
                 .ifPresent(tint -> leaning.add(path)));
         return leaning;
     }
@@ -157,31 +170,47 @@ public final class Recipes {
     /** The root with a group whose recipe has seen what it refers to, and computed again. */
     static Group refreshed(Group root, TokenPath path) {
         Group group = root.group(path).orElseThrow();
-        return root.with(path, of(group).filter(recipe -> computes(group, recipe)).map(recipe -> {
-            Recipe seeing = seeing(root, recipe);
-            return seeing.equals(recipe) ? compute(group, recipe, Set.of()) : with(group, seeing);
-        }).orElse(group));
+        return root.with(
+                path,
+                of(group)
+                        .filter(recipe -> computes(group, recipe))
+                        .map(recipe -> {
+                            Recipe seeing = seeing(root, recipe);
+                            return seeing.equals(recipe) ? compute(group, recipe, Set.of()) : with(group, seeing);
+                        })
+                        .orElse(group));
     }
 
     /** The group whose tint follows the hue it leans toward to its new path; the very same group where it stays. */
     static Group following(Group group, UnaryOperator<TokenPath> moved) {
-        Optional<Recipe.Tint> tint = tint(group).filter(leaning -> !moved.apply(leaning.from()).equals(leaning.from()));
+        Optional<Recipe.Tint> tint =
+                tint(group).filter(leaning -> !moved.apply(leaning.from()).equals(leaning.from()));
         if (tint.isEmpty()) return group;
         Recipe.HueRamp ramp = (Recipe.HueRamp) of(group).orElseThrow();
-        return marked(group, new Recipe.HueRamp(ramp.stops(), ramp.shape(), tint.map(leaning ->
-                new Recipe.Tint(moved.apply(leaning.from()), leaning.angle(), leaning.chroma()))));
+        return marked(
+                group,
+                new Recipe.HueRamp(
+                        ramp.stops(),
+                        ramp.shape(),
+                        tint.map(leaning ->
+                                new Recipe.Tint(moved.apply(leaning.from()), leaning.angle(), leaning.chroma()))));
     }
 
     /** A recipe that has seen what it refers to; a tint from a hue that is not there keeps what it last saw. */
     static Recipe seeing(Group root, Recipe recipe) {
         if (!(recipe instanceof Recipe.HueRamp ramp) || ramp.tint().isEmpty()) return recipe;
         Recipe.Tint tint = ramp.tint().get();
-        return new Recipe.HueRamp(ramp.stops(), ramp.shape(), Optional.of(seed(root, tint.from()).map(tint::seen).orElse(tint)));
+        return new Recipe.HueRamp(
+                ramp.stops(),
+                ramp.shape(),
+                Optional.of(seed(root, tint.from()).map(tint::seen).orElse(tint)));
     }
 
     private static Optional<Color> seed(Group root, TokenPath hue) {
-        return root.token(hue.child(Recipe.HueRamp.SEED)).map(Token::value)
-                .filter(ColorValue.class::isInstance).map(value -> ((ColorValue) value).color());
+        return root.token(hue.child(Recipe.HueRamp.SEED))
+                .map(Token::value)
+                .filter(ColorValue.class::isInstance)
+                .map(value -> ((ColorValue) value).color());
     }
 
     /** The name of a stop's token; a dot would split the path, so 2.5 becomes 2-5. */

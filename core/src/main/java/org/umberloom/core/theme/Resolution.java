@@ -23,20 +23,24 @@ public record Resolution(Combination combination, Map<TokenPath, Resolved> token
     public record Changes(List<Resolved> changed, List<TokenPath> gone) {
         /** Whether only tokens of one type changed, and none came or went. */
         public boolean only(TokenType type, Resolution before) {
-            return gone.isEmpty() && changed.stream().allMatch(token -> token.type() == type
-                    && before.tokens.containsKey(token.path()) && before.tokens.get(token.path()).type() == type);
+            return gone.isEmpty()
+                    && changed.stream()
+                            .allMatch(token -> token.type() == type
+                                    && before.tokens.containsKey(token.path())
+                                    && before.tokens.get(token.path()).type() == type);
         }
     }
 
     public Changes since(Resolution before) {
         List<Resolved> changed = new ArrayList<>();
         List<TokenPath> gone = new ArrayList<>();
-        if (tokens instanceof TokenTable mine && before.tokens instanceof TokenTable theirs && mine.sharesIndexWith(theirs)) {
+        if (tokens instanceof TokenTable mine
+                && before.tokens instanceof TokenTable theirs
+                && mine.sharesIndexWith(theirs)) {
             mine.compare(theirs, changed, gone);
             return new Changes(changed, gone);
         }
-        for (Resolved token : tokens.values())
-            if (!token.equals(before.tokens.get(token.path()))) changed.add(token);
+        for (Resolved token : tokens.values()) if (!token.equals(before.tokens.get(token.path()))) changed.add(token);
         for (TokenPath path : before.tokens.keySet()) if (!tokens.containsKey(path)) gone.add(path);
         return new Changes(changed, gone);
     }

@@ -14,5 +14,4 @@ import org.umberloom.core.token.TokenValue;
  * @param written the token that won, as it is written
  * @param winner  where that one is written
  */
-public record Resolved(TokenPath path, TokenType type, TokenValue value, Token written, Place winner) {
-}
+public record Resolved(TokenPath path, TokenType type, TokenValue value, Token written, Place winner) {}

@@ -45,8 +45,13 @@ final class Resolver {
     private final Map<TokenPath, List<String>> nearest = new HashMap<>();
     private int current;
 
-    Resolver(Layers layers, TokenIndex index, Candidate[] candidates, int[][] uses, Resolved[] resolved,
-             SortedMap<Integer, List<Finding>> findings) {
+    Resolver(
+            Layers layers,
+            TokenIndex index,
+            Candidate[] candidates,
+            int[][] uses,
+            Resolved[] resolved,
+            SortedMap<Integer, List<Finding>> findings) {
         this.layers = layers;
         this.index = index;
         this.candidates = candidates;
@@ -101,15 +106,21 @@ final class Resolver {
         if (value == null) return;
         Optional<TokenType> actual = value.type();
         // A reference has its target's type before that of the groups around it. Source: Format Module 2025.10, $type.
-        Optional<TokenType> declared = candidate.token().value() instanceof Reference ? candidate.token().meta().type() : candidate.declared();
+        Optional<TokenType> declared = candidate.token().value() instanceof Reference
+                ? candidate.token().meta().type()
+                : candidate.declared();
         if (declared.isPresent() && !declared.equals(actual)) {
-            findings(new Finding("type-mismatch", Finding.Weight.MUST, path(), path() + " says it is a " + declared.get().id()
-                    + ", but its value is a " + typeName(value) + ".", "Change the value, or what the token says of its type.",
+            findings(new Finding(
+                    "type-mismatch",
+                    Finding.Weight.MUST,
+                    path(),
+                    path() + " says it is a " + declared.get().id() + ", but its value is a " + typeName(value) + ".",
+                    "Change the value, or what the token says of its type.",
                     retyped(candidate, value)));
             return;
         }
-        actual.ifPresent(type ->
-                resolved[id] = new Resolved(index.path(id), type, value, candidate.token(), candidate.place()));
+        actual.ifPresent(
+                type -> resolved[id] = new Resolved(index.path(id), type, value, candidate.token(), candidate.place()));
     }
 
     /** The value without references, or null where something it needs has none. */
@@ -120,9 +131,11 @@ final class Resolver {
         if (written instanceof DerivedValue derived) return derive(derived.derivation());
         if (written instanceof TemplateValue template) return fill(template);
         if (written instanceof ForeignValue foreign) {
-            report("foreign-type", foreign.typeId().isEmpty()
-                    ? path() + " has no type, and none of its groups has one."
-                    : "The type “" + foreign.typeId() + "” of " + path() + " is not understood here.",
+            report(
+                    "foreign-type",
+                    foreign.typeId().isEmpty()
+                            ? path() + " has no type, and none of its groups has one."
+                            : "The type “" + foreign.typeId() + "” of " + path() + " is not understood here.",
                     "It is kept as it is, and left out of the stylesheet.");
             return null;
         }
@@ -133,10 +146,19 @@ final class Resolver {
         int id = index.id(reference.target());
         if (id < 0) {
             List<String> names = nearest.computeIfAbsent(reference.target(), this::nearest);
-            String remedy = names.isEmpty() ? "Add that token, or refer to another."
-                    : "Nearest names: " + String.join(", ", names.stream().map(name -> "{" + name + "}").toList()) + ".";
-            findings(new Finding("unknown-reference", Finding.Weight.MUST, path(),
-                    path() + " refers to " + reference + ", which is not there.", remedy, redirected(reference, names)));
+            String remedy = names.isEmpty()
+                    ? "Add that token, or refer to another."
+                    : "Nearest names: "
+                            + String.join(
+                                    ", ",
+                                    names.stream().map(name -> "{" + name + "}").toList()) + ".";
+            findings(new Finding(
+                    "unknown-reference",
+                    Finding.Weight.MUST,
+                    path(),
+                    path() + " refers to " + reference + ", which is not there.",
+                    remedy,
+                    redirected(reference, names)));
             return null;
         }
         return resolved[id] == null ? null : resolved[id].value();
@@ -154,8 +176,10 @@ final class Resolver {
         try {
             return ValueData.property(ValueData.write(target), reference.steps());
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("it refers to " + reference.pointer() + ", but " + e.getMessage()
-                    + " in " + ValueText.write(target), e);
+            throw new IllegalArgumentException(
+                    "it refers to " + reference.pointer() + ", but " + e.getMessage() + " in "
+                            + ValueText.write(target),
+                    e);
         }
     }
 
@@ -174,7 +198,9 @@ final class Resolver {
             TokenValue value = value(part.getValue(), Optional.of(expected));
             if (value == null) return null;
             if (!value.type().equals(Optional.of(expected))) {
-                report("type-mismatch", path() + " uses a " + typeName(value) + " for " + part.getKey() + ".",
+                report(
+                        "type-mismatch",
+                        path() + " uses a " + typeName(value) + " for " + part.getKey() + ".",
                         "Refer to a " + expected.id() + " there.");
                 return null;
             }
@@ -197,7 +223,11 @@ final class Resolver {
         }
         Operation.Result result = derivation.operation().apply(arguments, shades);
         if (!result.note().isEmpty())
-            findings(new Finding("not-readable", Finding.Weight.SHOULD, path(), path() + ": " + result.note(),
+            findings(new Finding(
+                    "not-readable",
+                    Finding.Weight.SHOULD,
+                    path(),
+                    path() + ": " + result.note(),
                     "Name another hue, or move the color it stands on."));
         return result.value();
     }
@@ -205,11 +235,11 @@ final class Resolver {
     private List<Color> shades(Alias hue) {
         List<Color> shades = new ArrayList<>();
         List<TokenPath> paths = layers.shadesOf(hue.target());
-        if (paths.isEmpty())
-            throw new IllegalArgumentException("it names the hue " + hue + ", which has no shades");
+        if (paths.isEmpty()) throw new IllegalArgumentException("it names the hue " + hue + ", which has no shades");
         for (TokenPath shade : paths) {
             int id = index.id(shade);
-            if (id >= 0 && resolved[id] != null && resolved[id].value() instanceof ColorValue color) shades.add(color.color());
+            if (id >= 0 && resolved[id] != null && resolved[id].value() instanceof ColorValue color)
+                shades.add(color.color());
         }
         return shades;
     }
@@ -220,8 +250,13 @@ final class Resolver {
         for (Reference reference : template.references()) {
             TokenValue target = target(reference);
             if (target == null) missing = true;
-            else values.put(reference, reference instanceof PropertyReference property && !property.steps().isEmpty()
-                    ? propertyData(property, target) : ValueData.write(target));
+            else
+                values.put(
+                        reference,
+                        reference instanceof PropertyReference property
+                                        && !property.steps().isEmpty()
+                                ? propertyData(property, target)
+                                : ValueData.write(target));
         }
         return missing ? null : ValueData.fill(template, values::get);
     }
@@ -234,11 +269,17 @@ final class Resolver {
             if (inside) names.add(index.path(path[i]).dotted());
         }
         int most = 12;
-        String loop = names.size() <= most ? String.join(" → ", names)
+        String loop = names.size() <= most
+                ? String.join(" → ", names)
                 : String.join(" → ", names.subList(0, most)) + " → … (" + names.size() + " tokens)";
         current = start;
-        findings(new Finding("cycle", Finding.Weight.MUST, path(), "References run in a circle: " + loop + " → "
-                + names.get(0) + ".", "Give one of these tokens a value of its own.", List.of(new Finding.Fix(
+        findings(new Finding(
+                "cycle",
+                Finding.Weight.MUST,
+                path(),
+                "References run in a circle: " + loop + " → " + names.get(0) + ".",
+                "Give one of these tokens a value of its own.",
+                List.of(new Finding.Fix(
                         "Remove " + path(), new Edit.Remove(candidates[start].place(), index.path(start))))));
     }
 
@@ -266,15 +307,26 @@ final class Resolver {
 
     private List<Finding.Fix> redirected(Reference reference, List<String> names) {
         Candidate candidate = candidates[current];
-        return names.stream().map(name -> new Finding.Fix("Refer to " + name, new Edit.SetValue(candidate.place(),
-                index.path(current), References.rewrite(candidate.token().value(),
-                        path -> path.equals(reference.target()) ? TokenPath.of(name) : path)))).toList();
+        return names.stream()
+                .map(name -> new Finding.Fix(
+                        "Refer to " + name,
+                        new Edit.SetValue(
+                                candidate.place(),
+                                index.path(current),
+                                References.rewrite(
+                                        candidate.token().value(),
+                                        path -> path.equals(reference.target()) ? TokenPath.of(name) : path))))
+                .toList();
     }
 
     private List<Finding.Fix> retyped(Candidate candidate, TokenValue value) {
         if (candidate.token().meta().type().isEmpty() || value.type().isEmpty()) return List.of();
-        return List.of(new Finding.Fix("Say it is a " + typeName(value), new Edit.SetMeta(candidate.place(),
-                index.path(current), candidate.token().meta().withType(value.type()))));
+        return List.of(new Finding.Fix(
+                "Say it is a " + typeName(value),
+                new Edit.SetMeta(
+                        candidate.place(),
+                        index.path(current),
+                        candidate.token().meta().withType(value.type()))));
     }
 
     private static String typeName(TokenValue value) {

@@ -38,7 +38,8 @@ public record Scope(Level level, String name) implements Comparable<Scope> {
     /** Reads what {@link #toString} writes. @throws IllegalArgumentException for anything else */
     public static Scope parse(String text) {
         for (Level level : Level.values())
-            if (text.startsWith(level.id + "=")) return new Scope(level, Combination.named(text.substring(level.id.length() + 1)));
+            if (text.startsWith(level.id + "="))
+                return new Scope(level, Combination.named(text.substring(level.id.length() + 1)));
         throw new IllegalArgumentException("“" + Names.shown(text) + "” is not a scope: write kind=article.");
     }
 

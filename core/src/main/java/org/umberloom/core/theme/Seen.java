@@ -22,7 +22,8 @@ public record Seen(ThemeDocument theme, Resolution resolution) {
             TokenType[] found = {null};
             if (theme.at(place).token(path).isEmpty()) continue;
             theme.at(place).forEachToken((at, token, declared) -> {
-                if (at.equals(path)) found[0] = declared.or(() -> token.value().type()).orElse(null);
+                if (at.equals(path))
+                    found[0] = declared.or(() -> token.value().type()).orElse(null);
             });
             if (found[0] != null) return Optional.of(found[0]);
         }
@@ -45,11 +46,14 @@ public record Seen(ThemeDocument theme, Resolution resolution) {
         if (value instanceof Alias alias) {
             TokenType actual = findType(alias.target()).orElseThrow(() -> noTarget(alias.target()));
             if (actual != type)
-                throw new IllegalArgumentException("“" + alias.target() + "” is a " + actual.id() + "; a " + type.id() + " is needed here.");
+                throw new IllegalArgumentException(
+                        "“" + alias.target() + "” is a " + actual.id() + "; a " + type.id() + " is needed here.");
             return value;
         }
         References.forEach(value, target -> {
-            boolean there = findType(target).isPresent() || theme.places().stream().anyMatch(place -> theme.at(place).find(target).isPresent());
+            boolean there = findType(target).isPresent()
+                    || theme.places().stream()
+                            .anyMatch(place -> theme.at(place).find(target).isPresent());
             if (!there) throw noTarget(target);
         });
         return value;

@@ -22,7 +22,9 @@ import org.umberloom.core.token.TokenPath;
 public sealed interface Structure extends Edit {
     /** What of the structure an edit changes; sets and modifiers that come or go also change the order. */
     private static List<Touch> touching(String... parts) {
-        return java.util.Arrays.stream(parts).map(part -> new Touch(Touch.STRUCTURE, part)).toList();
+        return java.util.Arrays.stream(parts)
+                .map(part -> new Touch(Touch.STRUCTURE, part))
+                .toList();
     }
 
     /** A place that goes is changed as a whole: what was written into it meanwhile would be lost. */
@@ -39,8 +41,11 @@ public sealed interface Structure extends Edit {
             if (theme.sets().containsKey(name))
                 throw new IllegalArgumentException("There already is a set “" + name + "”. Choose another name.");
             checkName(name);
-            return new Applied(theme.withSets(inserted(theme.sets(), name, set, index),
-                    inserted(theme.order(), ThemeDocument.OrderEntry.set(name), orderIndex)), new RemoveSet(name));
+            return new Applied(
+                    theme.withSets(
+                            inserted(theme.sets(), name, set, index),
+                            inserted(theme.order(), ThemeDocument.OrderEntry.set(name), orderIndex)),
+                    new RemoveSet(name));
         }
 
         @Override
@@ -68,13 +73,20 @@ public sealed interface Structure extends Edit {
             Map<String, ThemeDocument.TokenSet> sets = new LinkedHashMap<>(theme.sets());
             sets.remove(name);
             ThemeDocument.OrderEntry entry = ThemeDocument.OrderEntry.set(name);
-            return new Applied(theme.withSets(sets, removed(theme.order(), entry)),
-                    new AddSet(name, set, indexOf(theme.sets(), name), theme.order().indexOf(entry)));
+            return new Applied(
+                    theme.withSets(sets, removed(theme.order(), entry)),
+                    new AddSet(
+                            name,
+                            set,
+                            indexOf(theme.sets(), name),
+                            theme.order().indexOf(entry)));
         }
 
         @Override
         public List<TokenPath> takesAway(ThemeDocument theme) {
-            return theme.sets().containsKey(name) ? theme.sets().get(name).tokens().paths() : List.of();
+            return theme.sets().containsKey(name)
+                    ? theme.sets().get(name).tokens().paths()
+                    : List.of();
         }
 
         @Override
@@ -95,13 +107,18 @@ public sealed interface Structure extends Edit {
             if (theme.modifiers().containsKey(name))
                 throw new IllegalArgumentException("There already is a modifier “" + name + "”. Choose another name.");
             checkName(name);
-            return new Applied(theme.withModifiers(inserted(theme.modifiers(), name, modifier, index),
-                    inserted(theme.order(), ThemeDocument.OrderEntry.modifier(name), orderIndex)), new RemoveModifier(name));
+            return new Applied(
+                    theme.withModifiers(
+                            inserted(theme.modifiers(), name, modifier, index),
+                            inserted(theme.order(), ThemeDocument.OrderEntry.modifier(name), orderIndex)),
+                    new RemoveModifier(name));
         }
 
         @Override
         public Set<TokenPath> refersTo() {
-            return modifier.contexts().values().stream().flatMap(tokens -> References.of(tokens).stream()).collect(Collectors.toSet());
+            return modifier.contexts().values().stream()
+                    .flatMap(tokens -> References.of(tokens).stream())
+                    .collect(Collectors.toSet());
         }
 
         @Override
@@ -123,14 +140,21 @@ public sealed interface Structure extends Edit {
             Map<String, Modifier> modifiers = new LinkedHashMap<>(theme.modifiers());
             modifiers.remove(name);
             ThemeDocument.OrderEntry entry = ThemeDocument.OrderEntry.modifier(name);
-            return new Applied(theme.withModifiers(modifiers, removed(theme.order(), entry)),
-                    new AddModifier(name, modifier, indexOf(theme.modifiers(), name), theme.order().indexOf(entry)));
+            return new Applied(
+                    theme.withModifiers(modifiers, removed(theme.order(), entry)),
+                    new AddModifier(
+                            name,
+                            modifier,
+                            indexOf(theme.modifiers(), name),
+                            theme.order().indexOf(entry)));
         }
 
         @Override
         public List<TokenPath> takesAway(ThemeDocument theme) {
             if (!theme.modifiers().containsKey(name)) return List.of();
-            return theme.modifiers().get(name).contexts().values().stream().flatMap(tokens -> tokens.paths().stream()).toList();
+            return theme.modifiers().get(name).contexts().values().stream()
+                    .flatMap(tokens -> tokens.paths().stream())
+                    .toList();
         }
 
         @Override
@@ -150,10 +174,15 @@ public sealed interface Structure extends Edit {
         public Applied applyTo(ThemeDocument theme) {
             Modifier before = theme.modifier(modifier);
             if (before.contexts().containsKey(name))
-                throw new IllegalArgumentException("“" + modifier + "” already has a context “" + name + "”. Choose another name.");
+                throw new IllegalArgumentException(
+                        "“" + modifier + "” already has a context “" + name + "”. Choose another name.");
             checkName(name);
-            return new Applied(changed(theme, modifier, before.withContexts(
-                    inserted(before.contexts(), name, tokens, index), before.defaultContext())),
+            return new Applied(
+                    changed(
+                            theme,
+                            modifier,
+                            before.withContexts(
+                                    inserted(before.contexts(), name, tokens, index), before.defaultContext())),
                     new RemoveContext(modifier, name));
         }
 
@@ -179,20 +208,26 @@ public sealed interface Structure extends Edit {
         public Applied applyTo(ThemeDocument theme) {
             Modifier before = theme.modifier(modifier);
             Group tokens = before.contexts().get(name);
-            if (tokens == null)
-                throw new IllegalArgumentException("“" + modifier + "” has no context “" + name + "”.");
+            if (tokens == null) throw new IllegalArgumentException("“" + modifier + "” has no context “" + name + "”.");
             if (before.defaultContext().equals(name))
                 throw new IllegalArgumentException("“" + name + "” is the default of “" + modifier
                         + "”, so it cannot be removed. Make another context the default first.");
             Map<String, Group> contexts = new LinkedHashMap<>(before.contexts());
             contexts.remove(name);
-            return new Applied(changed(theme, modifier, before.withContexts(contexts, before.defaultContext())),
+            return new Applied(
+                    changed(theme, modifier, before.withContexts(contexts, before.defaultContext())),
                     new AddContext(modifier, name, tokens, indexOf(before.contexts(), name)));
         }
 
         @Override
         public List<TokenPath> takesAway(ThemeDocument theme) {
-            return theme.modifiers().containsKey(modifier) ? theme.modifiers().get(modifier).contexts().getOrDefault(name, Group.EMPTY).paths() : List.of();
+            return theme.modifiers().containsKey(modifier)
+                    ? theme.modifiers()
+                            .get(modifier)
+                            .contexts()
+                            .getOrDefault(name, Group.EMPTY)
+                            .paths()
+                    : List.of();
         }
 
         @Override
@@ -211,7 +246,8 @@ public sealed interface Structure extends Edit {
         @Override
         public Applied applyTo(ThemeDocument theme) {
             Modifier before = theme.modifier(modifier);
-            return new Applied(changed(theme, modifier, before.withContexts(before.contexts(), context)),
+            return new Applied(
+                    changed(theme, modifier, before.withContexts(before.contexts(), context)),
                     new SetDefault(modifier, before.defaultContext()));
         }
 
@@ -244,7 +280,10 @@ public sealed interface Structure extends Edit {
 
         @Override
         public String label() {
-            return "order " + String.join(", ", order.stream().map(ThemeDocument.OrderEntry::name).toList());
+            return "order "
+                    + String.join(
+                            ", ",
+                            order.stream().map(ThemeDocument.OrderEntry::name).toList());
         }
     }
 
@@ -261,15 +300,28 @@ public sealed interface Structure extends Edit {
         @Override
         public Applied applyTo(ThemeDocument theme) {
             return switch (kind) {
-                case SETS -> new Applied(theme.withSets(arranged(theme.sets()), theme.order()),
-                        new Arrange(kind, modifier, List.copyOf(theme.sets().keySet())));
-                case MODIFIERS -> new Applied(theme.withModifiers(arranged(theme.modifiers()), theme.order()),
-                        new Arrange(kind, modifier, List.copyOf(theme.modifiers().keySet())));
+                case SETS ->
+                    new Applied(
+                            theme.withSets(arranged(theme.sets()), theme.order()),
+                            new Arrange(kind, modifier, List.copyOf(theme.sets().keySet())));
+                case MODIFIERS ->
+                    new Applied(
+                            theme.withModifiers(arranged(theme.modifiers()), theme.order()),
+                            new Arrange(
+                                    kind,
+                                    modifier,
+                                    List.copyOf(theme.modifiers().keySet())));
                 case CONTEXTS -> {
                     Modifier before = theme.modifier(modifier);
-                    yield new Applied(changed(theme, modifier,
-                            before.withContexts(arranged(before.contexts()), before.defaultContext())),
-                            new Arrange(kind, modifier, List.copyOf(before.contexts().keySet())));
+                    yield new Applied(
+                            changed(
+                                    theme,
+                                    modifier,
+                                    before.withContexts(arranged(before.contexts()), before.defaultContext())),
+                            new Arrange(
+                                    kind,
+                                    modifier,
+                                    List.copyOf(before.contexts().keySet())));
                 }
                 default -> throw new IllegalArgumentException("“" + kind + "” is not sets, modifiers or contexts.");
             };
@@ -301,15 +353,25 @@ public sealed interface Structure extends Edit {
             checkName(name);
             theme.at(place);
             if (place instanceof Place.InSet in)
-                return new Applied(theme.withSets(renamed(theme.sets(), in.set(), name),
-                        renamed(theme.order(), ThemeDocument.OrderEntry.set(in.set()), ThemeDocument.OrderEntry.set(name))),
+                return new Applied(
+                        theme.withSets(
+                                renamed(theme.sets(), in.set(), name),
+                                renamed(
+                                        theme.order(),
+                                        ThemeDocument.OrderEntry.set(in.set()),
+                                        ThemeDocument.OrderEntry.set(name))),
                         new RenamePlace(Place.set(name), in.set()));
             if (!(place instanceof Place.InContext in))
                 throw new IllegalArgumentException("A page kind is named where its pages are, not in the theme.");
             Modifier before = theme.modifier(in.modifier());
             String standard = before.defaultContext().equals(in.context()) ? name : before.defaultContext();
-            ThemeDocument renamed = changed(theme, in.modifier(), before.withContexts(renamed(before.contexts(), in.context(), name), standard));
-            return new Applied(renamed.withScopes(under(theme, one -> one.equals(in) ? new Place.InContext(in.modifier(), name) : one)),
+            ThemeDocument renamed = changed(
+                    theme,
+                    in.modifier(),
+                    before.withContexts(renamed(before.contexts(), in.context(), name), standard));
+            return new Applied(
+                    renamed.withScopes(
+                            under(theme, one -> one.equals(in) ? new Place.InContext(in.modifier(), name) : one)),
                     new RenamePlace(Place.context(in.modifier(), name), in.context()));
         }
 
@@ -321,7 +383,9 @@ public sealed interface Structure extends Edit {
 
         @Override
         public String label() {
-            String from = place instanceof Place.InSet in ? in.set() : place instanceof Place.InContext in ? in.context() : place.toString();
+            String from = place instanceof Place.InSet in
+                    ? in.set()
+                    : place instanceof Place.InContext in ? in.context() : place.toString();
             return from + " is now " + name;
         }
     }
@@ -332,10 +396,23 @@ public sealed interface Structure extends Edit {
         public Applied applyTo(ThemeDocument theme) {
             checkName(name);
             theme.modifier(modifier);
-            return new Applied(new ThemeDocument(theme.name(), theme.description(), theme.sets(), renamed(theme.modifiers(), modifier, name),
-                    renamed(theme.order(), ThemeDocument.OrderEntry.modifier(modifier), ThemeDocument.OrderEntry.modifier(name)),
-                    under(theme, in -> in.modifier().equals(modifier) ? new Place.InContext(name, in.context()) : in),
-                    theme.extensions()), new RenameModifier(name, modifier));
+            return new Applied(
+                    new ThemeDocument(
+                            theme.name(),
+                            theme.description(),
+                            theme.sets(),
+                            renamed(theme.modifiers(), modifier, name),
+                            renamed(
+                                    theme.order(),
+                                    ThemeDocument.OrderEntry.modifier(modifier),
+                                    ThemeDocument.OrderEntry.modifier(name)),
+                            under(
+                                    theme,
+                                    in -> in.modifier().equals(modifier)
+                                            ? new Place.InContext(name, in.context())
+                                            : in),
+                            theme.extensions()),
+                    new RenameModifier(name, modifier));
         }
 
         @Override
@@ -352,7 +429,9 @@ public sealed interface Structure extends Edit {
     /** What is written at scopes, with other names of the contexts that it holds under. */
     private static SortedMap<Place.InScope, Group> under(ThemeDocument theme, UnaryOperator<Place.InContext> named) {
         SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
-        theme.scopes().forEach((place, tokens) -> scopes.put(new Place.InScope(place.scope(), place.under().map(named)), tokens));
+        theme.scopes()
+                .forEach((place, tokens) -> scopes.put(
+                        new Place.InScope(place.scope(), place.under().map(named)), tokens));
         return scopes;
     }
 
@@ -362,7 +441,8 @@ public sealed interface Structure extends Edit {
         public Applied applyTo(ThemeDocument theme) {
             if (kind.equals("modifier")) {
                 Modifier before = theme.modifier(name);
-                return new Applied(changed(theme, name, before.withDescription(text)),
+                return new Applied(
+                        changed(theme, name, before.withDescription(text)),
                         new Describe(kind, name, before.description()));
             }
             ThemeDocument.TokenSet before = theme.sets().get(name);
@@ -389,8 +469,10 @@ public sealed interface Structure extends Edit {
         public Applied applyTo(ThemeDocument theme) {
             Modifier before = theme.modifier(modifier);
             Modifier after = meaning.in(before);
-            if (meaning.kind() != Meaning.Kind.NONE && Meaning.of(modifier, after).equals(Meaning.NOTHING))
-                throw new IllegalArgumentException("“" + modifier + "” cannot stand for " + meaning.kind().id() + " like this: name contexts that it has, each another one.");
+            if (meaning.kind() != Meaning.Kind.NONE
+                    && Meaning.of(modifier, after).equals(Meaning.NOTHING))
+                throw new IllegalArgumentException("“" + modifier + "” cannot stand for "
+                        + meaning.kind().id() + " like this: name contexts that it has, each another one.");
             return new Applied(changed(theme, modifier, after), new SetExtensions(modifier, before.extensions()));
         }
 
@@ -401,7 +483,10 @@ public sealed interface Structure extends Edit {
 
         @Override
         public String label() {
-            return modifier + " stands for " + (meaning.kind() == Meaning.Kind.NONE ? "nothing in particular" : meaning.kind().id());
+            return modifier + " stands for "
+                    + (meaning.kind() == Meaning.Kind.NONE
+                            ? "nothing in particular"
+                            : meaning.kind().id());
         }
     }
 
@@ -414,7 +499,9 @@ public sealed interface Structure extends Edit {
         @Override
         public Applied applyTo(ThemeDocument theme) {
             Modifier before = theme.modifier(modifier);
-            return new Applied(changed(theme, modifier, before.withExtensions(extensions)), new SetExtensions(modifier, before.extensions()));
+            return new Applied(
+                    changed(theme, modifier, before.withExtensions(extensions)),
+                    new SetExtensions(modifier, before.extensions()));
         }
 
         @Override

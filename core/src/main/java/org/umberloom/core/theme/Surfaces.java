@@ -16,8 +16,7 @@ public final class Surfaces {
     /** Roles that tell how something stands, and the hues that a starter grows for them. */
     public static final List<String> STATES = List.of("good", "warning", "bad");
 
-    private Surfaces() {
-    }
+    private Surfaces() {}
 
     /** Names in document order. */
     public static List<String> names(Resolution resolution) {
@@ -35,9 +34,10 @@ public final class Surfaces {
     public static List<String> names(ThemeDocument theme) {
         Set<String> names = new LinkedHashSet<>();
         for (Place place : theme.places())
-            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children().forEach((name, node) -> {
-                if (node instanceof Group) names.add(name);
-            }));
+            theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children()
+                    .forEach((name, node) -> {
+                        if (node instanceof Group) names.add(name);
+                    }));
         return List.copyOf(names);
     }
 

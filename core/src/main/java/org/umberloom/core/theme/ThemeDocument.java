@@ -25,8 +25,14 @@ import org.umberloom.core.token.Names;
  * @param scopes      what is written at scopes, each laid over all sets and modifiers where it holds; never an empty tree
  * @param extensions  {@code $extensions} of the document, kept untouched
  */
-public record ThemeDocument(String name, String description, Map<String, TokenSet> sets, Map<String, Modifier> modifiers,
-                            List<OrderEntry> order, SortedMap<Place.InScope, Group> scopes, Map<String, Object> extensions) {
+public record ThemeDocument(
+        String name,
+        String description,
+        Map<String, TokenSet> sets,
+        Map<String, Modifier> modifiers,
+        List<OrderEntry> order,
+        SortedMap<Place.InScope, Group> scopes,
+        Map<String, Object> extensions) {
 
     /** A named set of tokens; its {@code $extensions} are kept untouched. */
     public record TokenSet(String description, Group tokens, Map<String, Object> extensions) {
@@ -61,7 +67,8 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         public static OrderEntry parse(String text) {
             if (text.startsWith(SET)) return set(text.substring(SET.length()));
             if (text.startsWith(MODIFIER)) return modifier(text.substring(MODIFIER.length()));
-            throw new IllegalArgumentException("“" + Names.shown(text) + "” is no entry of the order: write set:NAME or modifier:NAME.");
+            throw new IllegalArgumentException(
+                    "“" + Names.shown(text) + "” is no entry of the order: write set:NAME or modifier:NAME.");
         }
 
         @Override
@@ -71,8 +78,13 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
     }
 
     /** A theme that writes at no scope. */
-    public ThemeDocument(String name, String description, Map<String, TokenSet> sets, Map<String, Modifier> modifiers,
-                         List<OrderEntry> order, Map<String, Object> extensions) {
+    public ThemeDocument(
+            String name,
+            String description,
+            Map<String, TokenSet> sets,
+            Map<String, Modifier> modifiers,
+            List<OrderEntry> order,
+            Map<String, Object> extensions) {
         this(name, description, sets, modifiers, order, Collections.emptySortedMap(), extensions);
     }
 
@@ -121,7 +133,8 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
         Map<String, Modifier> bareModifiers = new LinkedHashMap<>();
         modifiers.forEach((key, modifier) -> {
             Map<String, Group> contexts = new LinkedHashMap<>();
-            modifier.contexts().forEach((context, tokens) -> contexts.put(context, trees.contains(tokens) ? Group.EMPTY : tokens));
+            modifier.contexts()
+                    .forEach((context, tokens) -> contexts.put(context, trees.contains(tokens) ? Group.EMPTY : tokens));
             bareModifiers.put(key, modifier.withContexts(contexts, modifier.defaultContext()));
         });
         SortedMap<Place.InScope, Group> bareScopes = new TreeMap<>(scopes);
@@ -175,7 +188,8 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
             }
             Modifier modifier = modifiers.get(entry.name);
             String context = combination.contexts().get(entry.name);
-            places.add(Place.context(entry.name, modifier.contexts().containsKey(context) ? context : modifier.defaultContext()));
+            places.add(Place.context(
+                    entry.name, modifier.contexts().containsKey(context) ? context : modifier.defaultContext()));
         }
         combination.scope().ifPresent(scope -> places.addAll(laidOver(scope, places)));
         return places;
@@ -183,9 +197,13 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     /** What is written at a scope and holds with the places below: what holds always first, then as its contexts apply. */
     private List<Place.InScope> laidOver(Scope scope, List<Place> below) {
-        return scopes.keySet().stream().filter(place -> place.scope().equals(scope))
-                .filter(place -> place.under().isEmpty() || below.contains(place.under().get()))
-                .sorted(Comparator.comparingInt(place -> place.under().map(below::indexOf).orElse(-1))).toList();
+        return scopes.keySet().stream()
+                .filter(place -> place.scope().equals(scope))
+                .filter(place ->
+                        place.under().isEmpty() || below.contains(place.under().get()))
+                .sorted(Comparator.comparingInt(
+                        place -> place.under().map(below::indexOf).orElse(-1)))
+                .toList();
     }
 
     /** The modifier of that name. @throws IllegalArgumentException when there is none */
@@ -197,8 +215,9 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     /** How many combinations there are. */
     public long combinationCount() {
-        return modifiers.values().stream().mapToLong(modifier -> modifier.contexts().size()).reduce(1, (a, b) ->
-                Math.min(a * b, Integer.MAX_VALUE));
+        return modifiers.values().stream()
+                .mapToLong(modifier -> modifier.contexts().size())
+                .reduce(1, (a, b) -> Math.min(a * b, Integer.MAX_VALUE));
     }
 
     /** Every combination, the one of all defaults first, and each of them at every scope that is written at; at most so many. */
@@ -227,7 +246,8 @@ public record ThemeDocument(String name, String description, Map<String, TokenSe
 
     /** The tokens at a place. @throws IllegalArgumentException when there is no such place */
     public Group at(Place place) {
-        if (place instanceof Place.InSet set && sets.containsKey(set.set())) return sets.get(set.set()).tokens();
+        if (place instanceof Place.InSet set && sets.containsKey(set.set()))
+            return sets.get(set.set()).tokens();
         if (place instanceof Place.InContext in && modifiers.containsKey(in.modifier())) {
             Group context = modifiers.get(in.modifier()).contexts().get(in.context());
             if (context != null) return context;

@@ -39,8 +39,17 @@ public final class ThemeGraph {
     private final int[][] usedBy;
     private final int recomputed;
 
-    private ThemeGraph(Layers layers, Combination combination, Merge merge, TokenIndex index, Candidate[] candidates,
-                       Resolved[] resolved, SortedMap<Integer, List<Finding>> findings, int[][] uses, int[][] usedBy, int recomputed) {
+    private ThemeGraph(
+            Layers layers,
+            Combination combination,
+            Merge merge,
+            TokenIndex index,
+            Candidate[] candidates,
+            Resolved[] resolved,
+            SortedMap<Integer, List<Finding>> findings,
+            int[][] uses,
+            int[][] usedBy,
+            int recomputed) {
         this.layers = layers;
         this.combination = combination;
         this.extending = merge.extending();
@@ -54,8 +63,15 @@ public final class ThemeGraph {
         this.recomputed = recomputed;
     }
 
-    private ThemeGraph(ThemeGraph before, Layers layers, Candidate[] candidates, Resolved[] resolved,
-                       SortedMap<Integer, List<Finding>> findings, int[][] uses, int[][] usedBy, int recomputed) {
+    private ThemeGraph(
+            ThemeGraph before,
+            Layers layers,
+            Candidate[] candidates,
+            Resolved[] resolved,
+            SortedMap<Integer, List<Finding>> findings,
+            int[][] uses,
+            int[][] usedBy,
+            int recomputed) {
         this.layers = layers;
         this.combination = before.combination;
         this.extending = before.extending;
@@ -80,7 +96,8 @@ public final class ThemeGraph {
         if (extending || !now.samePlaces(layers)) return merged(now, combination, this);
         Set<TokenPath> touched = new LinkedHashSet<>();
         for (int i = 0; i < now.layers().size(); i++)
-            if (!sameShape("", layers.layers().get(i).tokens(), now.layers().get(i).tokens(), touched))
+            if (!sameShape(
+                    "", layers.layers().get(i).tokens(), now.layers().get(i).tokens(), touched))
                 return merged(now, combination, this);
         return touched(now, touched);
     }
@@ -109,9 +126,14 @@ public final class ThemeGraph {
      *
      * @param users how many tokens refer to it themselves
      */
-    public record Row(TokenPath path, Token token, Optional<TokenType> declared, Place place, Optional<Resolved> resolved,
-                      int users, List<Finding> findings) {
-    }
+    public record Row(
+            TokenPath path,
+            Token token,
+            Optional<TokenType> declared,
+            Place place,
+            Optional<Resolved> resolved,
+            int users,
+            List<Finding> findings) {}
 
     /** How many rows there are. */
     public int size() {
@@ -122,15 +144,23 @@ public final class ThemeGraph {
     public List<Row> rows() {
         List<Row> rows = new ArrayList<>(index.size());
         for (int id = 0; id < index.size(); id++)
-            rows.add(new Row(index.path(id), candidates[id].token(), candidates[id].declared(), candidates[id].place(),
-                    Optional.ofNullable(resolved[id]), usedBy[id].length, findings.getOrDefault(id, List.of())));
+            rows.add(new Row(
+                    index.path(id),
+                    candidates[id].token(),
+                    candidates[id].declared(),
+                    candidates[id].place(),
+                    Optional.ofNullable(resolved[id]),
+                    usedBy[id].length,
+                    findings.getOrDefault(id, List.of())));
         return rows;
     }
 
     /** The tokens that refer to a token themselves, in document order. */
     public List<TokenPath> directDependents(TokenPath path) {
         int id = index.id(path);
-        return id < 0 ? List.of() : Arrays.stream(usedBy[id]).sorted().mapToObj(index::path).toList();
+        return id < 0
+                ? List.of()
+                : Arrays.stream(usedBy[id]).sorted().mapToObj(index::path).toList();
     }
 
     /**
@@ -149,8 +179,13 @@ public final class ThemeGraph {
     }
 
     private List<Integer> grownFrom(TokenPath seed, Place place) {
-        Group root = layers.layers().stream().filter(layer -> layer.place().equals(place)).findFirst().orElseThrow().tokens();
-        Optional<TokenPath> group = Recipes.governing(root, seed).filter(found -> seed.name().equals(Recipe.HueRamp.SEED));
+        Group root = layers.layers().stream()
+                .filter(layer -> layer.place().equals(place))
+                .findFirst()
+                .orElseThrow()
+                .tokens();
+        Optional<TokenPath> group =
+                Recipes.governing(root, seed).filter(found -> seed.name().equals(Recipe.HueRamp.SEED));
         List<Integer> grown = new ArrayList<>();
         List<TokenPath> hues = new ArrayList<>(group.stream().toList());
         group.ifPresent(hue -> hues.addAll(Recipes.leaningOn(root, hue)));
@@ -158,7 +193,9 @@ public final class ThemeGraph {
             root.group(hue).orElseThrow().children().keySet().forEach(name -> {
                 TokenPath shade = hue.child(name);
                 int id = index.id(shade);
-                if (id >= 0 && candidates[id].place().equals(place) && Recipes.computing(root, shade).isPresent()) grown.add(id);
+                if (id >= 0
+                        && candidates[id].place().equals(place)
+                        && Recipes.computing(root, shade).isPresent()) grown.add(id);
             });
         return grown;
     }
@@ -197,8 +234,10 @@ public final class ThemeGraph {
         for (int id = 0; id < size; id++) {
             uses[id] = reader.of(candidates[id].token().value());
             int old = before == null ? -1 : before.index.id(index.path(id));
-            boolean kept = old >= 0 && candidates[id].sameAs(before.candidates[old])
-                    && !before.findings.containsKey(old) && before.resolved[old] != null
+            boolean kept = old >= 0
+                    && candidates[id].sameAs(before.candidates[old])
+                    && !before.findings.containsKey(old)
+                    && before.resolved[old] != null
                     && samePaths(uses[id], index, before.uses[old], before.index);
             if (kept) resolved[id] = before.resolved[old];
             else dirty.set(id);
@@ -207,8 +246,8 @@ public final class ThemeGraph {
         dirty = closure(dirty, usedBy);
         dirty.stream().forEach(id -> resolved[id] = null);
         new Resolver(layers, index, candidates, uses, resolved, findings).run(dirty);
-        return new ThemeGraph(layers, combination, merge, index, candidates, resolved, findings, uses, usedBy,
-                dirty.cardinality());
+        return new ThemeGraph(
+                layers, combination, merge, index, candidates, resolved, findings, uses, usedBy, dirty.cardinality());
     }
 
     private ThemeGraph touched(Layers now, Set<TokenPath> touched) {
@@ -237,7 +276,14 @@ public final class ThemeGraph {
             changedFindings.remove(id);
         });
         new Resolver(now, index, changedCandidates, changedUses, changed, changedFindings).run(dirty);
-        return new ThemeGraph(this, now, changedCandidates, changed, changedFindings, changedUses, changedUsedBy,
+        return new ThemeGraph(
+                this,
+                now,
+                changedCandidates,
+                changed,
+                changedFindings,
+                changedUses,
+                changedUsedBy,
                 dirty.cardinality());
     }
 
@@ -254,7 +300,8 @@ public final class ThemeGraph {
             if (!child.getKey().equals(was.getKey())) return false;
             String path = prefix.isEmpty() ? child.getKey() : prefix + "." + child.getKey();
             if (child.getValue() instanceof Token && was.getValue() instanceof Token) touched.add(TokenPath.of(path));
-            else if (!(child.getValue() instanceof Group group && was.getValue() instanceof Group oldGroup
+            else if (!(child.getValue() instanceof Group group
+                    && was.getValue() instanceof Group oldGroup
                     && sameShape(path, oldGroup, group, touched))) return false;
         }
         return true;
@@ -278,8 +325,7 @@ public final class ThemeGraph {
         for (int[] used : uses) for (int id : used) counts[id]++;
         int[][] usedBy = new int[uses.length][];
         for (int id = 0; id < uses.length; id++) usedBy[id] = counts[id] == 0 ? NONE : new int[counts[id]];
-        for (int user = 0; user < uses.length; user++)
-            for (int id : uses[user]) usedBy[id][--counts[id]] = user;
+        for (int user = 0; user < uses.length; user++) for (int id : uses[user]) usedBy[id][--counts[id]] = user;
         return usedBy;
     }
 

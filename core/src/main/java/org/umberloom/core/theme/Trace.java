@@ -26,12 +26,15 @@ public record Trace(TokenPath path, Combination combination, List<Hop> hops) {
      * @param recipe     path of the group whose recipe computes it, or empty
      * @param result     its value in this combination, where it has one
      */
-    public record Hop(TokenPath path, String from, String member, List<Candidate> candidates, String recipe,
-                      Optional<TokenValue> result) {
-    }
+    public record Hop(
+            TokenPath path,
+            String from,
+            String member,
+            List<Candidate> candidates,
+            String recipe,
+            Optional<TokenValue> result) {}
 
-    public record Candidate(Place place, TokenValue written, boolean wins) {
-    }
+    public record Candidate(Place place, TokenValue written, boolean wins) {}
 
     /** A trace is for people; a longer chain ends here. */
     private static final int MOST_HOPS = 400;
@@ -58,7 +61,9 @@ public record Trace(TokenPath path, Combination combination, List<Hop> hops) {
                 if (token == null) continue;
                 winner = token.value();
                 candidates.add(new Candidate(layer.place(), winner, false));
-                recipe = Recipes.computing(layer.tokens(), path).map(TokenPath::dotted).orElse("");
+                recipe = Recipes.computing(layer.tokens(), path)
+                        .map(TokenPath::dotted)
+                        .orElse("");
             }
             Resolved resolved = resolution.tokens().get(path);
             if (winner == null && resolved != null) {
@@ -69,14 +74,21 @@ public record Trace(TokenPath path, Combination combination, List<Hop> hops) {
             if (winner == null) return;
             Candidate last = candidates.remove(candidates.size() - 1);
             candidates.add(new Candidate(last.place(), last.written(), true));
-            hops.add(new Hop(path, from, member, List.copyOf(candidates), recipe,
+            hops.add(new Hop(
+                    path,
+                    from,
+                    member,
+                    List.copyOf(candidates),
+                    recipe,
                     Optional.ofNullable(resolved).map(Resolved::value)));
             follow(winner, path.dotted(), "");
         }
 
         private void follow(TokenValue value, String from, String member) {
             if (value instanceof CompositeValue composite)
-                composite.parts().forEach((name, part) -> follow(part, from, member.isEmpty() ? name : member + "." + name));
+                composite
+                        .parts()
+                        .forEach((name, part) -> follow(part, from, member.isEmpty() ? name : member + "." + name));
             else if (value instanceof DerivedValue derived)
                 derived.derivation().arguments().forEach((name, argument) -> follow(argument, from, name));
             else References.forEach(value, target -> walk(target, from, member));

@@ -32,8 +32,10 @@ final class Uses {
             if (id >= 0) ids.add(id);
         });
         if (value instanceof DerivedValue derived)
-            for (Map.Entry<String, TokenValue> argument : derived.derivation().arguments().entrySet())
-                if (derived.derivation().operation().takesHue(argument.getKey()) && argument.getValue() instanceof Alias hue)
+            for (Map.Entry<String, TokenValue> argument :
+                    derived.derivation().arguments().entrySet())
+                if (derived.derivation().operation().takesHue(argument.getKey())
+                        && argument.getValue() instanceof Alias hue)
                     for (TokenPath shade : layers.shadesOf(hue.target())) {
                         int id = index.id(shade);
                         if (id >= 0) ids.add(id);

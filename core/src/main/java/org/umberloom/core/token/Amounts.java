@@ -7,8 +7,7 @@ import java.util.function.DoubleUnaryOperator;
 final class Amounts {
     private static final double PRECISION = 1e6;
 
-    private Amounts() {
-    }
+    private Amounts() {}
 
     static TokenValue apply(Operation operation, Map<String, TokenValue> arguments) {
         TokenValue of = arguments.get(Derivation.OF);
@@ -16,14 +15,23 @@ final class Amounts {
             return new NumberValue(compute(operation, arguments, number.number(), Amounts::plain));
         if (of instanceof DimensionValue length) return length(operation, arguments, length);
         FluidValue fluid = (FluidValue) of;
-        return new FluidValue(length(operation, arguments, fluid.narrow()), length(operation, arguments, fluid.wide()),
-                fluid.narrowViewport(), fluid.wideViewport());
+        return new FluidValue(
+                length(operation, arguments, fluid.narrow()),
+                length(operation, arguments, fluid.wide()),
+                fluid.narrowViewport(),
+                fluid.wideViewport());
     }
 
     private static DimensionValue length(Operation operation, Map<String, TokenValue> arguments, DimensionValue of) {
         boolean rem = of.unit() == DimensionValue.Unit.REM;
-        return new DimensionValue(compute(operation, arguments, of.amount(),
-                argument -> argument instanceof DimensionValue length ? rem ? length.toRem() : length.toPx() : Double.NaN),
+        return new DimensionValue(
+                compute(
+                        operation,
+                        arguments,
+                        of.amount(),
+                        argument -> argument instanceof DimensionValue length
+                                ? rem ? length.toRem() : length.toPx()
+                                : Double.NaN),
                 of.unit());
     }
 
@@ -36,12 +44,14 @@ final class Amounts {
     }
 
     private static double compute(Operation operation, Map<String, TokenValue> arguments, double of, Reading reading) {
-        DoubleUnaryOperator function = switch (operation) {
-            case ADD -> x -> x + reading.of(arguments.get("by"));
-            case MULTIPLY -> x -> x * ((NumberValue) arguments.get("by")).number();
-            case ROUND -> x -> round(x, reading.of(arguments.get("step")));
-            default -> x -> Math.max(reading.of(arguments.get("min")), Math.min(reading.of(arguments.get("max")), x));
-        };
+        DoubleUnaryOperator function =
+                switch (operation) {
+                    case ADD -> x -> x + reading.of(arguments.get("by"));
+                    case MULTIPLY -> x -> x * ((NumberValue) arguments.get("by")).number();
+                    case ROUND -> x -> round(x, reading.of(arguments.get("step")));
+                    default ->
+                        x -> Math.max(reading.of(arguments.get("min")), Math.min(reading.of(arguments.get("max")), x));
+                };
         double result = function.applyAsDouble(of);
         if (!Double.isFinite(result))
             throw new IllegalArgumentException("the arguments of " + operation.id()

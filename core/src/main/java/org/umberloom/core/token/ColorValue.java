@@ -18,7 +18,8 @@ public record ColorValue(Color color, Optional<String> fallback) implements Toke
         if (Math.abs(color.c1()) > LARGEST || Math.abs(color.c2()) > LARGEST || Math.abs(color.c3()) > LARGEST)
             throw new IllegalArgumentException("a color’s components must be numbers up to 100,000");
         if (fallback.isPresent() && !fallback.get().matches("#[0-9a-fA-F]{6}"))
-            throw new IllegalArgumentException("a color’s hex fallback is # with six digits, was “" + fallback.get() + "”");
+            throw new IllegalArgumentException(
+                    "a color’s hex fallback is # with six digits, was “" + fallback.get() + "”");
     }
 
     public ColorValue(Color color) {

@@ -16,40 +16,52 @@ final class CompositeText {
     private static final List<String> TYPOGRAPHY =
             List.of("fontFamily", "fontSize", "fontWeight", "letterSpacing", "lineHeight");
 
-    private CompositeText() {
-    }
+    private CompositeText() {}
 
     static String write(CompositeValue value) {
         if (value instanceof BorderValue border)
             return text(border.width()) + " " + text(border.style()) + " " + text(border.color());
         if (value instanceof TransitionValue transition)
-            return text(transition.duration()) + " " + text(transition.timingFunction()) + " " + text(transition.delay());
+            return text(transition.duration()) + " " + text(transition.timingFunction()) + " "
+                    + text(transition.delay());
         if (value instanceof ShadowValue shadow)
             return (shadow.inset() ? INSET + " " : "") + text(shadow.offsetX()) + " " + text(shadow.offsetY()) + " "
                     + text(shadow.blur()) + " " + text(shadow.spread()) + " " + text(shadow.color());
         if (value instanceof ShadowListValue list) return joined(list.shadows(), ", ");
         if (value instanceof GradientValue gradient) {
-            return String.join(", ", gradient.stops().stream().map(CompositeText::stop).toList());
+            return String.join(
+                    ", ", gradient.stops().stream().map(CompositeText::stop).toList());
         }
         if (value instanceof StrokeStyleValue stroke)
-            return stroke.dash().isEmpty() ? stroke.keyword() : DASH + " " + joined(stroke.dash(), " ") + " " + stroke.lineCap();
+            return stroke.dash().isEmpty()
+                    ? stroke.keyword()
+                    : DASH + " " + joined(stroke.dash(), " ") + " " + stroke.lineCap();
         return joined(List.copyOf(value.parts().values()), " / ");
     }
 
     private static String stop(GradientValue.Stop stop) {
-        return text(stop.color()) + " " + (stop.position() instanceof NumberValue number
-                ? ValueText.number(number.number() * 100, 4) + "%" : text(stop.position()));
+        return text(stop.color()) + " "
+                + (stop.position() instanceof NumberValue number
+                        ? ValueText.number(number.number() * 100, 4) + "%"
+                        : text(stop.position()));
     }
 
     /** Stops some of which are another gradient's: those as references. */
     static String stops(List<?> data) {
-        return String.join(", ", data.stream().map(item -> TemplateValue.referenceIn(item).map(Object::toString)
-                .orElseGet(() -> write((GradientValue) ValueData.read(TokenType.GRADIENT, List.of(item))))).toList());
+        return String.join(
+                ", ",
+                data.stream()
+                        .map(item -> TemplateValue.referenceIn(item)
+                                .map(Object::toString)
+                                .orElseGet(
+                                        () -> write((GradientValue) ValueData.read(TokenType.GRADIENT, List.of(item)))))
+                        .toList());
     }
 
     /** Whether a text of a type is a list of more than one item. */
     static boolean isList(TokenType type, String text) {
-        return (type == TokenType.GRADIENT || type == TokenType.SHADOW) && split(text, ',').size() > 1;
+        return (type == TokenType.GRADIENT || type == TokenType.SHADOW)
+                && split(text, ',').size() > 1;
     }
 
     private static String joined(List<TokenValue> values, String with) {
@@ -59,19 +71,25 @@ final class CompositeText {
     /** A part that itself consists of words stands in parentheses. */
     private static String text(TokenValue part) {
         String text = ValueText.write(part);
-        boolean plain = part instanceof FontFamilyValue || part instanceof ShadowValue || split(text, ' ').size() == 1;
+        boolean plain = part instanceof FontFamilyValue
+                || part instanceof ShadowValue
+                || split(text, ' ').size() == 1;
         return plain ? text : "(" + text + ")";
     }
 
     static BorderValue border(String text) {
         List<String> words = words(text, 3, "a border: width, style and color, such as 1px solid #888");
-        return new BorderValue(part(TokenType.COLOR, words.get(2)), part(TokenType.DIMENSION, words.get(0)),
+        return new BorderValue(
+                part(TokenType.COLOR, words.get(2)),
+                part(TokenType.DIMENSION, words.get(0)),
                 part(TokenType.STROKE_STYLE, words.get(1)));
     }
 
     static TransitionValue transition(String text) {
         List<String> words = words(text, 3, "a transition: duration, easing and delay, such as 200ms ease-out 0ms");
-        return new TransitionValue(part(TokenType.DURATION, words.get(0)), part(TokenType.DURATION, words.get(2)),
+        return new TransitionValue(
+                part(TokenType.DURATION, words.get(0)),
+                part(TokenType.DURATION, words.get(2)),
                 part(TokenType.CUBIC_BEZIER, words.get(1)));
     }
 
@@ -87,19 +105,29 @@ final class CompositeText {
         boolean inset = words.remove(INSET);
         if (words.size() == 4) words.add(3, "0px");
         if (words.size() != 5)
-            throw new IllegalArgumentException("“" + text + "” is not a shadow: write two offsets, blur, spread and color, "
-                    + "such as 0px 2px 8px 0px #0003.");
-        return new ShadowValue(part(TokenType.COLOR, words.get(4)), part(TokenType.DIMENSION, words.get(0)),
-                part(TokenType.DIMENSION, words.get(1)), part(TokenType.DIMENSION, words.get(2)),
-                part(TokenType.DIMENSION, words.get(3)), inset);
+            throw new IllegalArgumentException(
+                    "“" + text + "” is not a shadow: write two offsets, blur, spread and color, "
+                            + "such as 0px 2px 8px 0px #0003.");
+        return new ShadowValue(
+                part(TokenType.COLOR, words.get(4)),
+                part(TokenType.DIMENSION, words.get(0)),
+                part(TokenType.DIMENSION, words.get(1)),
+                part(TokenType.DIMENSION, words.get(2)),
+                part(TokenType.DIMENSION, words.get(3)),
+                inset);
     }
 
     /** A gradient; one with stops of others as what is filled in when they are known. */
     static TokenValue gradient(String text) {
         List<String> items = split(text, ',');
         if (items.stream().anyMatch(PropertyReference::isPointer))
-            return new TemplateValue(TokenType.GRADIENT, items.stream().map(item -> PropertyReference.isPointer(item)
-                    ? ValueData.write(PropertyReference.parse(item)) : ((List<?>) ValueData.write(read(List.of(item)))).get(0)).toList());
+            return new TemplateValue(
+                    TokenType.GRADIENT,
+                    items.stream()
+                            .map(item -> PropertyReference.isPointer(item)
+                                    ? ValueData.write(PropertyReference.parse(item))
+                                    : ((List<?>) ValueData.write(read(List.of(item)))).get(0))
+                            .toList());
         return read(items);
     }
 
@@ -109,7 +137,9 @@ final class CompositeText {
             List<String> words = words(item, 2, "a gradient stop: a color and a position, such as #fff 25%");
             String at = words.get(1);
             TokenValue position = at.endsWith("%")
-                    ? new NumberValue(((NumberValue) ValueText.parse(TokenType.NUMBER, at.substring(0, at.length() - 1))).number() / 100)
+                    ? new NumberValue(
+                            ((NumberValue) ValueText.parse(TokenType.NUMBER, at.substring(0, at.length() - 1))).number()
+                                    / 100)
                     : part(TokenType.NUMBER, at);
             stops.add(new GradientValue.Stop(part(TokenType.COLOR, words.get(0)), position));
         }
@@ -129,13 +159,18 @@ final class CompositeText {
     static TypographyValue typography(String text) {
         List<String> items = split(text, '/');
         if (items.size() != TYPOGRAPHY.size())
-            throw new IllegalArgumentException("A text style is written as family / size / weight / letter spacing / line "
-                    + "height, or set part by part.");
+            throw new IllegalArgumentException(
+                    "A text style is written as family / size / weight / letter spacing / line "
+                            + "height, or set part by part.");
         Map<String, TokenValue> parts = new LinkedHashMap<>();
         for (int i = 0; i < items.size(); i++)
             parts.put(TYPOGRAPHY.get(i), part(TypographyValue.typeOf(TYPOGRAPHY.get(i)), items.get(i)));
-        return new TypographyValue(parts.get("fontFamily"), parts.get("fontSize"), parts.get("fontWeight"),
-                parts.get("letterSpacing"), parts.get("lineHeight"));
+        return new TypographyValue(
+                parts.get("fontFamily"),
+                parts.get("fontSize"),
+                parts.get("fontWeight"),
+                parts.get("letterSpacing"),
+                parts.get("lineHeight"));
     }
 
     private static TokenValue part(TokenType type, String text) {

@@ -6,7 +6,12 @@ import java.util.Optional;
 
 /** A value made of named parts, each a literal or a reference. Source: Format Module 2025.10, section 9. */
 public sealed interface CompositeValue extends TokenValue
-        permits TypographyValue, BorderValue, TransitionValue, ShadowValue, ShadowListValue, GradientValue,
+        permits TypographyValue,
+                BorderValue,
+                TransitionValue,
+                ShadowValue,
+                ShadowListValue,
+                GradientValue,
                 StrokeStyleValue {
     /** The parts by their names, in the format's order; items of a list are named by their index. */
     Map<String, TokenValue> parts();
@@ -33,7 +38,8 @@ public sealed interface CompositeValue extends TokenValue
         if (value == null) throw new IllegalArgumentException(of + " needs its part " + part);
         Optional<TokenType> actual = value.type();
         if (value instanceof DerivedValue)
-            throw new IllegalArgumentException(of + "’s " + part + " cannot be derived in place; derive a token and refer to it");
+            throw new IllegalArgumentException(
+                    of + "’s " + part + " cannot be derived in place; derive a token and refer to it");
         if (!(value instanceof Reference) && !actual.equals(Optional.of(type)))
             throw new IllegalArgumentException(of + "’s " + part + " must be a " + type.id());
     }

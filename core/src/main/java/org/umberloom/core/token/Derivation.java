@@ -49,12 +49,12 @@ public record Derivation(Operation operation, Map<String, TokenValue> arguments)
 
     /** @throws IllegalArgumentException with a sentence for people when it is not the data of a derivation */
     public static Derivation read(Object data) {
-        if (!(data instanceof Map<?, ?> map))
-            throw new IllegalArgumentException("a derivation must be an object");
+        if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("a derivation must be an object");
         Operation operation = Operation.byId(map.get("op") instanceof String op ? op : "");
         Map<String, TokenValue> arguments = new LinkedHashMap<>();
         map.forEach((key, item) -> {
-            if (!key.equals("op")) arguments.put((String) key, operation.parameter((String) key).read(item));
+            if (!key.equals("op"))
+                arguments.put((String) key, operation.parameter((String) key).read(item));
         });
         return new Derivation(operation, arguments);
     }

@@ -8,7 +8,8 @@ public record DimensionValue(double amount, Unit unit) implements TokenValue {
     public static final double PX_PER_REM = 16;
 
     public enum Unit {
-        PX, REM;
+        PX,
+        REM;
 
         public String css() {
             return this == PX ? "px" : "rem";
@@ -20,7 +21,8 @@ public record DimensionValue(double amount, Unit unit) implements TokenValue {
 
     /** @throws IllegalArgumentException when the amount is not finite, or beyond ten million */
     public DimensionValue {
-        if (!(Math.abs(amount) <= LARGEST)) throw new IllegalArgumentException("a length must be a number up to ten million, was " + amount);
+        if (!(Math.abs(amount) <= LARGEST))
+            throw new IllegalArgumentException("a length must be a number up to ten million, was " + amount);
     }
 
     public static DimensionValue px(double amount) {

@@ -5,7 +5,8 @@ import java.util.Optional;
 /** A length of time in milliseconds or seconds. Source: Format Module 2025.10, duration. */
 public record DurationValue(double amount, Unit unit) implements TokenValue {
     public enum Unit {
-        MS, S;
+        MS,
+        S;
 
         public String css() {
             return this == MS ? "ms" : "s";
@@ -16,7 +17,8 @@ public record DurationValue(double amount, Unit unit) implements TokenValue {
 
     /** @throws IllegalArgumentException when the amount is not finite, or beyond a thousand million */
     public DurationValue {
-        if (!(Math.abs(amount) <= LARGEST)) throw new IllegalArgumentException("a duration must be a number up to a thousand million, was " + amount);
+        if (!(Math.abs(amount) <= LARGEST))
+            throw new IllegalArgumentException("a duration must be a number up to a thousand million, was " + amount);
     }
 
     public static DurationValue ms(double amount) {

@@ -134,11 +134,9 @@ public final class Group implements Node {
         return flat("", Optional.empty()).size();
     }
 
-    private record Entry(TokenPath path, Token token, Optional<TokenType> declaredType) {
-    }
+    private record Entry(TokenPath path, Token token, Optional<TokenType> declaredType) {}
 
-    private record Flat(String path, Optional<TokenType> inherited, List<Entry> entries) {
-    }
+    private record Flat(String path, Optional<TokenType> inherited, List<Entry> entries) {}
 
     /**
      * The tokens as a flat list. It is remembered: versions of a theme share groups, so after an edit only the groups on
@@ -152,7 +150,8 @@ public final class Group implements Node {
         children.forEach((name, node) -> {
             String childPath = path.isEmpty() ? name : path + "." + name;
             if (node instanceof Token token)
-                entries.add(new Entry(new TokenPath(childPath), token, token.meta().type().or(() -> type)));
+                entries.add(new Entry(
+                        new TokenPath(childPath), token, token.meta().type().or(() -> type)));
             else entries.addAll(((Group) node).flat(childPath, type));
         });
         flat = new Flat(path, inherited, entries);
@@ -186,7 +185,9 @@ public final class Group implements Node {
     private static Token saying(Token token, Optional<TokenType> inherited) {
         Optional<TokenType> own = token.value().type();
         Optional<TokenType> declared = token.meta().type().or(() -> inherited);
-        return own.isEmpty() || own.equals(declared) ? token : token.withMeta(token.meta().withType(own));
+        return own.isEmpty() || own.equals(declared)
+                ? token
+                : token.withMeta(token.meta().withType(own));
     }
 
     /** Whether this group or any below it extends another. */
@@ -221,7 +222,8 @@ public final class Group implements Node {
     /** Equal when both say the same of themselves and hold equal children under equal names. */
     @Override
     public boolean equals(Object other) {
-        return this == other || other instanceof Group group && meta.equals(group.meta) && children.equals(group.children);
+        return this == other
+                || other instanceof Group group && meta.equals(group.meta) && children.equals(group.children);
     }
 
     @Override

@@ -14,11 +14,17 @@ import java.util.Optional;
  * @param extended    for a group, {@code $extends}: the group whose tokens it takes over where it has none of its own
  * @param extensions  {@code $extensions} as plain data; those of others are kept untouched
  */
-public record Meta(Optional<TokenType> type, Optional<String> description, Optional<Object> deprecated,
-                   Optional<TokenPath> extended, Map<String, Object> extensions) {
+public record Meta(
+        Optional<TokenType> type,
+        Optional<String> description,
+        Optional<Object> deprecated,
+        Optional<TokenPath> extended,
+        Map<String, Object> extensions) {
     /** The key below which this product keeps what the format has no field for. */
     public static final String OWN = "org.umberloom";
-    public static final Meta NONE = new Meta(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
+
+    public static final Meta NONE =
+            new Meta(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
 
     public Meta {
         extensions = extensions.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(extensions));

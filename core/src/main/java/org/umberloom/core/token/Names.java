@@ -8,8 +8,7 @@ public final class Names {
     /** Letters (UTF-16 units) of one name. */
     public static final int LONGEST = 200;
 
-    private Names() {
-    }
+    private Names() {}
 
     /**
      * The name itself.
@@ -20,7 +19,8 @@ public final class Names {
     public static String checked(String what, String name) {
         if (name.isBlank()) throw new IllegalArgumentException(what + " needs a name.");
         if (name.length() > LONGEST)
-            throw new IllegalArgumentException(what + " can have a name of up to " + LONGEST + " letters; this one has " + name.length() + ".");
+            throw new IllegalArgumentException(
+                    what + " can have a name of up to " + LONGEST + " letters; this one has " + name.length() + ".");
         for (int i = 0; i < name.length(); i++)
             if (isControl(name.charAt(i)) || isHalf(name, i))
                 throw new IllegalArgumentException(what + " cannot be called “" + shown(name)
@@ -36,8 +36,9 @@ public final class Names {
     public static String safe(String what, String text) {
         for (int i = 0; i < text.length(); i++)
             if (isHalf(text, i))
-                throw new IllegalArgumentException(what + " holds a broken character after “" + shown(text.substring(Math.max(0, i - 20), i))
-                        + "”; it could not be kept. Take it out and try again.");
+                throw new IllegalArgumentException(
+                        what + " holds a broken character after “" + shown(text.substring(Math.max(0, i - 20), i))
+                                + "”; it could not be kept. Take it out and try again.");
         return text;
     }
 
@@ -45,7 +46,8 @@ public final class Names {
     static boolean isHalf(CharSequence text, int i) {
         char c = text.charAt(i);
         if (!Character.isSurrogate(c)) return false;
-        return Character.isHighSurrogate(c) ? i + 1 >= text.length() || !Character.isLowSurrogate(text.charAt(i + 1))
+        return Character.isHighSurrogate(c)
+                ? i + 1 >= text.length() || !Character.isLowSurrogate(text.charAt(i + 1))
                 : i == 0 || !Character.isHighSurrogate(text.charAt(i - 1));
     }
 

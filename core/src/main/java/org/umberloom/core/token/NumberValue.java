@@ -9,7 +9,8 @@ public record NumberValue(double number) implements TokenValue {
 
     /** @throws IllegalArgumentException when it is not finite, or beyond 1e15 */
     public NumberValue {
-        if (!(Math.abs(number) <= LARGEST)) throw new IllegalArgumentException("a number must be finite and at most 1e15, was " + number);
+        if (!(Math.abs(number) <= LARGEST))
+            throw new IllegalArgumentException("a number must be finite and at most 1e15, was " + number);
     }
 
     @Override

@@ -27,7 +27,12 @@ public enum Operation {
     CLAMP("clamp", "Keep between", amount(Derivation.OF, ""), amount("min", "1px"), amount("max", "100px"));
 
     /** What an argument may be: a color, a plain number, a number or dimension, or the group of a hue. */
-    public enum Kind { COLOR, NUMBER, AMOUNT, HUE }
+    public enum Kind {
+        COLOR,
+        NUMBER,
+        AMOUNT,
+        HUE
+    }
 
     /**
      * An argument with its kind and, for a literal number, its range.
@@ -38,22 +43,27 @@ public enum Operation {
     public record Parameter(String name, Kind kind, double min, double max, String words, String usual) {
         void check(String operation, TokenValue argument) {
             if (argument instanceof Alias || argument instanceof PropertyReference && kind != Kind.HUE) return;
-            boolean fits = switch (kind) {
-                case COLOR -> argument instanceof ColorValue;
-                case NUMBER -> argument instanceof NumberValue;
-                case AMOUNT -> argument instanceof NumberValue || argument instanceof DimensionValue
-                        || argument instanceof FluidValue;
-                case HUE -> false;
-            };
+            boolean fits =
+                    switch (kind) {
+                        case COLOR -> argument instanceof ColorValue;
+                        case NUMBER -> argument instanceof NumberValue;
+                        case AMOUNT ->
+                            argument instanceof NumberValue
+                                    || argument instanceof DimensionValue
+                                    || argument instanceof FluidValue;
+                        case HUE -> false;
+                    };
             if (!fits)
-                throw new IllegalArgumentException("“" + name + "” of " + operation + " must be " + described() + " or refer to one");
+                throw new IllegalArgumentException(
+                        "“" + name + "” of " + operation + " must be " + described() + " or refer to one");
             if (kind == Kind.NUMBER) range(operation, ((NumberValue) argument).number());
         }
 
         void range(String operation, double number) {
             if (number < min || number > max)
-                throw new IllegalArgumentException("“" + name + "” of " + operation + " must be between "
-                        + ValueText.number(min, 2) + " and " + ValueText.number(max, 2) + ", was " + ValueText.number(number, 4));
+                throw new IllegalArgumentException(
+                        "“" + name + "” of " + operation + " must be between " + ValueText.number(min, 2) + " and "
+                                + ValueText.number(max, 2) + ", was " + ValueText.number(number, 4));
         }
 
         private String described() {
@@ -69,8 +79,12 @@ public enum Operation {
             return switch (kind) {
                 case COLOR, HUE -> ValueData.read(TokenType.COLOR, data);
                 case NUMBER -> ValueData.read(TokenType.NUMBER, data);
-                case AMOUNT -> ValueData.read(data instanceof Map<?, ?> map && map.containsKey("unit")
-                        ? TokenType.DIMENSION : TokenType.NUMBER, data);
+                case AMOUNT ->
+                    ValueData.read(
+                            data instanceof Map<?, ?> map && map.containsKey("unit")
+                                    ? TokenType.DIMENSION
+                                    : TokenType.NUMBER,
+                            data);
             };
         }
 
@@ -78,7 +92,8 @@ public enum Operation {
             return switch (kind) {
                 case COLOR, HUE -> ValueText.parse(TokenType.COLOR, text);
                 case NUMBER -> ValueText.parse(TokenType.NUMBER, text);
-                case AMOUNT -> ValueText.parse(text.matches("[-+.\\d]+") ? TokenType.NUMBER : TokenType.DIMENSION, text);
+                case AMOUNT ->
+                    ValueText.parse(text.matches("[-+.\\d]+") ? TokenType.NUMBER : TokenType.DIMENSION, text);
             };
         }
     }
@@ -88,8 +103,7 @@ public enum Operation {
      *
      * @param note what could not be kept, in a sentence; empty when all could
      */
-    public record Result(TokenValue value, String note) {
-    }
+    public record Result(TokenValue value, String note) {}
 
     private final String id;
     private final String words;
@@ -132,8 +146,9 @@ public enum Operation {
 
     /** Whether it can change many values alike: all that it needs beside each is at most one number or length. */
     public boolean shifts() {
-        return parameters.size() == 1 || parameters.size() == 2
-                && (parameters.get(1).kind == Kind.NUMBER || parameters.get(1).kind == Kind.AMOUNT);
+        return parameters.size() == 1
+                || parameters.size() == 2
+                        && (parameters.get(1).kind == Kind.NUMBER || parameters.get(1).kind == Kind.AMOUNT);
     }
 
     /** The arguments in order, the source first. */
@@ -156,25 +171,32 @@ public enum Operation {
     }
 
     Parameter parameter(String name) {
-        return parameters.stream().filter(parameter -> parameter.name.equals(name)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException(id + " has no argument “" + name + "”"));
+        return parameters.stream()
+                .filter(parameter -> parameter.name.equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(id + " has no argument “" + name + "”"));
     }
 
     /** @throws IllegalArgumentException that names what there is */
     public static Operation byId(String id) {
-        return Arrays.stream(values()).filter(operation -> operation.id.equals(id)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException("“" + id + "” is not an operation: it is one of "
+        return Arrays.stream(values())
+                .filter(operation -> operation.id.equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not an operation: it is one of "
                         + Arrays.stream(values()).map(Operation::id).collect(Collectors.joining(", "))));
     }
 
     public static Optional<Operation> find(String id) {
-        return Arrays.stream(values()).filter(operation -> operation.id.equals(id)).findFirst();
+        return Arrays.stream(values())
+                .filter(operation -> operation.id.equals(id))
+                .findFirst();
     }
 
     /** A derivation of a value, with the further arguments as people write them. */
     public Derivation withTexts(TokenValue of, List<String> texts) {
         if (texts.size() != parameters.size() - 1)
-            throw new IllegalArgumentException(id + " needs " + String.join(", ", parameterNames().subList(1, parameters.size())) + ".");
+            throw new IllegalArgumentException(
+                    id + " needs " + String.join(", ", parameterNames().subList(1, parameters.size())) + ".");
         Map<String, TokenValue> arguments = new java.util.LinkedHashMap<>();
         arguments.put(Derivation.OF, of);
         for (int i = 1; i < parameters.size(); i++)
@@ -195,33 +217,41 @@ public enum Operation {
         if (!makesColor()) return new Result(Amounts.apply(this, arguments), "");
         Color of = ((ColorValue) arguments.get(Derivation.OF)).color();
         if (this == ON_COLOR) return onColor(of, shades, number(arguments, "ratio"));
-        if (this == REACH) return reach(of, shades, ((ColorValue) arguments.get("on")).color(), number(arguments, "ratio"));
-        Color made = switch (this) {
-            case LIGHTEN -> Adjust.lighten(of, number(arguments, "by"));
-            case DARKEN -> Adjust.lighten(of, -number(arguments, "by"));
-            case DEPTH -> Adjust.toDepth(of, number(arguments, "to"));
-            case MIX -> Adjust.mix(of, with(arguments), number(arguments, "share"));
-            case MIX_SRGB -> Adjust.mixInSrgb(of, with(arguments), number(arguments, "share"));
-            case FADE -> of.withAlpha(of.alpha() * number(arguments, "alpha"));
-            case ROTATE -> Adjust.rotate(of, number(arguments, "by"));
-            case CHROMA -> Adjust.chroma(of, number(arguments, "times"));
-            default -> Adjust.rotate(of, 180);
-        };
+        if (this == REACH)
+            return reach(of, shades, ((ColorValue) arguments.get("on")).color(), number(arguments, "ratio"));
+        Color made =
+                switch (this) {
+                    case LIGHTEN -> Adjust.lighten(of, number(arguments, "by"));
+                    case DARKEN -> Adjust.lighten(of, -number(arguments, "by"));
+                    case DEPTH -> Adjust.toDepth(of, number(arguments, "to"));
+                    case MIX -> Adjust.mix(of, with(arguments), number(arguments, "share"));
+                    case MIX_SRGB -> Adjust.mixInSrgb(of, with(arguments), number(arguments, "share"));
+                    case FADE -> of.withAlpha(of.alpha() * number(arguments, "alpha"));
+                    case ROTATE -> Adjust.rotate(of, number(arguments, "by"));
+                    case CHROMA -> Adjust.chroma(of, number(arguments, "times"));
+                    default -> Adjust.rotate(of, 180);
+                };
         return new Result(new ColorValue(made), "");
     }
 
     private static Result onColor(Color ground, List<Color> shades, double ratio) {
         Adjust.Partner partner = Adjust.onColor(ground, shades, ratio);
-        String note = partner.reaches() ? "" : "No shade of that hue reaches " + ValueText.number(ratio, 2)
-                + ":1, so the better of black and white stands here, at " + ValueText.number(partner.ratio(), 2) + ":1.";
+        String note = partner.reaches()
+                ? ""
+                : "No shade of that hue reaches " + ValueText.number(ratio, 2)
+                        + ":1, so the better of black and white stands here, at " + ValueText.number(partner.ratio(), 2)
+                        + ":1.";
         return new Result(new ColorValue(partner.color()), partner.fromHue() ? "" : note);
     }
 
     private static Result reach(Color wanted, List<Color> shades, Color ground, double ratio) {
         Adjust.Partner partner = Adjust.reach(wanted, shades, ground, ratio);
-        String note = partner.reaches() ? "" : "No shade of that hue reaches " + ValueText.number(ratio, 2)
-                + ":1 there; the best, at " + ValueText.number(Math.floor(partner.ratio() * 100) / 100, 2) + ":1, is "
-                + ValueText.number(ratio - Math.floor(partner.ratio() * 100) / 100, 2) + " short.";
+        String note = partner.reaches()
+                ? ""
+                : "No shade of that hue reaches " + ValueText.number(ratio, 2)
+                        + ":1 there; the best, at " + ValueText.number(Math.floor(partner.ratio() * 100) / 100, 2)
+                        + ":1, is "
+                        + ValueText.number(ratio - Math.floor(partner.ratio() * 100) / 100, 2) + " short.";
         return new Result(new ColorValue(partner.color()), note);
     }
 

@@ -25,17 +25,17 @@ public record PropertyReference(TokenPath target, List<String> steps) implements
     /** @throws IllegalArgumentException when the pointer leads to no token or into something other than its value */
     public static PropertyReference parse(String pointer) {
         if (!isPointer(pointer))
-            throw new IllegalArgumentException("“" + pointer + "” is not a JSON pointer in this document: it starts with #/.");
+            throw new IllegalArgumentException(
+                    "“" + pointer + "” is not a JSON pointer in this document: it starts with #/.");
         List<String> names = new ArrayList<>();
         for (String part : pointer.substring(START.length()).split("/", -1))
             names.add(part.replace("~1", "/").replace("~0", "~"));
         int value = names.indexOf(VALUE);
         List<String> path = value < 0 ? names : names.subList(0, value);
-        if (path.isEmpty())
-            throw new IllegalArgumentException("“" + pointer + "” names no token.");
+        if (path.isEmpty()) throw new IllegalArgumentException("“" + pointer + "” names no token.");
         for (String name : path) TokenPath.checkName(name);
-        return new PropertyReference(new TokenPath(String.join(".", path)),
-                value < 0 ? List.of() : names.subList(value + 1, names.size()));
+        return new PropertyReference(
+                new TokenPath(String.join(".", path)), value < 0 ? List.of() : names.subList(value + 1, names.size()));
     }
 
     /** The pointer; parsing it gives an equal reference. */

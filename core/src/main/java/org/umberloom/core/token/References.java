@@ -9,8 +9,7 @@ import java.util.function.UnaryOperator;
 
 /** Finds and rewrites what a value refers to, at any depth. */
 public final class References {
-    private References() {
-    }
+    private References() {}
 
     /** Every token or group that a value refers to, in order. */
     public static void forEach(TokenValue value, Consumer<TokenPath> visitor) {
@@ -62,7 +61,8 @@ public final class References {
         }
         if (value instanceof DerivedValue derived) {
             Map<String, TokenValue> arguments = rewrite(derived.derivation().arguments(), targets);
-            return arguments.equals(derived.derivation().arguments()) ? value
+            return arguments.equals(derived.derivation().arguments())
+                    ? value
                     : new DerivedValue(derived.derivation().with(arguments));
         }
         if (value instanceof TemplateValue template) {

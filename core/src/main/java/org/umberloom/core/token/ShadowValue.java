@@ -4,8 +4,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /** One shadow; {@code inset} throws it inward. Source: Format Module 2025.10, shadow. */
-public record ShadowValue(TokenValue color, TokenValue offsetX, TokenValue offsetY, TokenValue blur, TokenValue spread,
-                          boolean inset) implements CompositeValue {
+public record ShadowValue(
+        TokenValue color, TokenValue offsetX, TokenValue offsetY, TokenValue blur, TokenValue spread, boolean inset)
+        implements CompositeValue {
     /** @throws IllegalArgumentException when a part is a literal of the wrong type */
     public ShadowValue {
         CompositeValue.check("a shadow", "color", color, TokenType.COLOR);
@@ -17,7 +18,8 @@ public record ShadowValue(TokenValue color, TokenValue offsetX, TokenValue offse
 
     @Override
     public Map<String, TokenValue> parts() {
-        return CompositeValue.named("color", color, "offsetX", offsetX, "offsetY", offsetY, "blur", blur, "spread", spread);
+        return CompositeValue.named(
+                "color", color, "offsetX", offsetX, "offsetY", offsetY, "blur", blur, "spread", spread);
     }
 
     @Override
@@ -31,8 +33,13 @@ public record ShadowValue(TokenValue color, TokenValue offsetX, TokenValue offse
 
     @Override
     public ShadowValue withParts(Map<String, TokenValue> parts) {
-        return new ShadowValue(parts.get("color"), parts.get("offsetX"), parts.get("offsetY"), parts.get("blur"),
-                parts.get("spread"), inset);
+        return new ShadowValue(
+                parts.get("color"),
+                parts.get("offsetX"),
+                parts.get("offsetY"),
+                parts.get("blur"),
+                parts.get("spread"),
+                inset);
     }
 
     @Override

@@ -30,8 +30,7 @@ public record TemplateValue(TokenType valueType, Object data) implements TokenVa
     static Optional<Reference> referenceIn(Object data) {
         if (data instanceof String text && Alias.isAlias(text)) return Optional.of(Alias.parse(text));
         if (!isReferenceObject(data)) return Optional.empty();
-        if (((Map<?, ?>) data).size() > 1)
-            throw new IllegalArgumentException("a $ref stands alone in its object");
+        if (((Map<?, ?>) data).size() > 1) throw new IllegalArgumentException("a $ref stands alone in its object");
         String target = (String) ((Map<?, ?>) data).get(REF);
         return Optional.of(Alias.isAlias(target) ? Alias.parse(target) : PropertyReference.parse(target));
     }
@@ -86,7 +85,8 @@ public record TemplateValue(TokenType valueType, Object data) implements TokenVa
             map.forEach((key, item) -> copy.put((String) key, copy(item)));
             return Collections.unmodifiableMap(copy);
         }
-        if (data instanceof List<?> list) return list.stream().map(TemplateValue::copy).toList();
+        if (data instanceof List<?> list)
+            return list.stream().map(TemplateValue::copy).toList();
         return data;
     }
 

@@ -7,12 +7,14 @@ import java.util.Optional;
 public record TokenPath(String dotted) implements Comparable<TokenPath> {
     /** Letters of a whole path; names below each other at most. */
     private static final int LONGEST = 1_000;
+
     public static final int DEEPEST = 64;
 
     /** @throws IllegalArgumentException for an empty segment, one that starts with $ or holds a brace, and beyond the limits */
     public TokenPath {
         if (dotted.length() > LONGEST)
-            throw new IllegalArgumentException("The path “" + Names.shown(dotted) + "” has " + dotted.length() + " letters; up to " + LONGEST + " are kept.");
+            throw new IllegalArgumentException("The path “" + Names.shown(dotted) + "” has " + dotted.length()
+                    + " letters; up to " + LONGEST + " are kept.");
         int start = 0;
         int depth = 0;
         for (int i = 0; i <= dotted.length(); i++) {
@@ -22,7 +24,8 @@ public record TokenPath(String dotted) implements Comparable<TokenPath> {
             depth++;
         }
         if (depth > DEEPEST)
-            throw new IllegalArgumentException("The path “" + Names.shown(dotted) + "” goes " + depth + " names deep; up to " + DEEPEST + " are kept.");
+            throw new IllegalArgumentException("The path “" + Names.shown(dotted) + "” goes " + depth
+                    + " names deep; up to " + DEEPEST + " are kept.");
     }
 
     public static TokenPath of(String dotted) {
@@ -36,19 +39,23 @@ public record TokenPath(String dotted) implements Comparable<TokenPath> {
     }
 
     private static void checkName(String text, int start, int end) {
-        boolean dollar = start < end && text.charAt(start) == '$' && !text.regionMatches(start, "$root", 0, end - start);
+        boolean dollar =
+                start < end && text.charAt(start) == '$' && !text.regionMatches(start, "$root", 0, end - start);
         boolean blank = true;
         for (int i = start; i < end; i++) {
             char c = text.charAt(i);
-            if (c == '{' || c == '}' || Names.isControl(c) || Names.isHalf(text, i)) throw notAName(text.substring(start, end));
+            if (c == '{' || c == '}' || Names.isControl(c) || Names.isHalf(text, i))
+                throw notAName(text.substring(start, end));
             if (!Character.isWhitespace(c)) blank = false;
         }
         if (dollar || blank || end - start > Names.LONGEST) throw notAName(text.substring(start, end));
     }
 
     private static IllegalArgumentException notAName(String name) {
-        return new IllegalArgumentException("“" + Names.shown(name) + "” cannot be a name: names have 1 to " + Names.LONGEST
-                + " letters, do not start with $, and hold none of { } . and no line breaks, control characters or broken characters.");
+        return new IllegalArgumentException(
+                "“" + Names.shown(name) + "” cannot be a name: names have 1 to " + Names.LONGEST
+                        + " letters, do not start with $, and hold none of { } . and no line breaks, control "
+                        + "characters or broken characters.");
     }
 
     public List<String> segments() {

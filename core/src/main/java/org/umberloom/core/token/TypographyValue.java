@@ -5,8 +5,12 @@ import java.util.Optional;
 
 /** A text style of five parts. Source: Format Module 2025.10, typography. */
 public record TypographyValue(
-        TokenValue fontFamily, TokenValue fontSize, TokenValue fontWeight, TokenValue letterSpacing,
-        TokenValue lineHeight) implements CompositeValue {
+        TokenValue fontFamily,
+        TokenValue fontSize,
+        TokenValue fontWeight,
+        TokenValue letterSpacing,
+        TokenValue lineHeight)
+        implements CompositeValue {
 
     /** @throws IllegalArgumentException when a part is a literal of the wrong type */
     public TypographyValue {
@@ -19,8 +23,17 @@ public record TypographyValue(
 
     @Override
     public Map<String, TokenValue> parts() {
-        return CompositeValue.named("fontFamily", fontFamily, "fontSize", fontSize, "fontWeight", fontWeight,
-                "letterSpacing", letterSpacing, "lineHeight", lineHeight);
+        return CompositeValue.named(
+                "fontFamily",
+                fontFamily,
+                "fontSize",
+                fontSize,
+                "fontWeight",
+                fontWeight,
+                "letterSpacing",
+                letterSpacing,
+                "lineHeight",
+                lineHeight);
     }
 
     /** One part by its name in the format. @throws IllegalArgumentException for another name */
@@ -57,8 +70,12 @@ public record TypographyValue(
 
     @Override
     public TypographyValue withParts(Map<String, TokenValue> parts) {
-        return new TypographyValue(parts.get("fontFamily"), parts.get("fontSize"), parts.get("fontWeight"),
-                parts.get("letterSpacing"), parts.get("lineHeight"));
+        return new TypographyValue(
+                parts.get("fontFamily"),
+                parts.get("fontSize"),
+                parts.get("fontWeight"),
+                parts.get("letterSpacing"),
+                parts.get("lineHeight"));
     }
 
     @Override

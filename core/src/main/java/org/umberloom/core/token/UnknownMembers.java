@@ -48,7 +48,10 @@ public record UnknownMembers(Map<String, Object> members) {
 
     /** The last names of the pointers, as they were written. */
     public List<String> names() {
-        return members.keySet().stream().map(pointer -> unescaped(pointer.substring(pointer.lastIndexOf('/') + 1))).distinct().toList();
+        return members.keySet().stream()
+                .map(pointer -> unescaped(pointer.substring(pointer.lastIndexOf('/') + 1)))
+                .distinct()
+                .toList();
     }
 
     /** Those for which the value that comes still has the object that they stood in, and lists as long as before. */
@@ -65,7 +68,8 @@ public record UnknownMembers(Map<String, Object> members) {
         Object old = before;
         Object fresh = after;
         for (String step : steps.subList(0, steps.size() - 1)) {
-            if (old instanceof List<?> one && fresh instanceof List<?> other && one.size() != other.size()) return false;
+            if (old instanceof List<?> one && fresh instanceof List<?> other && one.size() != other.size())
+                return false;
             old = at(old, step);
             fresh = at(fresh, step);
         }
@@ -75,7 +79,8 @@ public record UnknownMembers(Map<String, Object> members) {
     /** The data of a value with these members where they stood. */
     public Object into(Object data) {
         Object whole = data;
-        for (Map.Entry<String, Object> member : members.entrySet()) whole = into(whole, steps(member.getKey()), member.getValue());
+        for (Map.Entry<String, Object> member : members.entrySet())
+            whole = into(whole, steps(member.getKey()), member.getValue());
         return whole;
     }
 
@@ -85,7 +90,8 @@ public record UnknownMembers(Map<String, Object> members) {
             Map<String, Object> copy = new LinkedHashMap<>();
             map.forEach((name, item) -> copy.put((String) name, item));
             if (steps.size() == 1) copy.putIfAbsent(step, member);
-            else if (copy.containsKey(step)) copy.put(step, into(copy.get(step), steps.subList(1, steps.size()), member));
+            else if (copy.containsKey(step))
+                copy.put(step, into(copy.get(step), steps.subList(1, steps.size()), member));
             return copy;
         }
         if (data instanceof List<?> list && steps.size() > 1 && at(list, step) != null) {
@@ -99,8 +105,9 @@ public record UnknownMembers(Map<String, Object> members) {
 
     private static Object at(Object data, String step) {
         if (data instanceof Map<?, ?> map) return map.get(step);
-        if (data instanceof List<?> list && step.chars().allMatch(Character::isDigit) && Integer.parseInt(step) < list.size())
-            return list.get(Integer.parseInt(step));
+        if (data instanceof List<?> list
+                && step.chars().allMatch(Character::isDigit)
+                && Integer.parseInt(step) < list.size()) return list.get(Integer.parseInt(step));
         return null;
     }
 

@@ -14,15 +14,15 @@ import org.umberloom.core.color.ColorSpace;
  * Color Module 2025.10. Every refusal is an {@link IllegalArgumentException} that says what is allowed.
  */
 public final class ValueData {
-    private ValueData() {
-    }
+    private ValueData() {}
 
     /** A fluid size as its wide end; a derivation as what it is derived from. */
     public static Object write(TokenValue value) {
         if (value instanceof Alias alias) return alias.toString();
         if (value instanceof PropertyReference reference) return Map.of("$ref", reference.pointer());
         if (value instanceof TemplateValue template) return template.data();
-        if (value instanceof DerivedValue derived) return write(derived.derivation().source());
+        if (value instanceof DerivedValue derived)
+            return write(derived.derivation().source());
         if (value instanceof ColorValue color) return color(color);
         if (value instanceof DimensionValue length) return dimension(length);
         if (value instanceof FluidValue fluid) return dimension(fluid.wide());
@@ -30,13 +30,16 @@ public final class ValueData {
         if (value instanceof FontWeightValue weight) return weight.weight();
         if (value instanceof FontFamilyValue families)
             return families.families().size() == 1 ? families.families().get(0) : families.families();
-        if (value instanceof DurationValue duration) return measured(duration.amount(), duration.unit().css());
+        if (value instanceof DurationValue duration)
+            return measured(duration.amount(), duration.unit().css());
         if (value instanceof CubicBezierValue curve) return List.of(curve.x1(), curve.y1(), curve.x2(), curve.y2());
         if (value instanceof StrokeStyleValue stroke) return stroke(stroke);
-        if (value instanceof ShadowListValue list) return list.shadows().stream().map(ValueData::write).toList();
+        if (value instanceof ShadowListValue list)
+            return list.shadows().stream().map(ValueData::write).toList();
         if (value instanceof GradientValue gradient)
-            return gradient.stops().stream().map(stop -> object("color", write(stop.color()), "position",
-                    write(stop.position()))).toList();
+            return gradient.stops().stream()
+                    .map(stop -> object("color", write(stop.color()), "position", write(stop.position())))
+                    .toList();
         if (value instanceof CompositeValue composite) {
             Map<String, Object> parts = new LinkedHashMap<>();
             composite.parts().forEach((name, part) -> parts.put(name, write(part)));
@@ -52,10 +55,12 @@ public final class ValueData {
         if (reference.isPresent()) return reference.get();
         return switch (type) {
             case COLOR, DIMENSION, DURATION, CUBIC_BEZIER, FONT_FAMILY ->
-                    TemplateValue.hasReferenceInside(data) ? new TemplateValue(type, data) : literal(type, data);
+                TemplateValue.hasReferenceInside(data) ? new TemplateValue(type, data) : literal(type, data);
             // A stop can be that of another gradient; which parts it has is known only when it is filled in.
-            case GRADIENT -> data instanceof List<?> stops && stops.stream().anyMatch(TemplateValue::isReference)
-                    ? new TemplateValue(type, data) : literal(type, data);
+            case GRADIENT ->
+                data instanceof List<?> stops && stops.stream().anyMatch(TemplateValue::isReference)
+                        ? new TemplateValue(type, data)
+                        : literal(type, data);
             default -> literal(type, data);
         };
     }
@@ -65,8 +70,9 @@ public final class ValueData {
         Object at = data;
         for (String step : steps) {
             if (at instanceof Map<?, ?> map && map.containsKey(step)) at = map.get(step);
-            else if (at instanceof List<?> list && step.matches("0|[1-9]\\d{0,5}") && Integer.parseInt(step) < list.size())
-                at = list.get(Integer.parseInt(step));
+            else if (at instanceof List<?> list
+                    && step.matches("0|[1-9]\\d{0,5}")
+                    && Integer.parseInt(step) < list.size()) at = list.get(Integer.parseInt(step));
             else throw new IllegalArgumentException("there is no property “" + step + "”");
         }
         return at;
@@ -98,21 +104,28 @@ public final class ValueData {
             case STROKE_STYLE -> stroke(data);
             case BORDER -> {
                 Map<?, ?> map = map("a border (color, width and style)", data);
-                yield new BorderValue(part(map, "color", TokenType.COLOR), part(map, "width", TokenType.DIMENSION),
+                yield new BorderValue(
+                        part(map, "color", TokenType.COLOR),
+                        part(map, "width", TokenType.DIMENSION),
                         part(map, "style", TokenType.STROKE_STYLE));
             }
             case TRANSITION -> {
                 Map<?, ?> map = map("a transition (duration, delay and timingFunction)", data);
-                yield new TransitionValue(part(map, "duration", TokenType.DURATION), part(map, "delay", TokenType.DURATION),
+                yield new TransitionValue(
+                        part(map, "duration", TokenType.DURATION),
+                        part(map, "delay", TokenType.DURATION),
                         part(map, "timingFunction", TokenType.CUBIC_BEZIER));
             }
             case SHADOW -> shadow(data);
             case GRADIENT -> gradient(data);
             case TYPOGRAPHY -> {
                 Map<?, ?> map = map("a typography", data);
-                yield new TypographyValue(part(map, "fontFamily", TokenType.FONT_FAMILY),
-                        part(map, "fontSize", TokenType.DIMENSION), part(map, "fontWeight", TokenType.FONT_WEIGHT),
-                        part(map, "letterSpacing", TokenType.DIMENSION), part(map, "lineHeight", TokenType.NUMBER));
+                yield new TypographyValue(
+                        part(map, "fontFamily", TokenType.FONT_FAMILY),
+                        part(map, "fontSize", TokenType.DIMENSION),
+                        part(map, "fontWeight", TokenType.FONT_WEIGHT),
+                        part(map, "letterSpacing", TokenType.DIMENSION),
+                        part(map, "lineHeight", TokenType.NUMBER));
             }
         };
     }
@@ -144,14 +157,21 @@ public final class ValueData {
     private static CubicBezierValue curve(Object data) {
         if (!(data instanceof List<?> list) || list.size() != 4)
             throw new IllegalArgumentException("an easing curve must be a list of four numbers");
-        return new CubicBezierValue(number("an easing curve’s number", list.get(0)),
-                number("an easing curve’s number", list.get(1)), number("an easing curve’s number", list.get(2)),
+        return new CubicBezierValue(
+                number("an easing curve’s number", list.get(0)),
+                number("an easing curve’s number", list.get(1)),
+                number("an easing curve’s number", list.get(2)),
                 number("an easing curve’s number", list.get(3)));
     }
 
     private static Object stroke(StrokeStyleValue stroke) {
-        return stroke.dash().isEmpty() ? stroke.keyword() : object("dashArray",
-                stroke.dash().stream().map(ValueData::write).toList(), "lineCap", stroke.lineCap());
+        return stroke.dash().isEmpty()
+                ? stroke.keyword()
+                : object(
+                        "dashArray",
+                        stroke.dash().stream().map(ValueData::write).toList(),
+                        "lineCap",
+                        stroke.lineCap());
     }
 
     private static StrokeStyleValue stroke(Object data) {
@@ -159,19 +179,29 @@ public final class ValueData {
         Map<?, ?> map = map("a stroke style (a keyword, or dashArray and lineCap)", data);
         if (!(map.get("dashArray") instanceof List<?> lengths))
             throw new IllegalArgumentException("a stroke style’s dashArray must be a list of dimensions");
-        return new StrokeStyleValue("", lengths.stream().map(length -> read(TokenType.DIMENSION, length)).toList(),
+        return new StrokeStyleValue(
+                "",
+                lengths.stream()
+                        .map(length -> read(TokenType.DIMENSION, length))
+                        .toList(),
                 said(map, "lineCap"));
     }
 
     private static TokenValue shadow(Object data) {
         if (data instanceof List<?> list)
-            return new ShadowListValue(list.stream().map(item -> read(TokenType.SHADOW, item)).toList());
+            return new ShadowListValue(
+                    list.stream().map(item -> read(TokenType.SHADOW, item)).toList());
         Map<?, ?> map = map("a shadow (color, offsetX, offsetY, blur, spread)", data);
         Object inset = map.containsKey("inset") ? map.get("inset") : false;
-        if (!(inset instanceof Boolean inward)) throw new IllegalArgumentException("a shadow’s inset must be true or false");
-        return new ShadowValue(part(map, "color", TokenType.COLOR), part(map, "offsetX", TokenType.DIMENSION),
-                part(map, "offsetY", TokenType.DIMENSION), part(map, "blur", TokenType.DIMENSION),
-                part(map, "spread", TokenType.DIMENSION), inward);
+        if (!(inset instanceof Boolean inward))
+            throw new IllegalArgumentException("a shadow’s inset must be true or false");
+        return new ShadowValue(
+                part(map, "color", TokenType.COLOR),
+                part(map, "offsetX", TokenType.DIMENSION),
+                part(map, "offsetY", TokenType.DIMENSION),
+                part(map, "blur", TokenType.DIMENSION),
+                part(map, "spread", TokenType.DIMENSION),
+                inward);
     }
 
     private static GradientValue gradient(Object data) {
@@ -179,7 +209,8 @@ public final class ValueData {
         List<GradientValue.Stop> stops = new ArrayList<>();
         for (Object item : list) {
             Map<?, ?> map = map("a gradient stop (color and position)", item);
-            stops.add(new GradientValue.Stop(part(map, "color", TokenType.COLOR), part(map, "position", TokenType.NUMBER)));
+            stops.add(new GradientValue.Stop(
+                    part(map, "color", TokenType.COLOR), part(map, "position", TokenType.NUMBER)));
         }
         return new GradientValue(stops);
     }
@@ -206,13 +237,14 @@ public final class ValueData {
     private static ColorValue color(Object data) {
         Map<?, ?> map = map("a color (colorSpace and components)", data);
         String id = map.get("colorSpace") instanceof String text ? text : "";
-        ColorSpace space = ColorSpace.byId(id.toLowerCase(Locale.ROOT)).orElseThrow(() -> new IllegalArgumentException(
-                "the color space “" + id + "” is not known; known are " + ColorSpace.ids()));
+        ColorSpace space = ColorSpace.byId(id.toLowerCase(Locale.ROOT))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "the color space “" + id + "” is not known; known are " + ColorSpace.ids()));
         if (!(map.get("components") instanceof List<?> components) || components.size() != 3)
             throw new IllegalArgumentException("a color must have three components");
         double alpha = map.containsKey("alpha") ? number("a color’s alpha", map.get("alpha")) : 1;
-        Color color = new Color(space, component(components.get(0)), component(components.get(1)),
-                component(components.get(2)), alpha);
+        Color color = new Color(
+                space, component(components.get(0)), component(components.get(1)), component(components.get(2)), alpha);
         if (!map.containsKey("hex")) return new ColorValue(color);
         String hex = String.valueOf(map.get("hex"));
         boolean computed = hex.equals(color.withAlpha(1).hex());
@@ -225,8 +257,8 @@ public final class ValueData {
 
     private static FontWeightValue fontWeight(Object data) {
         if (data instanceof String keyword)
-            return FontWeightValue.ofKeyword(keyword).orElseThrow(() ->
-                    new IllegalArgumentException("the font weight “" + keyword + "” is no keyword"));
+            return FontWeightValue.ofKeyword(keyword)
+                    .orElseThrow(() -> new IllegalArgumentException("the font weight “" + keyword + "” is no keyword"));
         return new FontWeightValue(number("a font weight", data));
     }
 

@@ -17,21 +17,22 @@ import org.umberloom.core.color.CssColor;
 public final class ValueText {
     private static final Pattern LENGTH =
             Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))\\s*(px|rem)?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern FLUID = Pattern.compile(
-            "(.+?)\\s+to\\s+(.+?)(?:\\s+between\\s+(.+?)\\s+and\\s+(.+))?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern FLUID =
+            Pattern.compile("(.+?)\\s+to\\s+(.+?)(?:\\s+between\\s+(.+?)\\s+and\\s+(.+))?", Pattern.CASE_INSENSITIVE);
     private static final Pattern DURATION =
             Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+))\\s*(ms|s)", Pattern.CASE_INSENSITIVE);
     private static final Pattern CURVE = Pattern.compile("cubic-bezier\\(([^()]*)\\)", Pattern.CASE_INSENSITIVE);
     /** The viewports a fluid size moves between when none are said: a small phone and a desk. Common practice. */
     public static final double NARROW_VIEWPORT = 360;
+
     public static final double WIDE_VIEWPORT = 1280;
 
     /** UTF-16 units of a typed value; a length is short. */
     private static final int LONGEST = 10_000;
+
     private static final int LONGEST_LENGTH = 200;
 
-    private ValueText() {
-    }
+    private ValueText() {}
 
     /**
      * Reads what a person typed for a token of a type.
@@ -43,7 +44,8 @@ public final class ValueText {
         if (trimmed.length() > (type == TokenType.DIMENSION ? LONGEST_LENGTH : LONGEST))
             throw new IllegalArgumentException("“" + Names.shown(trimmed) + "” is too long for a " + type.id() + ".");
         if (Alias.isAlias(trimmed) && trimmed.indexOf('}') == trimmed.length() - 1) return Alias.parse(trimmed);
-        if (PropertyReference.isPointer(trimmed) && !CompositeText.isList(type, trimmed)) return PropertyReference.parse(trimmed);
+        if (PropertyReference.isPointer(trimmed) && !CompositeText.isList(type, trimmed))
+            return PropertyReference.parse(trimmed);
         Optional<DerivedValue> derived = derivation(trimmed);
         if (derived.isPresent()) return derived.get();
         return switch (type) {
@@ -72,13 +74,16 @@ public final class ValueText {
         if (value instanceof FontFamilyValue families) return String.join(", ", families.families());
         if (value instanceof FontWeightValue weight) return number(weight.weight(), 4);
         if (value instanceof NumberValue number) return number(number.number(), 4);
-        if (value instanceof DurationValue duration) return number(duration.amount(), 4) + duration.unit().css();
+        if (value instanceof DurationValue duration)
+            return number(duration.amount(), 4) + duration.unit().css();
         if (value instanceof CubicBezierValue c)
             return "cubic-bezier(" + number(c.x1(), 4) + ", " + number(c.y1(), 4) + ", " + number(c.x2(), 4) + ", "
                     + number(c.y2(), 4) + ")";
         if (value instanceof CompositeValue composite) return CompositeText.write(composite);
         if (value instanceof TemplateValue template)
-            return template.valueType() == TokenType.GRADIENT ? CompositeText.stops((List<?>) template.data()) : data(template.data());
+            return template.valueType() == TokenType.GRADIENT
+                    ? CompositeText.stops((List<?>) template.data())
+                    : data(template.data());
         return value instanceof ForeignValue foreign ? data(foreign.data()) : value.toString();
     }
 
@@ -88,7 +93,8 @@ public final class ValueText {
             map.forEach((key, item) -> items.add(key + ": " + data(item)));
             return "{" + String.join(", ", items) + "}";
         }
-        if (data instanceof List<?> list) return list.stream().map(ValueText::data).toList().toString();
+        if (data instanceof List<?> list)
+            return list.stream().map(ValueText::data).toList().toString();
         return data instanceof Double number ? number(number, 4) : String.valueOf(data);
     }
 
@@ -110,34 +116,45 @@ public final class ValueText {
     private static DurationValue duration(String text) {
         Matcher duration = DURATION.matcher(text);
         if (!duration.matches())
-            throw new IllegalArgumentException("“" + text + "” is not a duration: write a number with ms or s, such as 200ms.");
+            throw new IllegalArgumentException(
+                    "“" + text + "” is not a duration: write a number with ms or s, such as 200ms.");
         boolean seconds = "s".equalsIgnoreCase(duration.group(2));
-        return new DurationValue(Double.parseDouble(duration.group(1)),
-                seconds ? DurationValue.Unit.S : DurationValue.Unit.MS);
+        return new DurationValue(
+                Double.parseDouble(duration.group(1)), seconds ? DurationValue.Unit.S : DurationValue.Unit.MS);
     }
 
     /** Source of the keywords: CSS Easing Functions 1, section 2.2. */
     private static CubicBezierValue curve(String text) {
         switch (text.toLowerCase(Locale.ROOT)) {
-            case "linear": return new CubicBezierValue(0, 0, 1, 1);
-            case "ease": return new CubicBezierValue(0.25, 0.1, 0.25, 1);
-            case "ease-in": return new CubicBezierValue(0.42, 0, 1, 1);
-            case "ease-out": return new CubicBezierValue(0, 0, 0.58, 1);
-            case "ease-in-out": return new CubicBezierValue(0.42, 0, 0.58, 1);
+            case "linear":
+                return new CubicBezierValue(0, 0, 1, 1);
+            case "ease":
+                return new CubicBezierValue(0.25, 0.1, 0.25, 1);
+            case "ease-in":
+                return new CubicBezierValue(0.42, 0, 1, 1);
+            case "ease-out":
+                return new CubicBezierValue(0, 0, 0.58, 1);
+            case "ease-in-out":
+                return new CubicBezierValue(0.42, 0, 0.58, 1);
             default:
         }
         Matcher curve = CURVE.matcher(text);
         String[] numbers = curve.matches() ? curve.group(1).split(",") : new String[0];
         if (numbers.length != 4)
-            throw new IllegalArgumentException("“" + text
-                    + "” is not an easing curve: write cubic-bezier(0.2, 0, 0, 1), or ease, ease-in, ease-out, linear.");
-        return new CubicBezierValue(number(numbers[0].trim()), number(numbers[1].trim()), number(numbers[2].trim()),
+            throw new IllegalArgumentException(
+                    "“" + text
+                            + "” is not an easing curve: write cubic-bezier(0.2, 0, 0, 1), or ease, ease-in, ease-out, linear.");
+        return new CubicBezierValue(
+                number(numbers[0].trim()),
+                number(numbers[1].trim()),
+                number(numbers[2].trim()),
                 number(numbers[3].trim()));
     }
 
     /** A number with at most so many decimals and no trailing zeros. */
     public static String number(double value, int places) {
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
+        BigDecimal rounded =
+                BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
         return rounded.signum() == 0 ? "0" : rounded.toPlainString();
     }
 
@@ -145,7 +162,9 @@ public final class ValueText {
         Matcher fluid = FLUID.matcher(text);
         if (!fluid.matches()) return length(text);
         boolean hasViewports = fluid.group(3) != null;
-        return new FluidValue(length(fluid.group(1)), length(fluid.group(2)),
+        return new FluidValue(
+                length(fluid.group(1)),
+                length(fluid.group(2)),
                 hasViewports ? length(fluid.group(3)).toPx() : NARROW_VIEWPORT,
                 hasViewports ? length(fluid.group(4)).toPx() : WIDE_VIEWPORT);
     }
@@ -153,10 +172,11 @@ public final class ValueText {
     private static DimensionValue length(String text) {
         Matcher length = LENGTH.matcher(text.trim());
         if (!length.matches())
-            throw new IllegalArgumentException("“" + text.trim()
-                    + "” is not a length: write a number with px or rem, such as 18px or 1.125rem.");
+            throw new IllegalArgumentException(
+                    "“" + text.trim() + "” is not a length: write a number with px or rem, such as 18px or 1.125rem.");
         double amount = Double.parseDouble(length.group(1));
-        boolean rem = length.group(2) != null && length.group(2).toLowerCase(Locale.ROOT).equals("rem");
+        boolean rem = length.group(2) != null
+                && length.group(2).toLowerCase(Locale.ROOT).equals("rem");
         return rem ? DimensionValue.rem(amount) : DimensionValue.px(amount);
     }
 
@@ -167,8 +187,10 @@ public final class ValueText {
     private static String fluid(FluidValue fluid) {
         String sizes = length(fluid.narrow()) + " to " + length(fluid.wide());
         boolean usual = fluid.narrowViewport() == NARROW_VIEWPORT && fluid.wideViewport() == WIDE_VIEWPORT;
-        return usual ? sizes : sizes + " between " + number(fluid.narrowViewport(), 2) + "px and "
-                + number(fluid.wideViewport(), 2) + "px";
+        return usual
+                ? sizes
+                : sizes + " between " + number(fluid.narrowViewport(), 2) + "px and " + number(fluid.wideViewport(), 2)
+                        + "px";
     }
 
     private static double number(String text) {
@@ -182,8 +204,8 @@ public final class ValueText {
     private static FontWeightValue fontWeight(String text) {
         return FontWeightValue.ofKeyword(text.toLowerCase(Locale.ROOT)).orElseGet(() -> {
             if (!text.matches("\\d{1,4}(\\.\\d{1,4})?"))
-                throw new IllegalArgumentException("“" + text
-                        + "” is not a font weight: write a number from 1 to 1000, or a word such as bold.");
+                throw new IllegalArgumentException(
+                        "“" + text + "” is not a font weight: write a number from 1 to 1000, or a word such as bold.");
             return new FontWeightValue(Double.parseDouble(text));
         });
     }

@@ -58,7 +58,8 @@ public record TypeScale(End narrow, End wide, double narrowViewport, double wide
         for (int step = smallest; step <= largest; step++) {
             DimensionValue small = rem(narrow.size(step));
             DimensionValue large = rem(wide.size(step));
-            steps.put(stepName(step),
+            steps.put(
+                    stepName(step),
                     small.equals(large) ? large : new FluidValue(small, large, narrowViewport, wideViewport));
         }
         return steps;

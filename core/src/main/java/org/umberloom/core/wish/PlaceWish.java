@@ -32,8 +32,13 @@ public sealed interface PlaceWish extends Wish {
         public Edit in(Seen seen) {
             Map<String, Group> named = new LinkedHashMap<>();
             for (String context : contexts) if (!context.isBlank()) named.put(context.trim(), Group.EMPTY);
-            if (named.isEmpty()) throw new IllegalArgumentException("A modifier needs at least one context, such as roomy, compact.");
-            return new Structure.AddModifier(name.trim(), new Modifier("", named, named.keySet().iterator().next()), -1, seen.theme().order().size());
+            if (named.isEmpty())
+                throw new IllegalArgumentException("A modifier needs at least one context, such as roomy, compact.");
+            return new Structure.AddModifier(
+                    name.trim(),
+                    new Modifier("", named, named.keySet().iterator().next()),
+                    -1,
+                    seen.theme().order().size());
         }
     }
 
@@ -50,7 +55,8 @@ public sealed interface PlaceWish extends Wish {
                 return new Structure.AddSet(name.trim(), set, index, order < 0 ? -1 : order + 1);
             }
             if (!(place instanceof Place.InContext in))
-                throw new IllegalArgumentException("What is written for pages of one kind cannot be copied as a set or context.");
+                throw new IllegalArgumentException(
+                        "What is written for pages of one kind cannot be copied as a set or context.");
             int index = new ArrayList<>(theme.modifier(in.modifier()).contexts().keySet()).indexOf(in.context()) + 1;
             return new Structure.AddContext(in.modifier(), name.trim(), theme.at(in), index);
         }
@@ -71,11 +77,12 @@ public sealed interface PlaceWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             Meaning.Kind known = Meaning.Kind.byId(kind);
-            List<String> parts = switch (known) {
-                case SCHEME -> List.of(Meaning.LIGHT, Meaning.DARK);
-                case CONTRAST -> List.of(Meaning.MORE);
-                default -> List.of();
-            };
+            List<String> parts =
+                    switch (known) {
+                        case SCHEME -> List.of(Meaning.LIGHT, Meaning.DARK);
+                        case CONTRAST -> List.of(Meaning.MORE);
+                        default -> List.of();
+                    };
             Map<String, String> named = new LinkedHashMap<>();
             for (int i = 0; i < Math.min(parts.size(), contexts.size()); i++) named.put(parts.get(i), contexts.get(i));
             return new Structure.SetMeaning(modifier, new Meaning(known, named));

@@ -24,7 +24,8 @@ public sealed interface ScaleWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             if (seen.theme().at(place).find(path).isPresent())
-                throw new IllegalArgumentException("There already is a hue “" + path.name() + "”. Choose another name.");
+                throw new IllegalArgumentException(
+                        "There already is a hue “" + path.name() + "”. Choose another name.");
             return new Edit.Put(place, path, Starter.hue(CssColor.parse(text)), -1);
         }
     }
@@ -35,8 +36,17 @@ public sealed interface ScaleWish extends Wish {
      * @param tintFrom   group of the hue that the shades lean toward; empty for none
      * @param tintChroma OKLCH chroma of that tint
      */
-    record Ramp(Place place, TokenPath path, List<Double> stops, double hueLight, double hueDark, double chromaLight, double chromaDark,
-                Optional<String> tintFrom, Optional<Double> tintChroma) implements ScaleWish {
+    record Ramp(
+            Place place,
+            TokenPath path,
+            List<Double> stops,
+            double hueLight,
+            double hueDark,
+            double chromaLight,
+            double chromaDark,
+            Optional<String> tintFrom,
+            Optional<Double> tintChroma)
+            implements ScaleWish {
         public Ramp {
             few(stops.size());
         }
@@ -45,17 +55,38 @@ public sealed interface ScaleWish extends Wish {
         public Edit in(Seen seen) {
             Optional<Recipe.Tint> tint = tintFrom.filter(from -> !from.isEmpty())
                     .map(from -> new Recipe.Tint(TokenPath.of(from), 0, tintChroma.orElse(0.0)));
-            return new Edit.SetRecipe(place, path, new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint));
+            return new Edit.SetRecipe(
+                    place,
+                    path,
+                    new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint));
         }
     }
 
     /** The type scale, from its two ends. */
-    record TypeSteps(Place place, TokenPath path, double narrowBase, double narrowRatio, double wideBase, double wideRatio,
-                     double narrowViewport, double wideViewport, int smallest, int largest) implements ScaleWish {
+    record TypeSteps(
+            Place place,
+            TokenPath path,
+            double narrowBase,
+            double narrowRatio,
+            double wideBase,
+            double wideRatio,
+            double narrowViewport,
+            double wideViewport,
+            int smallest,
+            int largest)
+            implements ScaleWish {
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetRecipe(place, path, new Recipe.TypeSteps(new TypeScale(new TypeScale.End(narrowBase, narrowRatio),
-                    new TypeScale.End(wideBase, wideRatio), narrowViewport, wideViewport, smallest, largest)));
+            return new Edit.SetRecipe(
+                    place,
+                    path,
+                    new Recipe.TypeSteps(new TypeScale(
+                            new TypeScale.End(narrowBase, narrowRatio),
+                            new TypeScale.End(wideBase, wideRatio),
+                            narrowViewport,
+                            wideViewport,
+                            smallest,
+                            largest)));
         }
     }
 
@@ -80,6 +111,8 @@ public sealed interface ScaleWish extends Wish {
     }
 
     private static void few(int steps) {
-        if (steps > MOST_STEPS) throw new IllegalArgumentException("A recipe has up to " + MOST_STEPS + " steps; this one has " + steps + ".");
+        if (steps > MOST_STEPS)
+            throw new IllegalArgumentException(
+                    "A recipe has up to " + MOST_STEPS + " steps; this one has " + steps + ".");
     }
 }

@@ -22,10 +22,12 @@ public sealed interface SurfaceWish extends Wish {
             List<Edit> edits = new ArrayList<>();
             for (Place place : seen.theme().places()) {
                 if (seen.theme().at(place).find(to).isPresent())
-                    throw new IllegalArgumentException("There already is a surface “" + name.trim() + "”. Choose another name.");
+                    throw new IllegalArgumentException(
+                            "There already is a surface “" + name.trim() + "”. Choose another name.");
                 seen.theme().at(place).find(path).ifPresent(node -> edits.add(new Edit.Put(place, to, node, -1)));
             }
-            if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + path + "” whose roles could be taken over.");
+            if (edits.isEmpty())
+                throw new IllegalArgumentException("There is no “" + path + "” whose roles could be taken over.");
             return new Edit.Batch("new surface " + name.trim(), edits);
         }
     }
@@ -48,8 +50,11 @@ public sealed interface SurfaceWish extends Wish {
     record OnGround(Place place, TokenPath path, Optional<Lying> ground) implements SurfaceWish {
         @Override
         public Edit in(Seen seen) {
-            Group surface = seen.theme().at(place).group(path)
-                    .orElseThrow(() -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
+            Group surface = seen.theme()
+                    .at(place)
+                    .group(path)
+                    .orElseThrow(
+                            () -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
             Optional<Ground> lying = ground.map(one -> one.over(lying(surface)));
             String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
             return new Edit.Batch(label, List.of(new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))));
@@ -60,18 +65,37 @@ public sealed interface SurfaceWish extends Wish {
      * What lies on a surface's color, as {@link Ground} describes it; what is left out stays as it lies now, or is as usual for
      * a kind that did not lie there.
      */
-    record Lying(Optional<String> kind, Optional<String> source, Optional<String> position, Optional<String> repeat, Optional<String> size,
-                 Optional<String> blend, Optional<Double> angle, Optional<String> role, Optional<Boolean> scrim) {
+    record Lying(
+            Optional<String> kind,
+            Optional<String> source,
+            Optional<String> position,
+            Optional<String> repeat,
+            Optional<String> size,
+            Optional<String> blend,
+            Optional<Double> angle,
+            Optional<String> role,
+            Optional<Boolean> scrim) {
         /** @throws IllegalArgumentException where it is not said what lies there and nothing lies there yet */
         Ground over(Optional<Ground> now) {
-            Ground.Kind known = kind.map(Ground.Kind::byId).or(() -> now.map(Ground::kind))
-                    .orElseThrow(() -> new IllegalArgumentException("Nothing lies on this surface yet: say what kind of ground it is."));
+            Ground.Kind known = kind.map(Ground.Kind::byId)
+                    .or(() -> now.map(Ground::kind))
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "Nothing lies on this surface yet: say what kind of ground it is."));
             Optional<Ground> same = now.filter(ground -> ground.kind() == known);
             String from = source.or(() -> same.map(Ground::source))
-                    .orElseThrow(() -> new IllegalArgumentException("Say which " + known.id() + " lies on this surface."));
+                    .orElseThrow(
+                            () -> new IllegalArgumentException("Say which " + known.id() + " lies on this surface."));
             Ground base = same.orElseGet(() -> Ground.usual(known, from));
-            return new Ground(known, from, position.orElse(base.position()), repeat.orElse(base.repeat()), size.orElse(base.size()),
-                    blend.map(Blend::byCss).orElse(base.blend()), angle.orElse(base.angle()), role.orElse(base.role()), scrim.orElse(base.scrim()));
+            return new Ground(
+                    known,
+                    from,
+                    position.orElse(base.position()),
+                    repeat.orElse(base.repeat()),
+                    size.orElse(base.size()),
+                    blend.map(Blend::byCss).orElse(base.blend()),
+                    angle.orElse(base.angle()),
+                    role.orElse(base.role()),
+                    scrim.orElse(base.scrim()));
         }
     }
 

@@ -29,15 +29,19 @@ public sealed interface ThemeWish extends Wish {
         private static final int MOST_ROLES = 400;
 
         public Dress {
-            if (roles.size() > MOST_ROLES) throw new IllegalArgumentException("A theme is dressed in up to " + MOST_ROLES + " roles; these are " + roles.size() + ".");
+            if (roles.size() > MOST_ROLES)
+                throw new IllegalArgumentException(
+                        "A theme is dressed in up to " + MOST_ROLES + " roles; these are " + roles.size() + ".");
         }
 
         @Override
         public Edit in(Seen seen) {
             Map<String, TokenValue> values = new LinkedHashMap<>();
             roles.forEach((path, text) -> {
-                TokenType type = Contract.standard().filledBy(path)
-                        .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read.")).type();
+                TokenType type = Contract.standard()
+                        .filledBy(path)
+                        .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read."))
+                        .type();
                 values.put(path, seen.value(type, text));
             });
             return Dressing.edit(seen.theme(), values);

@@ -25,7 +25,8 @@ public sealed interface ValueWish extends Wish {
     record Value(Optional<Place> place, TokenPath path, String text) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetValue(place.orElseGet(() -> seen.placeOf(path)), path, seen.value(seen.typeOf(path), text));
+            return new Edit.SetValue(
+                    place.orElseGet(() -> seen.placeOf(path)), path, seen.value(seen.typeOf(path), text));
         }
     }
 
@@ -34,10 +35,13 @@ public sealed interface ValueWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             Place at = place.orElseGet(() -> seen.placeOf(path));
-            Optional<Token> token = seen.theme().at(at).token(path).or(() -> seen.resolution().find(path.dotted()).map(Resolved::written));
+            Optional<Token> token = seen.theme().at(at).token(path).or(() -> seen.resolution()
+                    .find(path.dotted())
+                    .map(Resolved::written));
             if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
                 throw new IllegalArgumentException("“" + path + "” is not a text style here.");
-            return new Edit.SetValue(at, path, style.withPart(member, seen.value(TypographyValue.typeOf(member), text)));
+            return new Edit.SetValue(
+                    at, path, style.withPart(member, seen.value(TypographyValue.typeOf(member), text)));
         }
     }
 
@@ -46,17 +50,23 @@ public sealed interface ValueWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             if (seen.theme().at(place).find(path).isPresent())
-                throw new IllegalArgumentException("There already is a “" + path + "” in " + place + ". Choose another path.");
-            TokenType known = type.filter(id -> !id.isBlank()).map(id -> TokenType.byId(id)
-                    .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not a type of token."))).orElseGet(() -> seen.typeOf(path));
+                throw new IllegalArgumentException(
+                        "There already is a “" + path + "” in " + place + ". Choose another path.");
+            TokenType known = type.filter(id -> !id.isBlank())
+                    .map(id -> TokenType.byId(id)
+                            .orElseThrow(() -> new IllegalArgumentException("“" + id + "” is not a type of token.")))
+                    .orElseGet(() -> seen.typeOf(path));
             boolean said = declaredAround(seen.theme()).equals(Optional.of(known));
-            return new Edit.Put(place, path, new Token(seen.value(known, text), said ? Meta.NONE : Meta.typed(known)), -1);
+            return new Edit.Put(
+                    place, path, new Token(seen.value(known, text), said ? Meta.NONE : Meta.typed(known)), -1);
         }
 
         private Optional<TokenType> declaredAround(ThemeDocument theme) {
             Optional<TokenPath> parent = path.parent();
             while (parent.isPresent()) {
-                Optional<TokenType> declared = theme.at(place).group(parent.get()).flatMap(group -> group.meta().type());
+                Optional<TokenType> declared = theme.at(place)
+                        .group(parent.get())
+                        .flatMap(group -> group.meta().type());
                 if (declared.isPresent()) return declared;
                 parent = parent.get().parent();
             }
@@ -68,12 +78,18 @@ public sealed interface ValueWish extends Wish {
     record Role(Optional<Place> place, TokenPath path, String text) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            TokenType type = Contract.standard().filledBy(path.dotted())
-                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read.")).type();
-            Place at = place.or(() -> Optional.of(Homes.of(seen.theme()).get("role")).filter(home -> !home.isEmpty()).map(Place::parse))
-                    .orElseThrow(() -> new IllegalArgumentException("No set of this theme holds roles yet. Choose under “Write into” where they shall stand."));
+            TokenType type = Contract.standard()
+                    .filledBy(path.dotted())
+                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read."))
+                    .type();
+            Place at = place.or(() -> Optional.of(Homes.of(seen.theme()).get("role"))
+                            .filter(home -> !home.isEmpty())
+                            .map(Place::parse))
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "No set of this theme holds roles yet. Choose under “Write into” where they shall stand."));
             TokenValue value = seen.value(type, text);
-            return seen.theme().at(at).token(path).isPresent() ? new Edit.SetValue(at, path, value)
+            return seen.theme().at(at).token(path).isPresent()
+                    ? new Edit.SetValue(at, path, value)
                     : new Edit.Put(at, path, new Token(value, Meta.typed(type)), -1);
         }
     }
@@ -83,8 +99,12 @@ public sealed interface ValueWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             TokenPath gone = path;
-            while (place instanceof Place.InScope && gone.parent().flatMap(seen.theme().at(place)::group)
-                    .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE)).isPresent()) gone = gone.parent().get();
+            while (place instanceof Place.InScope
+                    && gone.parent()
+                            .flatMap(seen.theme().at(place)::group)
+                            .filter(around -> around.children().size() == 1
+                                    && around.meta().equals(Meta.NONE))
+                            .isPresent()) gone = gone.parent().get();
             return new Edit.Remove(place, gone);
         }
     }
@@ -94,15 +114,25 @@ public sealed interface ValueWish extends Wish {
      *
      * @param to what replaces one that is deprecated, in words
      */
-    record About(Place place, TokenPath path, Optional<String> text, Optional<Boolean> deprecated, Optional<String> to) implements ValueWish {
+    record About(Place place, TokenPath path, Optional<String> text, Optional<Boolean> deprecated, Optional<String> to)
+            implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            Node node = seen.theme().at(place).find(path)
+            Node node = seen.theme()
+                    .at(place)
+                    .find(path)
                     .orElseThrow(() -> new IllegalArgumentException("There is no “" + path + "” in " + place + "."));
             Meta meta = node.meta();
-            if (text.isPresent()) meta = meta.withDescription(text.map(String::trim).filter(said -> !said.isEmpty()));
+            if (text.isPresent())
+                meta = meta.withDescription(text.map(String::trim).filter(said -> !said.isEmpty()));
             if (deprecated.isPresent())
-                meta = meta.withDeprecated(deprecated.get() ? Optional.of(to.map(String::trim).filter(said -> !said.isEmpty()).<Object>map(said -> said).orElse(true)) : Optional.empty());
+                meta = meta.withDeprecated(
+                        deprecated.get()
+                                ? Optional.of(to.map(String::trim)
+                                        .filter(said -> !said.isEmpty())
+                                        .<Object>map(said -> said)
+                                        .orElse(true))
+                                : Optional.empty());
             return new Edit.SetMeta(place, path, meta);
         }
     }

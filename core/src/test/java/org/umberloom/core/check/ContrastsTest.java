@@ -22,17 +22,22 @@ class ContrastsTest {
         Random random = new Random(5);
         for (int i = 0; i < 60; i++) {
             Color seed = Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256));
-            ThemeDocument theme = Starter.ALL.get(i % Starter.ALL.size()).withSeed(seed).theme("T");
+            ThemeDocument theme =
+                    Starter.ALL.get(i % Starter.ALL.size()).withSeed(seed).theme("T");
             for (String scheme : new String[] {"light", "dark"})
-                assertThat(Contrasts.findings(Resolution.of(theme, theme.defaults().with("scheme", scheme))))
-                        .as("seed %s in %s", seed.hex(), scheme).isEmpty();
+                assertThat(Contrasts.findings(
+                                Resolution.of(theme, theme.defaults().with("scheme", scheme))))
+                        .as("seed %s in %s", seed.hex(), scheme)
+                        .isEmpty();
         }
     }
 
     @Test
     void aPairThatFailsSaysHowFarAndWhatWouldPass() {
-        ThemeDocument theme = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.text"),
-                Alias.to("color.ink.40")).applyTo(Samples.starter()).theme();
+        ThemeDocument theme = new Edit.SetValue(
+                        Place.set(Starter.ROLES), TokenPath.of("surface.page.text"), Alias.to("color.ink.40"))
+                .applyTo(Samples.starter())
+                .theme();
         Resolution resolution = Resolution.of(theme, theme.defaults());
         Finding finding = Contrasts.findings(resolution).get(0);
         assertThat(finding.path()).isEqualTo("surface.page.text");
@@ -43,6 +48,7 @@ class ContrastsTest {
     @Test
     void surfacesAreNamedInOrder() {
         ThemeDocument theme = Samples.starter();
-        assertThat(Surfaces.names(Resolution.of(theme, theme.defaults()))).containsExactly("page", "raised", "tint", "accent", "deep");
+        assertThat(Surfaces.names(Resolution.of(theme, theme.defaults())))
+                .containsExactly("page", "raised", "tint", "accent", "deep");
     }
 }

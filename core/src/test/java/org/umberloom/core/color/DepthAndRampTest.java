@@ -23,7 +23,8 @@ class DepthAndRampTest {
         for (int i = 0; i < 2_000; i++) {
             Color one = randomColor(random);
             Color other = randomColor(random);
-            assertThat(Depth.of(one).contrastTo(Depth.of(other))).as("seed %d, %s and %s", SEED, one, other)
+            assertThat(Depth.of(one).contrastTo(Depth.of(other)))
+                    .as("seed %d, %s and %s", SEED, one, other)
                     .isCloseTo(Contrast.ratio(one, other), within(1e-9));
         }
     }
@@ -39,7 +40,11 @@ class DepthAndRampTest {
     @Test
     void whatAColorCanBeOnAnotherRisesWithTheRatio() {
         assertThat(Legibility.values()).extracting(Legibility::ratio).containsExactly(1.0, 3.0, 4.5, 7.0);
-        assertThat(Legibility.values()).extracting(Legibility::apart).isSorted().first().isEqualTo(0.0);
+        assertThat(Legibility.values())
+                .extracting(Legibility::apart)
+                .isSorted()
+                .first()
+                .isEqualTo(0.0);
     }
 
     @Test
@@ -53,7 +58,8 @@ class DepthAndRampTest {
         for (int i = 0; i < 300; i++) {
             Color seed = randomColor(random);
             for (Ramp.Shade shade : Ramp.grow(seed, Ramp.DEFAULT_STOPS, RampShape.DEFAULT))
-                assertThat(Depth.of(shade.color()).value()).as("stop %s of %s", shade.stop(), seed.hex())
+                assertThat(Depth.of(shade.color()).value())
+                        .as("stop %s of %s", shade.stop(), seed.hex())
                         .isCloseTo(shade.stop(), within(0.6));
         }
     }
@@ -63,15 +69,23 @@ class DepthAndRampTest {
         Random random = new Random(SEED);
         for (int i = 0; i < 10_000; i++) {
             Color seed = randomColor(random);
-            RampShape shape = i % 2 == 0 ? RampShape.DEFAULT : new RampShape(random.nextInt(361) - 180, random.nextInt(361) - 180,
-                    random.nextDouble() * 2, random.nextDouble() * 2);
+            RampShape shape = i % 2 == 0
+                    ? RampShape.DEFAULT
+                    : new RampShape(
+                            random.nextInt(361) - 180,
+                            random.nextInt(361) - 180,
+                            random.nextDouble() * 2,
+                            random.nextDouble() * 2);
             List<Ramp.Shade> shades = Ramp.grow(seed, Ramp.DEFAULT_STOPS, shape);
-            double[] luminance = shades.stream().mapToDouble(shade -> Contrast.luminance(shade.color())).toArray();
+            double[] luminance = shades.stream()
+                    .mapToDouble(shade -> Contrast.luminance(shade.color()))
+                    .toArray();
             for (int light = 0; light < luminance.length; light++)
                 for (int dark = light + 1; dark < luminance.length; dark++)
                     if (shades.get(dark).stop() - shades.get(light).stop() >= 60
                             && (luminance[light] + 0.05) / (luminance[dark] + 0.05) < Contrast.TEXT)
-                        throw new AssertionError("stops " + shades.get(light) + " and " + shades.get(dark) + " of " + seed.hex() + " in " + shape);
+                        throw new AssertionError("stops " + shades.get(light) + " and " + shades.get(dark) + " of "
+                                + seed.hex() + " in " + shape);
         }
     }
 
@@ -82,7 +96,8 @@ class DepthAndRampTest {
             Color seed = randomColor(random);
             List<Ramp.Shade> shades = Ramp.grow(seed, Ramp.DEFAULT_STOPS, RampShape.DEFAULT);
             for (int at = 1; at < shades.size(); at++)
-                assertThat(Contrast.luminance(shades.get(at).color())).as("stop %s of %s", shades.get(at).stop(), seed.hex())
+                assertThat(Contrast.luminance(shades.get(at).color()))
+                        .as("stop %s of %s", shades.get(at).stop(), seed.hex())
                         .isLessThan(Contrast.luminance(shades.get(at - 1).color()));
         }
     }
@@ -98,12 +113,17 @@ class DepthAndRampTest {
             double depth = Depth.of(seed).value();
             double most = curves.stream().mapToDouble(Ramp.Point::chroma).max().orElseThrow();
             assertThat(most).as("%s", seed.hex()).isLessThanOrEqualTo(oklch.c2() + 1e-9);
-            Ramp.Point near = curves.stream().min(java.util.Comparator.comparingDouble(p -> Math.abs(p.depth() - depth))).orElseThrow();
+            Ramp.Point near = curves.stream()
+                    .min(java.util.Comparator.comparingDouble(p -> Math.abs(p.depth() - depth)))
+                    .orElseThrow();
             assertThat(near.chroma()).as("%s", seed.hex()).isCloseTo(oklch.c2(), within(0.2 * oklch.c2() + 1e-9));
             for (Ramp.Point point : curves) {
                 Color shade = Ramp.atDepth(new Depth(point.depth()), point.chroma(), point.hue());
-                // Mapping clips up to one just noticeable difference (0.02) beyond, and one 8-bit level moves a dark color.
-                assertThat(shade.to(ColorSpace.OKLCH).c2()).as("depth %s of %s", point.depth(), seed.hex()).isLessThan(point.edge() + 0.03);
+                // Mapping clips up to one just noticeable difference (0.02) beyond, and one 8-bit level moves a dark
+                // color.
+                assertThat(shade.to(ColorSpace.OKLCH).c2())
+                        .as("depth %s of %s", point.depth(), seed.hex())
+                        .isLessThan(point.edge() + 0.03);
             }
         }
     }
@@ -113,7 +133,8 @@ class DepthAndRampTest {
     void theEdgeOfAGamutIsWhereItsPrimariesAre() {
         assertThat(GamutMapping.mostChroma(Gamut.SRGB, 0.62796, 29.234)).isCloseTo(0.25768, within(0.0005));
         Color p3Red = Color.of(ColorSpace.DISPLAY_P3, 1, 0, 0).to(ColorSpace.OKLCH);
-        assertThat(GamutMapping.mostChroma(Gamut.DISPLAY_P3, p3Red.c1(), p3Red.c3())).isCloseTo(p3Red.c2(), within(0.0005));
+        assertThat(GamutMapping.mostChroma(Gamut.DISPLAY_P3, p3Red.c1(), p3Red.c3()))
+                .isCloseTo(p3Red.c2(), within(0.0005));
         assertThat(Gamut.DISPLAY_P3.holds(p3Red)).isTrue();
         assertThat(p3Red.inSrgbGamut()).isFalse();
     }
@@ -121,7 +142,9 @@ class DepthAndRampTest {
     @Test
     void aGraySeedGrowsGrays() {
         for (Ramp.Shade shade : Ramp.grow(Color.rgb(120, 120, 120), Ramp.DEFAULT_STOPS, RampShape.DEFAULT)) {
-            assertThat(shade.color().c1()).isEqualTo(shade.color().c2()).isEqualTo(shade.color().c3());
+            assertThat(shade.color().c1())
+                    .isEqualTo(shade.color().c2())
+                    .isEqualTo(shade.color().c3());
         }
     }
 

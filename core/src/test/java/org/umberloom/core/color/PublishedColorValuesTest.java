@@ -15,8 +15,12 @@ class PublishedColorValuesTest {
 
     /** B. Ottosson, "A perceptual color space for image processing", 2020, table of XYZ and OKLab pairs. */
     @ParameterizedTest
-    @CsvSource({"0.950,1.000,1.089, 1.000,0.000,0.000", "1.000,0.000,0.000, 0.450,1.236,-0.019",
-        "0.000,1.000,0.000, 0.922,-0.671,0.263", "0.000,0.000,1.000, 0.153,-1.415,-0.449"})
+    @CsvSource({
+        "0.950,1.000,1.089, 1.000,0.000,0.000",
+        "1.000,0.000,0.000, 0.450,1.236,-0.019",
+        "0.000,1.000,0.000, 0.922,-0.671,0.263",
+        "0.000,0.000,1.000, 0.153,-1.415,-0.449"
+    })
     void oklabPaperPairs(double x, double y, double z, double l, double a, double b) {
         double[] lab = Oklab.fromXyz(new double[] {x, y, z});
         assertThat(lab[0]).isCloseTo(l, within(0.001));
@@ -66,8 +70,12 @@ class PublishedColorValuesTest {
          * CSS Color 4, section 9 and the web platform tests of oklch() and oklab(), in percent of sRGB; from memory.
          */
         @ParameterizedTest
-        @CsvSource({"oklch(51.975% 0.17686 142.495),0,50.2,0", "oklch(50% 0.2 0),70.492,2.351,37.073",
-            "oklch(50% 0.2 270),23.056,31.73,82.628", "oklab(51.975% -0.1403 0.10768),0,50.2,0"})
+        @CsvSource({
+            "oklch(51.975% 0.17686 142.495),0,50.2,0",
+            "oklch(50% 0.2 0),70.492,2.351,37.073",
+            "oklch(50% 0.2 270),23.056,31.73,82.628",
+            "oklab(51.975% -0.1403 0.10768),0,50.2,0"
+        })
         void oklchExamples(String color, double red, double green, double blue) {
             double[] actual = CssColor.parse(color).inSpace(ColorSpace.SRGB);
             assertThat(actual[0] * 100).isCloseTo(red, within(0.05));
@@ -93,7 +101,8 @@ class PublishedColorValuesTest {
         /** CSS Color 4, section 4.4: a missing component counts as zero in a conversion. */
         @Test
         void noneCountsAsZero() {
-            assertThat(CssColor.parse("oklch(0.5 none none)").hex()).isEqualTo(CssColor.parse("oklch(0.5 0 0)").hex());
+            assertThat(CssColor.parse("oklch(0.5 none none)").hex())
+                    .isEqualTo(CssColor.parse("oklch(0.5 0 0)").hex());
         }
     }
 }

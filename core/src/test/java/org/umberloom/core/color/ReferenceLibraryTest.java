@@ -18,7 +18,8 @@ class ReferenceLibraryTest {
     @Test
     void thereAreEnoughColors() {
         assertThat(ROWS).hasSizeGreaterThanOrEqualTo(5_000);
-        assertThat(ROWS.stream().filter(row -> !color(row).inSrgbGamut()).count()).isGreaterThan(1_500);
+        assertThat(ROWS.stream().filter(row -> !color(row).inSrgbGamut()).count())
+                .isGreaterThan(1_500);
     }
 
     @Test
@@ -37,8 +38,11 @@ class ReferenceLibraryTest {
         for (String[] row : ROWS) {
             double[] mapped = GamutMapping.toSrgb(color(row));
             for (int i = 0; i < 3; i++)
-                assertThat(mapped[i]).as("component %d of %s %s %s %s", i, row[0], row[1], row[2], row[3])
-                        .isCloseTo(Double.parseDouble(row[19 + i]), org.assertj.core.api.Assertions.within(GAMUT_TOLERANCE));
+                assertThat(mapped[i])
+                        .as("component %d of %s %s %s %s", i, row[0], row[1], row[2], row[3])
+                        .isCloseTo(
+                                Double.parseDouble(row[19 + i]),
+                                org.assertj.core.api.Assertions.within(GAMUT_TOLERANCE));
         }
     }
 
@@ -46,9 +50,13 @@ class ReferenceLibraryTest {
     void contrastAgrees() {
         Color partner = CssColor.parse("#336699");
         for (String[] row : ROWS) {
-            Color mapped = Color.of(ColorSpace.SRGB, Double.parseDouble(row[19]), Double.parseDouble(row[20]),
+            Color mapped = Color.of(
+                    ColorSpace.SRGB,
+                    Double.parseDouble(row[19]),
+                    Double.parseDouble(row[20]),
                     Double.parseDouble(row[21]));
-            assertThat(Contrast.ratio(mapped, partner)).as("contrast of %s", mapped)
+            assertThat(Contrast.ratio(mapped, partner))
+                    .as("contrast of %s", mapped)
                     .isCloseTo(Double.parseDouble(row[22]), org.assertj.core.api.Assertions.within(0.0005));
         }
     }
@@ -59,20 +67,27 @@ class ReferenceLibraryTest {
             if (i == 2 && hueSaysNothing || row[at + i].equals("none")) continue;
             double expected = Double.parseDouble(row[at + i]);
             double tolerance = space.equals("OKLCH") && i == 2 ? 1e-4 : CONVERSION_TOLERANCE;
-            assertThat(actual[i]).as("%s component %d of %s %s %s %s", space, i, row[0], row[1], row[2], row[3])
+            assertThat(actual[i])
+                    .as("%s component %d of %s %s %s %s", space, i, row[0], row[1], row[2], row[3])
                     .isCloseTo(expected, org.assertj.core.api.Assertions.within(tolerance));
         }
     }
 
     private static Color color(String[] row) {
-        return Color.of(ColorSpace.byId(row[0]).orElseThrow(), Double.parseDouble(row[1]), Double.parseDouble(row[2]),
+        return Color.of(
+                ColorSpace.byId(row[0]).orElseThrow(),
+                Double.parseDouble(row[1]),
+                Double.parseDouble(row[2]),
                 Double.parseDouble(row[3]));
     }
 
     private static List<String[]> rows() {
         try (InputStream in = ReferenceLibraryTest.class.getResourceAsStream("/color-reference.csv")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines()
-                    .filter(line -> !line.startsWith("#")).map(line -> line.split(",")).toList();
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .map(line -> line.split(","))
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

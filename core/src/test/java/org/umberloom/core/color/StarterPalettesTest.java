@@ -15,7 +15,9 @@ class StarterPalettesTest {
             for (int i = 0; i < colors.size(); i++) {
                 assertThat(Depth.of(colors.get(i)).value()).as("%s %d", name, i).isBetween(40.0, 105.0);
                 for (int j = i + 1; j < colors.size(); j++)
-                    assertThat(Ciede2000.between(colors.get(i), colors.get(j))).as("%s %d and %d", name, i, j).isGreaterThan(10);
+                    assertThat(Ciede2000.between(colors.get(i), colors.get(j)))
+                            .as("%s %d and %d", name, i, j)
+                            .isGreaterThan(10);
             }
         });
     }

@@ -28,11 +28,17 @@ class ContractTest {
 
     @Test
     void everyRoleSaysWhatItIsForAndIsReadByARule() {
-        Set<String> read = CONTRACT.rules().stream().flatMap(rule -> rule.readings().stream()).collect(Collectors.toSet());
-        Set<String> mentioned = CONTRACT.roles().values().stream().flatMap(role -> CONTRACT.mentioned(role).stream()).collect(Collectors.toSet());
+        Set<String> read = CONTRACT.rules().stream()
+                .flatMap(rule -> rule.readings().stream())
+                .collect(Collectors.toSet());
+        Set<String> mentioned = CONTRACT.roles().values().stream()
+                .flatMap(role -> CONTRACT.mentioned(role).stream())
+                .collect(Collectors.toSet());
         assertThat(CONTRACT.roles().values()).allSatisfy(role -> {
             assertThat(role.purpose()).as(role.path()).isNotBlank();
-            assertThat(role.readings().stream().anyMatch(read::contains) || mentioned.contains(role.path())).as("%s is used", role.path()).isTrue();
+            assertThat(role.readings().stream().anyMatch(read::contains) || mentioned.contains(role.path()))
+                    .as("%s is used", role.path())
+                    .isTrue();
         });
     }
 
@@ -53,9 +59,11 @@ class ContractTest {
         Role a = role("gap.a", new Fallback.ToRole("gap.b"));
         Role b = role("gap.b", new Fallback.ToRole("gap.a"));
         assertThatThrownBy(() -> new Contract(List.of(part("one", a, b)))).hasMessageContaining("circle");
-        assertThatThrownBy(() -> new Contract(List.of(part("one", role("gap.a", new Fallback.ToRole("gap.none")))))).hasMessageContaining("gap.none");
+        assertThatThrownBy(() -> new Contract(List.of(part("one", role("gap.a", new Fallback.ToRole("gap.none"))))))
+                .hasMessageContaining("gap.none");
         Role end = role("gap.a", new Fallback.Literal(ValueText.parse(TokenType.DIMENSION, "1rem")));
-        assertThatThrownBy(() -> new Contract(List.of(part("one", end), part("two", end)))).hasMessageContaining("two parts");
+        assertThatThrownBy(() -> new Contract(List.of(part("one", end), part("two", end))))
+                .hasMessageContaining("two parts");
     }
 
     @Test
@@ -70,9 +78,15 @@ class ContractTest {
     void choicesStandAtTheirStandardUntilSomebodyChooses() {
         CONTRACT.choices().values().forEach(choice -> {
             assertThat(CONTRACT.completed(Map.of())).containsEntry(choice.name(), choice.standard());
-            assertThat(CONTRACT.completed(Map.of(choice.name(), "no such value"))).containsEntry(choice.name(), choice.standard());
-            assertThat(CONTRACT.rules().stream().map(PartRule::choice).flatMap(Optional::stream).filter(chosen -> chosen.choice().equals(choice.name()))
-                    .map(PartRule.Chosen::value).collect(Collectors.toSet())).isSubsetOf(choice.values().keySet());
+            assertThat(CONTRACT.completed(Map.of(choice.name(), "no such value")))
+                    .containsEntry(choice.name(), choice.standard());
+            assertThat(CONTRACT.rules().stream()
+                            .map(PartRule::choice)
+                            .flatMap(Optional::stream)
+                            .filter(chosen -> chosen.choice().equals(choice.name()))
+                            .map(PartRule.Chosen::value)
+                            .collect(Collectors.toSet()))
+                    .isSubsetOf(choice.values().keySet());
         });
     }
 }

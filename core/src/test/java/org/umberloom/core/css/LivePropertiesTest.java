@@ -33,7 +33,9 @@ class LivePropertiesTest {
     }
 
     private static LiveProperties after(String set, String path, TokenValue value) {
-        ThemeDocument edited = new Edit.SetValue(Place.set(set), TokenPath.of(path), value).applyTo(THEME).theme();
+        ThemeDocument edited = new Edit.SetValue(Place.set(set), TokenPath.of(path), value)
+                .applyTo(THEME)
+                .theme();
         Resolution resolution = Resolution.of(edited, edited.defaults());
         LiveProperties carried = BEFORE.after(resolution);
         assertThat(blocks(carried)).as(path).isEqualTo(blocks(LiveProperties.of(resolution)));
@@ -51,8 +53,12 @@ class LivePropertiesTest {
         int differing = 0;
         for (int i = 0; i < EDITS; i++) {
             try {
-                Edit edit = i % 3 == 0 ? new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("color.brand.seed"),
-                        new ColorValue(Color.oklch(0.5, 0.1, i).toSrgb8())) : themes.edit(theme);
+                Edit edit = i % 3 == 0
+                        ? new Edit.SetValue(
+                                Place.set(Starter.BASE),
+                                TokenPath.of("color.brand.seed"),
+                                new ColorValue(Color.oklch(0.5, 0.1, i).toSrgb8()))
+                        : themes.edit(theme);
                 theme = edit.applyTo(theme).theme();
             } catch (IllegalArgumentException refused) {
                 continue;
@@ -60,7 +66,9 @@ class LivePropertiesTest {
             graph = graph.after(theme);
             Map<String, Map<String, String>> before = blocks(carried);
             carried = carried.after(graph.resolution());
-            assertThat(blocks(carried)).as("seed %d, edit %d", seed, i).isEqualTo(blocks(LiveProperties.of(graph.resolution())));
+            assertThat(blocks(carried))
+                    .as("seed %d, edit %d", seed, i)
+                    .isEqualTo(blocks(LiveProperties.of(graph.resolution())));
             if (!blocks(carried).equals(before)) differing++;
         }
         assertThat(differing).isGreaterThan(EDITS / 10);
@@ -90,12 +98,22 @@ class LivePropertiesTest {
     /** A reference from one surface to another has no property to name, so the other's value stands in both. */
     @Test
     void aValueThatStandsInTwoPlacesIsWrittenInBoth() {
-        ThemeDocument own = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.heading"),
-                new ColorValue(CssColor.parse("#112233"))).applyTo(THEME).theme();
-        ThemeDocument shared = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.deep.text"),
-                Alias.to("surface.page.heading")).applyTo(own).theme();
-        ThemeDocument edited = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.heading"),
-                new ColorValue(CssColor.parse("#445566"))).applyTo(shared).theme();
+        ThemeDocument own = new Edit.SetValue(
+                        Place.set(Starter.ROLES),
+                        TokenPath.of("surface.page.heading"),
+                        new ColorValue(CssColor.parse("#112233")))
+                .applyTo(THEME)
+                .theme();
+        ThemeDocument shared = new Edit.SetValue(
+                        Place.set(Starter.ROLES), TokenPath.of("surface.deep.text"), Alias.to("surface.page.heading"))
+                .applyTo(own)
+                .theme();
+        ThemeDocument edited = new Edit.SetValue(
+                        Place.set(Starter.ROLES),
+                        TokenPath.of("surface.page.heading"),
+                        new ColorValue(CssColor.parse("#445566")))
+                .applyTo(shared)
+                .theme();
         Map<String, Map<String, String>> after = blocks(LiveProperties.of(Resolution.of(shared, shared.defaults()))
                 .after(Resolution.of(edited, edited.defaults())));
         assertThat(after.get(CustomProperties.ROOT)).containsEntry("--surface-heading", "#445566");

@@ -2,8 +2,8 @@ package org.umberloom.core.css;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.helger.css.decl.CSSMediaRule;
 import com.helger.css.decl.CSSLayerRule;
+import com.helger.css.decl.CSSMediaRule;
 import com.helger.css.decl.CSSStyleRule;
 import com.helger.css.decl.CascadingStyleSheet;
 import com.helger.css.decl.ICSSTopLevelRule;
@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.umberloom.core.color.Color;
 import org.umberloom.core.theme.HostileThemes;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
@@ -26,7 +27,6 @@ import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
-import org.umberloom.core.color.Color;
 
 /** A name in any place of a document writes exactly the rules that a harmless name writes there, and no other. */
 class NamesInCssTest {
@@ -42,11 +42,20 @@ class NamesInCssTest {
         TokenPath.checkName(surface);
         theme = theme.with(roles, theme.at(roles).with(TokenPath.of("surface").child(surface), page));
         Place base = Place.set("base");
-        theme = theme.with(base, theme.at(base).with(TokenPath.of("family.text"), Token.of(new FontFamilyValue(List.of(family)))));
+        theme = theme.with(
+                base, theme.at(base).with(TokenPath.of("family.text"), Token.of(new FontFamilyValue(List.of(family)))));
         Map<String, Group> contexts = new LinkedHashMap<>();
         contexts.put("plain", Group.EMPTY);
-        contexts.put(context, Group.EMPTY.with(TokenPath.of("surface.page.text"), Token.of(new ColorValue(Color.rgb(1, 2, 3)))));
-        return new Structure.AddModifier(modifier, new Modifier("", contexts, "plain"), -1, theme.order().size()).applyTo(theme).theme();
+        contexts.put(
+                context,
+                Group.EMPTY.with(TokenPath.of("surface.page.text"), Token.of(new ColorValue(Color.rgb(1, 2, 3)))));
+        return new Structure.AddModifier(
+                        modifier,
+                        new Modifier("", contexts, "plain"),
+                        -1,
+                        theme.order().size())
+                .applyTo(theme)
+                .theme();
     }
 
     private static List<String> shape(String css) {
@@ -82,13 +91,18 @@ class NamesInCssTest {
     @MethodSource("names")
     void theRulesAreThoseOfAHarmlessName(String name) {
         if (List.of("page", "scheme").contains(name)) return;
-        List<String> harmless = shape(Stylesheet.compile(named("harmless", "Harmless", "harmless", "other"), Usage.ALL, List.of()));
+        List<String> harmless =
+                shape(Stylesheet.compile(named("harmless", "Harmless", "harmless", "other"), Usage.ALL, List.of()));
         String family = name.isBlank() ? "x" : name;
-        assertThat(shape(Stylesheet.compile(named("harmless", family, "harmless", "other"), Usage.ALL, List.of()))).isEqualTo(harmless);
+        assertThat(shape(Stylesheet.compile(named("harmless", family, "harmless", "other"), Usage.ALL, List.of())))
+                .isEqualTo(harmless);
         if (!possible(name)) return;
-        assertThat(shape(Stylesheet.compile(named(name, "Harmless", "harmless", "other"), Usage.ALL, List.of()))).isEqualTo(harmless);
-        assertThat(shape(Stylesheet.compile(named("harmless", "Harmless", name, "other"), Usage.ALL, List.of()))).isEqualTo(harmless);
-        assertThat(shape(Stylesheet.compile(named("harmless", "Harmless", "harmless", name), Usage.ALL, List.of()))).isEqualTo(harmless);
+        assertThat(shape(Stylesheet.compile(named(name, "Harmless", "harmless", "other"), Usage.ALL, List.of())))
+                .isEqualTo(harmless);
+        assertThat(shape(Stylesheet.compile(named("harmless", "Harmless", name, "other"), Usage.ALL, List.of())))
+                .isEqualTo(harmless);
+        assertThat(shape(Stylesheet.compile(named("harmless", "Harmless", "harmless", name), Usage.ALL, List.of())))
+                .isEqualTo(harmless);
     }
 
     @ParameterizedTest
@@ -96,6 +110,8 @@ class NamesInCssTest {
     void noTwoModifiersHaveOneAttribute(String name) {
         for (String other : HostileThemes.NAMES)
             if (!other.equals(name)) assertThat(Stylesheet.attribute(other)).isNotEqualTo(Stylesheet.attribute(name));
-        assertThat(Stylesheet.attribute(name)).matches("data-[a-z0-9_-]*").isNotIn("data-surface", "data-width", "data-part", "data-state");
+        assertThat(Stylesheet.attribute(name))
+                .matches("data-[a-z0-9_-]*")
+                .isNotIn("data-surface", "data-width", "data-part", "data-state");
     }
 }

@@ -20,9 +20,17 @@ class OwnRolesTest {
     void areWrittenOnEverySurfaceThatHasThem() {
         ThemeDocument theme = Starter.ALL.get(0).theme("Own");
         for (String surface : List.of("page", "deep"))
-            theme = new Edit.Put(Place.set("roles"), TokenPath.of("surface." + surface + ".lifted"), new Token(Alias.to("color.ink." + (surface.equals("page") ? 2 : 100)),
-                    Meta.typed(TokenType.COLOR)), -1).applyTo(theme).theme();
+            theme = new Edit.Put(
+                            Place.set("roles"),
+                            TokenPath.of("surface." + surface + ".lifted"),
+                            new Token(
+                                    Alias.to("color.ink." + (surface.equals("page") ? 2 : 100)),
+                                    Meta.typed(TokenType.COLOR)),
+                            -1)
+                    .applyTo(theme)
+                    .theme();
         assertThat(Stylesheet.properties(theme, List.of("surface.lifted"), List.of()))
-                .containsPattern(":root \\{[^}]*--surface-lifted: var\\(--color-ink-2\\)").containsPattern("data-surface=\"deep\"] \\{\\s*--surface-lifted: var\\(--color-ink-100\\)");
+                .containsPattern(":root \\{[^}]*--surface-lifted: var\\(--color-ink-2\\)")
+                .containsPattern("data-surface=\"deep\"] \\{\\s*--surface-lifted: var\\(--color-ink-100\\)");
     }
 }

@@ -12,7 +12,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.contract.Choices;
-import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.ThemeFiles;
@@ -30,13 +29,23 @@ import org.umberloom.core.token.TokenValue;
  */
 public class ElsewhereTest {
     /** All files, in the order in which they are reported. */
-    public static final List<String> FILES = List.of("collections/open-props.flat.json", "elsewhere/eds-light.json", "elsewhere/kaizen-heart.json", "elsewhere/radix-colors.json",
-            "elsewhere/tailwind3-default.json", "elsewhere/pico.css", "elsewhere/water.css", "elsewhere/simple.css", "elsewhere/tailwind4-theme.css", "elsewhere/bootstrap-reboot.css");
+    public static final List<String> FILES = List.of(
+            "collections/open-props.flat.json",
+            "elsewhere/eds-light.json",
+            "elsewhere/kaizen-heart.json",
+            "elsewhere/radix-colors.json",
+            "elsewhere/tailwind3-default.json",
+            "elsewhere/pico.css",
+            "elsewhere/water.css",
+            "elsewhere/simple.css",
+            "elsewhere/tailwind4-theme.css",
+            "elsewhere/bootstrap-reboot.css");
 
     /** A file as it comes in. */
     public static ThemeJson.Reading reading(String file) {
         try (InputStream in = ElsewhereTest.class.getResourceAsStream("/" + file)) {
-            return ThemeFiles.reading(Map.of(file.substring(file.indexOf('/') + 1), new String(in.readAllBytes(), StandardCharsets.UTF_8)));
+            return ThemeFiles.reading(Map.of(
+                    file.substring(file.indexOf('/') + 1), new String(in.readAllBytes(), StandardCharsets.UTF_8)));
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
@@ -47,20 +56,33 @@ public class ElsewhereTest {
         ThemeDocument theme = MeaningProposal.recorded(reading(file).theme(), new java.util.ArrayList<>());
         Map<String, TokenValue> values = new LinkedHashMap<>();
         Dressing.propose(theme).forEach(one -> values.put(one.role(), one.value()));
-        return values.isEmpty() ? theme : Dressing.edit(theme, values).applyTo(theme).theme();
+        return values.isEmpty()
+                ? theme
+                : Dressing.edit(theme, values).applyTo(theme).theme();
     }
 
     /** @param least how many of the roles that have proposals' words are set by the proposal, as was seen; fewer is a step back */
     @ParameterizedTest
-    @CsvSource({"collections/open-props.flat.json,19", "elsewhere/eds-light.json,15", "elsewhere/kaizen-heart.json,30", "elsewhere/radix-colors.json,4",
-            "elsewhere/tailwind3-default.json,26", "elsewhere/pico.css,28", "elsewhere/water.css,8", "elsewhere/simple.css,25", "elsewhere/tailwind4-theme.css,23",
-            "elsewhere/bootstrap-reboot.css,29"})
+    @CsvSource({
+        "collections/open-props.flat.json,19",
+        "elsewhere/eds-light.json,15",
+        "elsewhere/kaizen-heart.json,30",
+        "elsewhere/radix-colors.json,4",
+        "elsewhere/tailwind3-default.json,26",
+        "elsewhere/pico.css,28",
+        "elsewhere/water.css,8",
+        "elsewhere/simple.css,25",
+        "elsewhere/tailwind4-theme.css,23",
+        "elsewhere/bootstrap-reboot.css,29"
+    })
     void everyTextPairCanBeRead(String file, int least) {
         ThemeDocument theme = dressed(file);
         int set = Dressing.written(theme).size();
         for (Combination combination : theme.combinations(8)) {
             Resolution resolution = Resolution.of(theme, combination);
-            assertThat(Contrasts.findings(resolution, Contrasts.measure(resolution, Choices.of(theme, combination)))).as(combination.key()).isEmpty();
+            assertThat(Contrasts.findings(resolution, Contrasts.measure(resolution, Choices.of(theme, combination))))
+                    .as(combination.key())
+                    .isEmpty();
         }
         assertThat(set).isGreaterThanOrEqualTo(least);
         assertThat(Stylesheet.compile(theme, Usage.ALL, List.of())).isNotEmpty();

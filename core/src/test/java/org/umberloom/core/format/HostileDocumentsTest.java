@@ -31,8 +31,17 @@ class HostileDocumentsTest {
     private static String chain(int length, String end) {
         StringBuilder json = new StringBuilder("{\"$type\":\"number\"");
         for (int i = 0; i < length; i++)
-            json.append(",\"t").append(i).append("\":{\"$value\":\"{t").append(i + 1).append("}\"}");
-        return json.append(",\"t").append(length).append("\":{\"$value\":").append(end).append("}}").toString();
+            json.append(",\"t")
+                    .append(i)
+                    .append("\":{\"$value\":\"{t")
+                    .append(i + 1)
+                    .append("}\"}");
+        return json.append(",\"t")
+                .append(length)
+                .append("\":{\"$value\":")
+                .append(end)
+                .append("}}")
+                .toString();
     }
 
     @Test
@@ -70,37 +79,51 @@ class HostileDocumentsTest {
     @Test
     void groupsDeeperThanAnyoneNeedsAreRefused() {
         String json = "{\"a\":".repeat(3_000) + "{}" + "}".repeat(3_000);
-        assertThatThrownBy(() -> TokensJson.read("sample", json)).isInstanceOf(FormatException.class)
-                .hasMessageContaining("sample").hasMessageContaining("levels of nesting");
+        assertThatThrownBy(() -> TokensJson.read("sample", json))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("sample")
+                .hasMessageContaining("levels of nesting");
     }
 
     @Test
     void groupsOfSixtyLevelsAreReadAndOfSeventyRefusedWithTheLimit() {
         String json = "{\"a\":".repeat(60) + "{\"$type\":\"number\",\"$value\":1}" + "}".repeat(60);
         assertThatThrownBy(() -> theme("{\"a\":".repeat(70) + "{\"$type\":\"number\",\"$value\":1}" + "}".repeat(70)))
-                .isInstanceOf(FormatException.class).hasMessageContaining("64 are kept");
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("64 are kept");
         ThemeDocument theme = theme(json);
         assertThat(Resolution.of(theme, theme.defaults()).tokens()).hasSize(1);
         assertThat(ThemeJson.readInline(ThemeJson.writeInline(theme))).isEqualTo(theme);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "{\"a\":{\"$type\":\"number\",\"$value\":1e999}}",
-        "{\"a\":{\"$type\":\"dimension\",\"$value\":{\"value\":1e999,\"unit\":\"px\"}}}",
-        "{\"a\":{\"$type\":\"number\",\"$value\":NaN}}",
-        "{\"a\":{\"$type\":\"fontWeight\",\"$value\":1e30}}",
-        "{\"a\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1e400,0,0]}}}",
-        "{\"\":{\"$type\":\"number\",\"$value\":1}}",
-        "[]", "null", "7", "\"text\"", "", "{", "{\"a\":{\"$value\":}}", "\u0000"})
+    @ValueSource(
+            strings = {
+                "{\"a\":{\"$type\":\"number\",\"$value\":1e999}}",
+                "{\"a\":{\"$type\":\"dimension\",\"$value\":{\"value\":1e999,\"unit\":\"px\"}}}",
+                "{\"a\":{\"$type\":\"number\",\"$value\":NaN}}",
+                "{\"a\":{\"$type\":\"fontWeight\",\"$value\":1e30}}",
+                "{\"a\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1e400,0,0]}}}",
+                "{\"\":{\"$type\":\"number\",\"$value\":1}}",
+                "[]",
+                "null",
+                "7",
+                "\"text\"",
+                "",
+                "{",
+                "{\"a\":{\"$value\":}}",
+                "\u0000"
+            })
     void nonsenseIsRefusedInASentence(String json) {
-        assertThatThrownBy(() -> TokensJson.read("sample", json)).isInstanceOf(FormatException.class)
+        assertThatThrownBy(() -> TokensJson.read("sample", json))
+                .isInstanceOf(FormatException.class)
                 .hasMessageContaining("sample");
     }
 
     @Test
     void aNameThatLooksLikeAPathOutOfTheArchiveMakesNoSuchFile() {
-        ThemeDocument theme = ThemeJson.readInline("""
+        ThemeDocument theme = ThemeJson.readInline(
+                """
                 {"name":"x","version":"2025.10","sets":{"../../etc/passwd":{"sources":[{"n":{"$type":"number","$value":1}}]}},
                  "resolutionOrder":[]}""");
         assertThat(ThemeJson.writeFiles(theme).keySet()).noneMatch(name -> name.contains("/.."));
@@ -108,8 +131,12 @@ class HostileDocumentsTest {
 
     @Test
     void scriptInAFontFamilyStaysAName() {
-        ThemeDocument theme = theme("{\"family\":{\"text\":{\"$type\":\"fontFamily\",\"$value\":\"x\\\"}</style><script>\"}}}");
-        assertThat(org.umberloom.core.css.CustomProperties.text(Resolution.of(theme, theme.defaults()).find("family.text")
-                .orElseThrow().value())).isEqualTo("\"x\\\"}\\3c /style>\\3c script>\"");
+        ThemeDocument theme =
+                theme("{\"family\":{\"text\":{\"$type\":\"fontFamily\",\"$value\":\"x\\\"}</style><script>\"}}}");
+        assertThat(org.umberloom.core.css.CustomProperties.text(Resolution.of(theme, theme.defaults())
+                        .find("family.text")
+                        .orElseThrow()
+                        .value()))
+                .isEqualTo("\"x\\\"}\\3c /style>\\3c script>\"");
     }
 }

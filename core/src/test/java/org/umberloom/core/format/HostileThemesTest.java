@@ -27,7 +27,11 @@ class HostileThemesTest {
     /** The parser is ph-css, whose grammar is that of CSS 3 with nested at-rules. */
     private static void assertIsCss(String css, String as) {
         CollectingCSSParseErrorHandler errors = new CollectingCSSParseErrorHandler();
-        assertThat(CSSReader.readFromStringReader(css, new CSSReaderSettings().setCustomErrorHandler(errors).setBrowserCompliantMode(false))).as(as).isNotNull();
+        assertThat(CSSReader.readFromStringReader(
+                        css,
+                        new CSSReaderSettings().setCustomErrorHandler(errors).setBrowserCompliantMode(false)))
+                .as(as)
+                .isNotNull();
         assertThat(errors.getParseErrorCount()).as(as).isZero();
     }
 
@@ -35,24 +39,38 @@ class HostileThemesTest {
     void eachIsRefusedOrComesBackAndIsShown() {
         int whole = 0;
         for (int seed = 0; seed < MANY; seed++) {
-            String text = new tools.jackson.databind.json.JsonMapper().writeValueAsString(new HostileThemes(seed).document());
+            String text =
+                    new tools.jackson.databind.json.JsonMapper().writeValueAsString(new HostileThemes(seed).document());
             ThemeDocument theme;
             try {
                 theme = ThemeJson.reading("hostile.json", text, file -> "{}").theme();
             } catch (IllegalArgumentException refused) {
-                assertThat(refused.getMessage()).as("seed %d", seed).isNotBlank().hasSizeLessThan(700).doesNotContain("Exception", "java.", "tools.jackson", "null");
+                assertThat(refused.getMessage())
+                        .as("seed %d", seed)
+                        .isNotBlank()
+                        .hasSizeLessThan(700)
+                        .doesNotContain("Exception", "java.", "tools.jackson", "null");
                 continue;
             }
             whole++;
             String as = "seed " + seed;
-            assertThat(ThemeJson.readInline(ThemeJson.writeInline(theme))).as(as).isEqualTo(theme);
+            assertThat(ThemeJson.readInline(ThemeJson.writeInline(theme)))
+                    .as(as)
+                    .isEqualTo(theme);
             assertThat(StoredText.NONE.next(theme).text()).as(as).isEqualTo(ThemeJson.writeInline(theme));
             Map<String, String> files = ThemeJson.writeFiles(theme);
-            assertThat(ThemeJson.read(files.get("theme.resolver.json"), files::get)).as(as).isEqualTo(theme);
+            assertThat(ThemeJson.read(files.get("theme.resolver.json"), files::get))
+                    .as(as)
+                    .isEqualTo(theme);
             Set<String> folded = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
             folded.addAll(files.keySet());
-            assertThat(folded).as(as).hasSameSizeAs(files.keySet()).allMatch(name -> name.length() < 140 && name.matches("[\\w./-]+") && !name.contains("/.")
-                    && !name.matches("(?i)tokens/(con|prn|aux|nul)\\..*"));
+            assertThat(folded)
+                    .as(as)
+                    .hasSameSizeAs(files.keySet())
+                    .allMatch(name -> name.length() < 140
+                            && name.matches("[\\w./-]+")
+                            && !name.contains("/.")
+                            && !name.matches("(?i)tokens/(con|prn|aux|nul)\\..*"));
             for (Combination combination : theme.combinations(6)) {
                 Resolution resolution = Resolution.of(theme, combination);
                 Contrasts.findings(resolution);

@@ -71,8 +71,10 @@ class KitArchiveTest {
     @ValueSource(strings = {"../evil.txt", "a/../../evil.txt", "/etc/passwd", "a\\..\\b", "C:/x", "./a"})
     void aPathThatLeavesTheArchiveIsRefused(String name) throws IOException {
         byte[] archive = zip(name, text("x"));
-        assertThatThrownBy(() -> read(archive)).isInstanceOf(FormatException.class)
-                .hasMessageContaining("leaves it").hasMessageContaining("Nothing was imported");
+        assertThatThrownBy(() -> read(archive))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("leaves it")
+                .hasMessageContaining("Nothing was imported");
     }
 
     @Test

@@ -9,7 +9,9 @@ import org.umberloom.core.json.FormatException;
 
 class PaletteTextTest {
     private static java.util.List<String> read(String text) {
-        return PaletteText.read(text).colors().stream().map(named -> (named.name().isEmpty() ? "" : named.name() + "=") + CssColor.write(named.color())).toList();
+        return PaletteText.read(text).colors().stream()
+                .map(named -> (named.name().isEmpty() ? "" : named.name() + "=") + CssColor.write(named.color()))
+                .toList();
     }
 
     @Test
@@ -25,7 +27,8 @@ class PaletteTextTest {
 
     @Test
     void customPropertiesBringTheirNames() {
-        PaletteText.Palette palette = PaletteText.read(":root { --brand: #7a4a2b; --gap: 4px; --sea: color(display-p3 0.1 0.4 0.5) }");
+        PaletteText.Palette palette =
+                PaletteText.read(":root { --brand: #7a4a2b; --gap: 4px; --sea: color(display-p3 0.1 0.4 0.5) }");
         assertThat(palette.colors()).extracting(PaletteText.Named::name).containsExactly("brand", "sea");
         assertThat(palette.passedOver()).containsExactly("--gap: 4px");
     }
@@ -33,7 +36,8 @@ class PaletteTextTest {
     /** The open palette format GPL, from memory: a header line, name and columns, comments, then three numbers and a name. */
     @Test
     void anOpenPaletteFile() {
-        assertThat(read("GIMP Palette\nName: Harbor\nColumns: 3\n# made up\n 28  96 118\tSea\n200  80  28 Lantern\n999 0 0 wrong\n"))
+        assertThat(read("GIMP Palette\nName: Harbor\nColumns: 3\n# made up\n 28  96 118\tSea\n200  80  28 "
+                        + "Lantern\n999 0 0 wrong\n"))
                 .containsExactly("Sea=#1c6076", "Lantern=#c8501c");
     }
 
@@ -44,7 +48,8 @@ class PaletteTextTest {
         String text = odd.repeat(380_000 / odd.length());
         org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(java.time.Duration.ofSeconds(20), () -> {
             assertThatThrownBy(() -> PaletteText.read(text)).isInstanceOf(FormatException.class);
-            if (!odd.startsWith("--a")) assertThat(PaletteText.read(text + " #7a4a2b;").colors()).isNotEmpty();
+            if (!odd.startsWith("--a"))
+                assertThat(PaletteText.read(text + " #7a4a2b;").colors()).isNotEmpty();
         });
     }
 
@@ -56,20 +61,32 @@ class PaletteTextTest {
     @Test
     void textWithoutAColorIsRefusedWithWhatIsAllowed() {
         assertThatThrownBy(() -> PaletteText.read("our brand is bold and warm-hearted 12px"))
-                .isInstanceOf(FormatException.class).hasMessageContaining("GPL palette file");
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("GPL palette file");
     }
 
     @Test
     void aPropertyThatRefersToAnotherIsItsColor() {
-        PaletteText.Palette palette = PaletteText.read(":root { --bg: #fff; --card: var(--bg); --deep: var(--card, red); --lost: var(--none, #123456); --none-at-all: var(--no) }");
-        assertThat(palette.colors().stream().map(one -> one.name() + " " + one.color().hex())).containsExactly("bg #ffffff", "card #ffffff", "deep #ffffff", "lost #123456");
+        PaletteText.Palette palette = PaletteText.read(
+                ":root { --bg: #fff; --card: var(--bg); --deep: var(--card, red); --lost: var(--none, #123456); "
+                        + "--none-at-all: var(--no) }");
+        assertThat(palette.colors().stream()
+                        .map(one -> one.name() + " " + one.color().hex()))
+                .containsExactly("bg #ffffff", "card #ffffff", "deep #ffffff", "lost #123456");
         assertThat(palette.passedOver()).containsExactly("--none-at-all: var(--no)");
     }
 
     @Test
     void whereItStopsItSaysSo() {
         StringBuilder text = new StringBuilder();
-        for (int i = 0; i < 300; i++) text.append("--c").append(i).append(": rgb(").append(i % 256).append(' ').append(i / 256).append(" 9);\n");
+        for (int i = 0; i < 300; i++)
+            text.append("--c")
+                    .append(i)
+                    .append(": rgb(")
+                    .append(i % 256)
+                    .append(' ')
+                    .append(i / 256)
+                    .append(" 9);\n");
         PaletteText.Palette palette = PaletteText.read(text.toString());
         assertThat(palette.colors()).hasSize(256);
         assertThat(palette.passedOver()).containsExactly("and 44 more colors: up to 256 are taken");

@@ -37,17 +37,31 @@ class StoredTextTest {
 
     @Test
     void picturesAndWhatOthersKeptInTheDocumentComeAlong() {
-        ThemeDocument theme = new Edit.SetPicture("a.png", Optional.of(new Picture("a.png", "f".repeat(64), "image/png", "CC0", 3)))
-                .applyTo(Samples.starter()).theme();
-        assertThat(StoredText.NONE.next(Samples.starter()).next(theme).text()).isEqualTo(ThemeJson.writeInline(theme)).contains("a.png");
+        ThemeDocument theme = new Edit.SetPicture(
+                        "a.png", Optional.of(new Picture("a.png", "f".repeat(64), "image/png", "CC0", 3)))
+                .applyTo(Samples.starter())
+                .theme();
+        assertThat(StoredText.NONE.next(Samples.starter()).next(theme).text())
+                .isEqualTo(ThemeJson.writeInline(theme))
+                .contains("a.png");
     }
 
     @Test
     void whatWouldNotComeBackIsRefused() {
-        ThemeDocument theme = new Edit.SetDescription("fine").applyTo(Samples.starter()).theme();
+        ThemeDocument theme =
+                new Edit.SetDescription("fine").applyTo(Samples.starter()).theme();
         StoredText text = StoredText.NONE.next(theme);
-        assertThatThrownBy(() -> text.next(new Edit.SetMeta(org.umberloom.core.theme.Place.set("base"), org.umberloom.core.token.TokenPath.of("color"),
-                theme.at(org.umberloom.core.theme.Place.set("base")).group(org.umberloom.core.token.TokenPath.of("color")).orElseThrow().meta()
-                        .described("half \udc00")).applyTo(theme).theme())).isInstanceOf(FormatException.class).hasMessageContaining("broken character");
+        assertThatThrownBy(() -> text.next(new Edit.SetMeta(
+                                org.umberloom.core.theme.Place.set("base"),
+                                org.umberloom.core.token.TokenPath.of("color"),
+                                theme.at(org.umberloom.core.theme.Place.set("base"))
+                                        .group(org.umberloom.core.token.TokenPath.of("color"))
+                                        .orElseThrow()
+                                        .meta()
+                                        .described("half \udc00"))
+                        .applyTo(theme)
+                        .theme()))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("broken character");
     }
 }

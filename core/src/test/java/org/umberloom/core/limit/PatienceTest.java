@@ -44,19 +44,23 @@ class PatienceTest {
         assertEnds("a palette file", () -> PaletteText.read("GIMP Palette\n1 2 3 one\n"));
         assertEnds("custom properties", () -> PaletteText.read("--sea: #123456;"));
         assertEnds("a list of colors", () -> PaletteText.read("#123456 and #654321"));
-        assertEnds("the colors of a picture", () -> PictureColors.of(new int[] {0xff123456, 0xffc8501c, 0xff2e7d4f}, 2));
+        assertEnds(
+                "the colors of a picture", () -> PictureColors.of(new int[] {0xff123456, 0xffc8501c, 0xff2e7d4f}, 2));
     }
 
     @Test
     void onePatienceWithinAnotherGivesItBackAndAfterStoringNothingIsEnded() {
-        assertThatThrownBy(() -> Patience.with(NONE, () -> Patience.with(() -> { }, () -> {
-            Patience.ask();
-            return true;
-        }).equals(ask()))).isInstanceOf(Over.class);
+        assertThatThrownBy(() -> Patience.with(NONE, () -> Patience.with(() -> {}, () -> {
+                            Patience.ask();
+                            return true;
+                        })
+                        .equals(ask())))
+                .isInstanceOf(Over.class);
         assertThat(Patience.with(NONE, () -> {
-            Patience.noMore();
-            return ask();
-        })).isTrue();
+                    Patience.noMore();
+                    return ask();
+                }))
+                .isTrue();
         assertThat(ask()).isTrue();
     }
 

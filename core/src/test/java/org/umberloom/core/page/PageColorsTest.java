@@ -17,18 +17,24 @@ import org.umberloom.core.token.TokenPath;
 
 class PageColorsTest {
     private static List<String> meetings(String body) {
-        return PageColors.of("<body>" + body + "</body>", Map.of()).stream().map(PageColors.Found::meeting).map(PageColorsTest::words).toList();
+        return PageColors.of("<body>" + body + "</body>", Map.of()).stream()
+                .map(PageColors.Found::meeting)
+                .map(PageColorsTest::words)
+                .toList();
     }
 
     private static String words(Meeting meeting) {
-        return meeting.foreground().substring(8) + " on " + meeting.ground().substring(8) + (meeting.type().isEmpty() ? "" : " " + meeting.type())
+        return meeting.foreground().substring(8) + " on " + meeting.ground().substring(8)
+                + (meeting.type().isEmpty() ? "" : " " + meeting.type())
                 + (meeting.state().isEmpty() ? "" : " " + meeting.state());
     }
 
     @Test
     void textStandsOnTheGroundOfItsSurface() {
-        assertThat(meetings("<p>Hello</p>")).containsExactly("page.text on page.ground body", "page.on-selection on page.selection selected");
-        assertThat(meetings("<section data-surface=deep><h2>Hello</h2></section>")).contains("deep.heading on deep.ground h2");
+        assertThat(meetings("<p>Hello</p>"))
+                .containsExactly("page.text on page.ground body", "page.on-selection on page.selection selected");
+        assertThat(meetings("<section data-surface=deep><h2>Hello</h2></section>"))
+                .contains("deep.heading on deep.ground h2");
     }
 
     @Test
@@ -40,34 +46,48 @@ class PageColorsTest {
 
     @Test
     void theStrongerRuleWins() {
-        assertThat(meetings("<nav><a href=x>Fares</a></nav>")).contains("page.text on page.ground menu", "page.link on page.ground menu pointed at")
+        assertThat(meetings("<nav><a href=x>Fares</a></nav>"))
+                .contains("page.text on page.ground menu", "page.link on page.ground menu pointed at")
                 .doesNotContain("page.link-visited on page.ground menu visited");
         assertThat(meetings("<p data-part=notice data-state=warning>Held, <a href=x>see</a></p>"))
-                .contains("page.on-warning on page.warning label").noneMatch(words -> words.contains("link"));
+                .contains("page.on-warning on page.warning label")
+                .noneMatch(words -> words.contains("link"));
     }
 
     @Test
     void linksAreAlsoSeenPointedAtVisitedAndFocused() {
-        assertThat(meetings("<p><a href=x>Fares</a></p>")).contains("page.link on page.ground body", "page.link-hover on page.ground body pointed at",
-                "page.link-visited on page.ground body visited", "page.focus on page.ground focused");
-        assertThat(meetings("<p><a>No link</a></p>")).noneMatch(words -> words.contains("visited") || words.contains("focus"));
+        assertThat(meetings("<p><a href=x>Fares</a></p>"))
+                .contains(
+                        "page.link on page.ground body",
+                        "page.link-hover on page.ground body pointed at",
+                        "page.link-visited on page.ground body visited",
+                        "page.focus on page.ground focused");
+        assertThat(meetings("<p><a>No link</a></p>"))
+                .noneMatch(words -> words.contains("visited") || words.contains("focus"));
     }
 
     @Test
     void aNoticesFocusRingIsSeenOnItsOwnColor() {
-        assertThat(meetings("<p data-part=notice data-state=good><a href=x>see</a></p>")).contains("page.on-good on page.good focused");
+        assertThat(meetings("<p data-part=notice data-state=good><a href=x>see</a></p>"))
+                .contains("page.on-good on page.good focused");
     }
 
     @Test
     void buttonsAndFieldsAreShapesToo() {
-        assertThat(meetings("<button>Go</button>")).contains("page.on-accent on page.accent label", "page.on-accent on page.accent-hover label pointed at",
-                "page.accent on page.ground", "page.focus on page.ground focused");
-        assertThat(meetings("<input aria-invalid=true>")).contains("page.field-text on page.field-ground body", "page.bad on page.field-ground");
+        assertThat(meetings("<button>Go</button>"))
+                .contains(
+                        "page.on-accent on page.accent label",
+                        "page.on-accent on page.accent-hover label pointed at",
+                        "page.accent on page.ground",
+                        "page.focus on page.ground focused");
+        assertThat(meetings("<input aria-invalid=true>"))
+                .contains("page.field-text on page.field-ground body", "page.bad on page.field-ground");
     }
 
     @Test
     void whatIsNotSeenDoesNotCount() {
-        assertThat(meetings("<p hidden>no</p><template><p>no</p></template><p> </p>")).isEmpty();
+        assertThat(meetings("<p hidden>no</p><template><p>no</p></template><p> </p>"))
+                .isEmpty();
     }
 
     @Test
@@ -94,8 +114,12 @@ class PageColorsTest {
         @Test
         void beginsAtTwentyFourPixels() {
             for (double px : new double[] {23.9, 24}) {
-                ThemeDocument sized = new Edit.SetValue(Place.set(Starter.BASE), TokenPath.of("size.0"), DimensionValue.px(px)).applyTo(theme).theme();
-                assertThat(LargeText.is("body", Worn.of(Resolution.of(sized, sized.defaults())))).isEqualTo(px >= 24);
+                ThemeDocument sized = new Edit.SetValue(
+                                Place.set(Starter.BASE), TokenPath.of("size.0"), DimensionValue.px(px))
+                        .applyTo(theme)
+                        .theme();
+                assertThat(LargeText.is("body", Worn.of(Resolution.of(sized, sized.defaults()))))
+                        .isEqualTo(px >= 24);
             }
         }
     }

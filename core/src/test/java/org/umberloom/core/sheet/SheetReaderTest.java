@@ -9,41 +9,80 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SheetReaderTest {
     private static Selector selector(String text) {
-        return SheetReader.read(text + " { color: red }").rules().get(0).selectors().get(0);
+        return SheetReader.read(text + " { color: red }")
+                .rules()
+                .get(0)
+                .selectors()
+                .get(0);
     }
 
     /** Source: Selectors 4, section 17, the examples of calculating specificity, and those of :is(), :where() and :not(). */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"*|0 0 0", "LI|0 0 1", "UL LI|0 0 2", "UL OL+LI|0 0 3", "H1 + *[REL=up]|0 1 1", "UL OL LI.red|0 1 3", "LI.red.level|0 2 1",
-            "#x34y|1 0 0", "#s12:not(FOO)|1 0 1", ".foo :is(.bar, #baz)|1 1 0", ":is(em, #foo)|1 0 0", ".qux:where(em, #foo#bar#baz)|0 1 0", ":not(em, strong#foo)|1 0 1",
-            "a::before|0 0 2", "a:hover|0 1 1"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "*|0 0 0",
+                "LI|0 0 1",
+                "UL LI|0 0 2",
+                "UL OL+LI|0 0 3",
+                "H1 + *[REL=up]|0 1 1",
+                "UL OL LI.red|0 1 3",
+                "LI.red.level|0 2 1",
+                "#x34y|1 0 0",
+                "#s12:not(FOO)|1 0 1",
+                ".foo :is(.bar, #baz)|1 1 0",
+                ":is(em, #foo)|1 0 0",
+                ".qux:where(em, #foo#bar#baz)|0 1 0",
+                ":not(em, strong#foo)|1 0 1",
+                "a::before|0 0 2",
+                "a:hover|0 1 1"
+            })
     void specificity(String text, String expected) {
         Specificity specificity = selector(text).specificity();
-        assertThat(specificity.ids() + " " + specificity.classes() + " " + specificity.elements()).isEqualTo(expected);
+        assertThat(specificity.ids() + " " + specificity.classes() + " " + specificity.elements())
+                .isEqualTo(expected);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"a:where(:visited)|a|visited|a", "nav a[aria-current]:hover|nav a[aria-current]|hover|[aria-current],a,nav",
-            "::selection|*|selection|''", ":focus-visible|*|focus-visible|''", "[data-part=\"notice\"] :focus-visible|[data-part=\"notice\"] *|focus-visible|[data-part=notice]",
-            "main > :not([data-width=\"full\"]) + p|main > :not([data-width=\"full\"]) + p|''|main,p"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "a:where(:visited)|a|visited|a",
+                "nav a[aria-current]:hover|nav a[aria-current]|hover|[aria-current],a,nav",
+                "::selection|*|selection|''",
+                ":focus-visible|*|focus-visible|''",
+                "[data-part=\"notice\"] :focus-visible|[data-part=\"notice\"] *|focus-visible|[data-part=notice]",
+                "main > :not([data-width=\"full\"]) + p|main > :not([data-width=\"full\"]) + p|''|main,p"
+            })
     void statesAreTakenOffAndWhatIsNeededIsTold(String text, String resting, String state, String needs) {
         Selector selector = selector(text);
         assertThat(selector.resting()).isEqualTo(resting);
         assertThat(String.join(",", selector.states())).isEqualTo(state);
-        assertThat(String.join(",", selector.needs().stream().sorted().toList())).isEqualTo(needs);
+        assertThat(String.join(",", selector.needs().stream().sorted().toList()))
+                .isEqualTo(needs);
     }
 
     @Test
     void variablesAreFoundAlsoInsideFunctions() {
-        Declaration declaration = SheetReader.read("p { margin: calc(-1 * var(--gap-section)) max(1px, calc((100% - var(--width-wide, 70rem)) / 2)) }")
-                .rules().get(0).declarations().get(0);
-        assertThat(declaration.variables()).containsExactly(new Declaration.Variable("--gap-section", ""), new Declaration.Variable("--width-wide", "70rem"));
+        Declaration declaration = SheetReader.read(
+                        "p { margin: calc(-1 * var(--gap-section)) max(1px, calc((100% - var(--width-wide, 70rem)) / 2)) }")
+                .rules()
+                .get(0)
+                .declarations()
+                .get(0);
+        assertThat(declaration.variables())
+                .containsExactly(
+                        new Declaration.Variable("--gap-section", ""),
+                        new Declaration.Variable("--width-wide", "70rem"));
     }
 
     @Test
     void rulesKnowTheAtRulesAroundThem() {
-        Sheet sheet = SheetReader.read("@layer base { @media (prefers-color-scheme: dark) { :root { --a: #fff } } } @theme { --color-sea-10: oklch(0.9 0.02 230) }");
-        assertThat(sheet.rules()).singleElement().satisfies(rule -> assertThat(rule.within()).containsExactly("@layer base", "@media (prefers-color-scheme:dark)"));
+        Sheet sheet = SheetReader.read(
+                "@layer base { @media (prefers-color-scheme: dark) { :root { --a: #fff } } } @theme { --color-sea-10: "
+                        + "oklch(0.9 0.02 230) }");
+        assertThat(sheet.rules()).singleElement().satisfies(rule -> assertThat(rule.within())
+                .containsExactly("@layer base", "@media (prefers-color-scheme:dark)"));
         assertThat(sheet.blocks()).singleElement().satisfies(block -> {
             assertThat(block.name()).isEqualTo("@theme");
             assertThat(block.declarations()).extracting(Declaration::property).containsExactly("--color-sea-10");

@@ -10,8 +10,8 @@ import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 
 class SpaceTest {
-    private final PageWidths widths = new PageWidths(640, 800, 1152,
-            new FluidValue(DimensionValue.px(16), DimensionValue.px(48), 400, 1200));
+    private final PageWidths widths =
+            new PageWidths(640, 800, 1152, new FluidValue(DimensionValue.px(16), DimensionValue.px(48), 400, 1200));
 
     @Test
     void stepsAreMultiplesOfTheBase() {

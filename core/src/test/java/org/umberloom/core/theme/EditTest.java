@@ -48,31 +48,54 @@ class EditTest {
 
         @Test
         void aNewSeedGrowsTheWholeRampAgain() {
-            ThemeDocument changed = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(theme).theme();
+            ThemeDocument changed = new Edit.SetValue(BASE, SEED, color("#204080"))
+                    .applyTo(theme)
+                    .theme();
             assertThat(token(changed, SEED).value()).isEqualTo(color("#204080"));
-            assertThat(token(changed, SHADE).value()).isNotEqualTo(token(theme, SHADE).value());
+            assertThat(token(changed, SHADE).value())
+                    .isNotEqualTo(token(theme, SHADE).value());
         }
 
         @Test
         void aShadeSetByHandIsDetachedAndSurvivesTheNextSeed() {
-            ThemeDocument changed = new Edit.SetValue(BASE, SHADE, color("#123456")).applyTo(theme).theme();
+            ThemeDocument changed = new Edit.SetValue(BASE, SHADE, color("#123456"))
+                    .applyTo(theme)
+                    .theme();
             assertThat(token(changed, SHADE).detached()).isTrue();
-            ThemeDocument reseeded = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(changed).theme();
+            ThemeDocument reseeded = new Edit.SetValue(BASE, SEED, color("#204080"))
+                    .applyTo(changed)
+                    .theme();
             assertThat(token(reseeded, SHADE).value()).isEqualTo(color("#123456"));
         }
 
         @Test
         void aTokenOfOnesOwnBesideTheShadesStaysAndFormerStopsGo() {
-            ThemeDocument changed = new Edit.SetValue(BASE, TokenPath.of("color.brand.special"), color("#123456")).applyTo(theme).theme();
-            changed = new Edit.SetValue(BASE, SEED, color("#204080")).applyTo(changed).theme();
-            changed = new Edit.SetRecipe(BASE, TokenPath.of("color.brand"), new Recipe.HueRamp(List.of(20.0, 60.0), RampShape.DEFAULT)).applyTo(changed).theme();
-            assertThat(changed.at(BASE).group(TokenPath.of("color.brand")).orElseThrow().children()).containsOnlyKeys("seed", "20", "60", "special");
+            ThemeDocument changed = new Edit.SetValue(BASE, TokenPath.of("color.brand.special"), color("#123456"))
+                    .applyTo(theme)
+                    .theme();
+            changed = new Edit.SetValue(BASE, SEED, color("#204080"))
+                    .applyTo(changed)
+                    .theme();
+            changed = new Edit.SetRecipe(
+                            BASE,
+                            TokenPath.of("color.brand"),
+                            new Recipe.HueRamp(List.of(20.0, 60.0), RampShape.DEFAULT))
+                    .applyTo(changed)
+                    .theme();
+            assertThat(changed.at(BASE)
+                            .group(TokenPath.of("color.brand"))
+                            .orElseThrow()
+                            .children())
+                    .containsOnlyKeys("seed", "20", "60", "special");
         }
 
         @Test
         void anAttachedShadeIsComputedAgain() {
-            ThemeDocument detached = new Edit.SetValue(BASE, SHADE, color("#123456")).applyTo(theme).theme();
-            ThemeDocument attached = new Edit.Attach(BASE, SHADE).applyTo(detached).theme();
+            ThemeDocument detached = new Edit.SetValue(BASE, SHADE, color("#123456"))
+                    .applyTo(theme)
+                    .theme();
+            ThemeDocument attached =
+                    new Edit.Attach(BASE, SHADE).applyTo(detached).theme();
             assertThat(attached).isEqualTo(theme);
         }
 
@@ -92,7 +115,8 @@ class EditTest {
     @Test
     void aBatchIsAllOrNothing() {
         ThemeDocument theme = Samples.starter();
-        Edit half = new Edit.Batch("half", List.of(new Edit.SetName("Other"), new Edit.Remove(BASE, TokenPath.of("none"))));
+        Edit half =
+                new Edit.Batch("half", List.of(new Edit.SetName("Other"), new Edit.Remove(BASE, TokenPath.of("none"))));
         assertThatThrownBy(() -> half.applyTo(theme)).hasMessageContaining("none");
         assertThat(theme.name()).isEqualTo("Sample");
     }
@@ -115,7 +139,9 @@ class EditTest {
             }
             for (int i = states.size() - 1; i >= 0; i--) {
                 theme = inverses.pop().applyTo(theme).theme();
-                assertThat(ThemeJson.writeInline(theme)).as("seed %d, run %d, edit %d", seed, run, i).isEqualTo(states.get(i));
+                assertThat(ThemeJson.writeInline(theme))
+                        .as("seed %d, run %d, edit %d", seed, run, i)
+                        .isEqualTo(states.get(i));
             }
         }
     }
@@ -126,22 +152,42 @@ class EditTest {
         List<Edit> choices = List.of(
                 new Edit.SetValue(BASE, SEED, any),
                 new Edit.SetValue(BASE, TokenPath.of("color.ink." + stop), any),
-                new Edit.SetValue(DARK, TokenPath.of("surface.page.extra-" + random.nextInt(4)), Alias.to("color.brand." + stop)),
+                new Edit.SetValue(
+                        DARK, TokenPath.of("surface.page.extra-" + random.nextInt(4)), Alias.to("color.brand." + stop)),
                 new Edit.SetValue(BASE, TokenPath.of("made." + random.nextInt(3) + ".deep"), any),
-                new Edit.SetRecipe(BASE, TokenPath.of("color.brand"), new Recipe.HueRamp(
-                        Ramp.DEFAULT_STOPS.subList(random.nextInt(5), 14),
-                        new RampShape(random.nextInt(40) - 20, random.nextInt(40) - 20, random.nextDouble(), 0.5))),
-                new Edit.SetRecipe(BASE, TokenPath.of("size"), new Recipe.TypeSteps(new TypeScale(
-                        new TypeScale.End(14 + random.nextInt(6), 1.1), new TypeScale.End(16, 1.2 + random.nextDouble() / 4),
-                        360, 1280, -random.nextInt(3), 6))),
-                new Edit.SetRecipe(BASE, TokenPath.of("space"), new Recipe.SpaceSteps(
-                        new SpaceScale(8 + random.nextInt(16), SpaceScale.DEFAULT_FACTORS))),
+                new Edit.SetRecipe(
+                        BASE,
+                        TokenPath.of("color.brand"),
+                        new Recipe.HueRamp(
+                                Ramp.DEFAULT_STOPS.subList(random.nextInt(5), 14),
+                                new RampShape(
+                                        random.nextInt(40) - 20, random.nextInt(40) - 20, random.nextDouble(), 0.5))),
+                new Edit.SetRecipe(
+                        BASE,
+                        TokenPath.of("size"),
+                        new Recipe.TypeSteps(new TypeScale(
+                                new TypeScale.End(14 + random.nextInt(6), 1.1),
+                                new TypeScale.End(16, 1.2 + random.nextDouble() / 4),
+                                360,
+                                1280,
+                                -random.nextInt(3),
+                                6))),
+                new Edit.SetRecipe(
+                        BASE,
+                        TokenPath.of("space"),
+                        new Recipe.SpaceSteps(new SpaceScale(8 + random.nextInt(16), SpaceScale.DEFAULT_FACTORS))),
                 new Edit.SetName("Name " + random.nextInt(100)),
                 theme.at(BASE).find(TokenPath.of("shape.radius")).isPresent()
                         ? new Edit.Remove(BASE, TokenPath.of("shape.radius"))
                         : new Edit.Put(BASE, TokenPath.of("shape.radius"), Token.untyped(DimensionValue.px(3)), 0),
-                new Edit.Batch("two", List.of(new Edit.SetName("B"),
-                        new Edit.SetValue(BASE, TokenPath.of("width.text"), DimensionValue.rem(30 + random.nextInt(10))))));
+                new Edit.Batch(
+                        "two",
+                        List.of(
+                                new Edit.SetName("B"),
+                                new Edit.SetValue(
+                                        BASE,
+                                        TokenPath.of("width.text"),
+                                        DimensionValue.rem(30 + random.nextInt(10))))));
         return choices.get(random.nextInt(choices.size()));
     }
 
@@ -149,11 +195,24 @@ class EditTest {
     class ANeutralThatLeansTowardAnotherHue {
         private static final TokenPath BRAND = TokenPath.of("color.brand");
         private static final TokenPath INK = TokenPath.of("color.ink");
-        private final ThemeDocument leaning = new Edit.SetRecipe(BASE, INK, new Recipe.HueRamp(List.of(20.0, 60.0, 100.0), RampShape.DEFAULT,
-                Optional.of(new Recipe.Tint(BRAND, 0, 0.02)))).applyTo(Samples.starter()).theme();
+        private final ThemeDocument leaning = new Edit.SetRecipe(
+                        BASE,
+                        INK,
+                        new Recipe.HueRamp(
+                                List.of(20.0, 60.0, 100.0),
+                                RampShape.DEFAULT,
+                                Optional.of(new Recipe.Tint(BRAND, 0, 0.02))))
+                .applyTo(Samples.starter())
+                .theme();
 
         private static double hue(ThemeDocument theme, String path) {
-            return ((ColorValue) theme.at(BASE).token(TokenPath.of(path)).orElseThrow().value()).color().to(ColorSpace.OKLCH).c3();
+            return ((ColorValue) theme.at(BASE)
+                            .token(TokenPath.of(path))
+                            .orElseThrow()
+                            .value())
+                    .color()
+                    .to(ColorSpace.OKLCH)
+                    .c3();
         }
 
         private Edit seed(String color) {
@@ -163,32 +222,44 @@ class EditTest {
         @Test
         void takesThatHueAndKeepsItsOwnSeed() {
             assertThat(hue(leaning, "color.ink.60")).isCloseTo(hue(leaning, "color.brand.seed"), offset(4.0));
-            assertThat(leaning.at(BASE).token(INK.child("seed"))).isEqualTo(Samples.starter().at(BASE).token(INK.child("seed")));
+            assertThat(leaning.at(BASE).token(INK.child("seed")))
+                    .isEqualTo(Samples.starter().at(BASE).token(INK.child("seed")));
         }
 
         @Test
         void followsTheOtherSeedAndUndoesExactly() {
             Edit.Applied applied = seed("#205a9c").applyTo(leaning);
-            assertThat(hue(applied.theme(), "color.ink.60")).isCloseTo(hue(applied.theme(), "color.brand.seed"), offset(4.0));
+            assertThat(hue(applied.theme(), "color.ink.60"))
+                    .isCloseTo(hue(applied.theme(), "color.brand.seed"), offset(4.0));
             assertThat(applied.inverse().applyTo(applied.theme()).theme()).isEqualTo(leaning);
         }
 
         @Test
         void followsTheOtherHueToItsNewName() {
-            ThemeDocument moved = new Edit.Move(BRAND, TokenPath.of("color.main")).applyTo(leaning).theme();
-            Recipe.HueRamp ramp = (Recipe.HueRamp) Recipes.of(moved.at(BASE).group(INK).orElseThrow()).orElseThrow();
+            ThemeDocument moved = new Edit.Move(BRAND, TokenPath.of("color.main"))
+                    .applyTo(leaning)
+                    .theme();
+            Recipe.HueRamp ramp = (Recipe.HueRamp)
+                    Recipes.of(moved.at(BASE).group(INK).orElseThrow()).orElseThrow();
             assertThat(ramp.tint().orElseThrow().from()).isEqualTo(TokenPath.of("color.main"));
-            assertThat(new Edit.Move(BRAND, TokenPath.of("color.main")).applyTo(leaning).inverse().applyTo(moved).theme()).isEqualTo(leaning);
+            assertThat(new Edit.Move(BRAND, TokenPath.of("color.main"))
+                            .applyTo(leaning)
+                            .inverse()
+                            .applyTo(moved)
+                            .theme())
+                    .isEqualTo(leaning);
         }
 
         @Test
         void countsAsADependentOfTheOtherSeed() {
-            assertThat(ThemeGraph.of(leaning, leaning.defaults()).dependents(BRAND.child("seed"))).contains(INK.child("60"));
+            assertThat(ThemeGraph.of(leaning, leaning.defaults()).dependents(BRAND.child("seed")))
+                    .contains(INK.child("60"));
         }
 
         @Test
         void comesBackFromItsData() {
-            Recipe recipe = Recipes.of(leaning.at(BASE).group(INK).orElseThrow()).orElseThrow();
+            Recipe recipe =
+                    Recipes.of(leaning.at(BASE).group(INK).orElseThrow()).orElseThrow();
             assertThat(RecipeData.read(RecipeData.write(recipe))).isEqualTo(recipe);
         }
     }

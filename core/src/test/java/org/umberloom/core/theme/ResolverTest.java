@@ -38,9 +38,13 @@ class ResolverTest {
     void aContextRedirectsARoleByItsAliasAlone() {
         Group base = Samples.alias(Samples.with(Samples.with(Group.EMPTY, "red", RED), "blue", BLUE), "link", "red");
         Group dark = Samples.alias(Group.EMPTY, "link", "blue");
-        ThemeDocument theme = new ThemeDocument("T", "", Map.of("base", new ThemeDocument.TokenSet("", base)),
+        ThemeDocument theme = new ThemeDocument(
+                "T",
+                "",
+                Map.of("base", new ThemeDocument.TokenSet("", base)),
                 Map.of("scheme", new Modifier("", Map.of("light", Group.EMPTY, "dark", dark), "light")),
-                List.of(ThemeDocument.OrderEntry.set("base"), ThemeDocument.OrderEntry.modifier("scheme")), Map.of());
+                List.of(ThemeDocument.OrderEntry.set("base"), ThemeDocument.OrderEntry.modifier("scheme")),
+                Map.of());
         assertThat(resolve(theme).value("link", ColorValue.class)).contains(RED);
         assertThat(Resolution.of(theme, theme.defaults().with("scheme", "dark")).value("link", ColorValue.class))
                 .contains(BLUE);
@@ -51,8 +55,13 @@ class ResolverTest {
         Map<String, ThemeDocument.TokenSet> sets = Map.of(
                 "one", new ThemeDocument.TokenSet("", Samples.with(Group.EMPTY, "a", RED)),
                 "two", new ThemeDocument.TokenSet("", Samples.with(Group.EMPTY, "a", BLUE)));
-        ThemeDocument theme = new ThemeDocument("T", "", sets, Map.of(),
-                List.of(ThemeDocument.OrderEntry.set("two"), ThemeDocument.OrderEntry.set("one")), Map.of());
+        ThemeDocument theme = new ThemeDocument(
+                "T",
+                "",
+                sets,
+                Map.of(),
+                List.of(ThemeDocument.OrderEntry.set("two"), ThemeDocument.OrderEntry.set("one")),
+                Map.of());
         assertThat(resolve(theme).value("a", ColorValue.class)).contains(RED);
     }
 
@@ -60,7 +69,8 @@ class ResolverTest {
     void textStylesTakeTheirMembersThroughAliases() {
         Resolution resolution = resolve(Samples.starter());
         TypographyValue h1 = resolution.value("type.h1", TypographyValue.class).orElseThrow();
-        assertThat(h1.fontSize()).isEqualTo(resolution.find("size.5").orElseThrow().value());
+        assertThat(h1.fontSize())
+                .isEqualTo(resolution.find("size.5").orElseThrow().value());
         assertThat(resolution.findings()).isEmpty();
     }
 
@@ -70,7 +80,9 @@ class ResolverTest {
 
         private Finding only(Group tokens) {
             Resolution resolution = resolve(Samples.of(tokens));
-            assertThat(resolution.value("color.brand", ColorValue.class)).as("what is sound still resolves").contains(RED);
+            assertThat(resolution.value("color.brand", ColorValue.class))
+                    .as("what is sound still resolves")
+                    .contains(RED);
             assertThat(resolution.findings()).hasSize(1);
             return resolution.findings().get(0);
         }
@@ -90,8 +102,8 @@ class ResolverTest {
 
         @Test
         void aTokenThatSaysAnotherTypeThanItsValueIsReported() {
-            Group tokens = Samples.with(sound, "two", new NumberValue(2)).with(TokenPath.of("wrong"),
-                    new Token(Alias.to("two"), Meta.typed(TokenType.COLOR)));
+            Group tokens = Samples.with(sound, "two", new NumberValue(2))
+                    .with(TokenPath.of("wrong"), new Token(Alias.to("two"), Meta.typed(TokenType.COLOR)));
             Finding finding = only(tokens);
             assertThat(finding.code()).isEqualTo("type-mismatch");
             assertThat(finding.fixes()).extracting(Finding.Fix::label).containsExactly("Say it is a number");
@@ -99,16 +111,24 @@ class ResolverTest {
 
         @Test
         void aMemberOfTheWrongTypeIsReported() {
-            Group tokens = sound.with(TokenPath.of("style"), Token.of(new TypographyValue(Alias.to("color.brand"),
-                    DimensionValue.px(16), new org.umberloom.core.token.FontWeightValue(400), DimensionValue.px(0),
-                    new NumberValue(1.5))));
+            Group tokens = sound.with(
+                    TokenPath.of("style"),
+                    Token.of(new TypographyValue(
+                            Alias.to("color.brand"),
+                            DimensionValue.px(16),
+                            new org.umberloom.core.token.FontWeightValue(400),
+                            DimensionValue.px(0),
+                            new NumberValue(1.5))));
             assertThat(only(tokens).message()).contains("color").contains("fontFamily");
         }
 
         @Test
         void aForeignTypeIsKeptAndReported() {
-            assertThat(only(sound.with(TokenPath.of("ease"), new Token(new ForeignValue("cubicBezier", List.of()),
-                    Meta.NONE))).code()).isEqualTo("foreign-type");
+            assertThat(only(sound.with(
+                                    TokenPath.of("ease"),
+                                    new Token(new ForeignValue("cubicBezier", List.of()), Meta.NONE)))
+                            .code())
+                    .isEqualTo("foreign-type");
         }
 
         @Test
@@ -125,11 +145,15 @@ class ResolverTest {
         @Test
         void theTraceNamesEveryPlaceAndTheWinner() {
             ThemeDocument theme = Samples.starter();
-            Trace trace = Trace.of(ThemeGraph.of(theme, theme.defaults().with("scheme", "dark")), TokenPath.of("surface.page.link"));
-            assertThat(trace.hops()).extracting(hop -> hop.path().dotted())
+            Trace trace = Trace.of(
+                    ThemeGraph.of(theme, theme.defaults().with("scheme", "dark")), TokenPath.of("surface.page.link"));
+            assertThat(trace.hops())
+                    .extracting(hop -> hop.path().dotted())
                     .containsExactly("surface.page.link", "color.brand.40");
-            assertThat(trace.hops().get(0).candidates()).extracting(c -> c.place().toString(), Trace.Candidate::wins)
-                    .containsExactly(org.assertj.core.groups.Tuple.tuple("set:roles", false),
+            assertThat(trace.hops().get(0).candidates())
+                    .extracting(c -> c.place().toString(), Trace.Candidate::wins)
+                    .containsExactly(
+                            org.assertj.core.groups.Tuple.tuple("set:roles", false),
                             org.assertj.core.groups.Tuple.tuple("context:scheme/dark", true));
             assertThat(trace.hops().get(1).recipe()).isEqualTo("color.brand");
         }
@@ -137,14 +161,18 @@ class ResolverTest {
         @Test
         void theTraceOfATextStyleFollowsEachMember() {
             ThemeDocument theme = Samples.starter();
-            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("type.h2")).hops()).extracting(Trace.Hop::member)
+            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("type.h2"))
+                            .hops())
+                    .extracting(Trace.Hop::member)
                     .containsExactly("", "fontFamily", "fontSize", "fontWeight");
         }
 
         @Test
         void aTokenThatNobodySetsHasAnEmptyTrace() {
             ThemeDocument theme = Samples.starter();
-            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("no.such")).hops()).isEmpty();
+            assertThat(Trace.of(ThemeGraph.of(theme, theme.defaults()), TokenPath.of("no.such"))
+                            .hops())
+                    .isEmpty();
         }
     }
 }

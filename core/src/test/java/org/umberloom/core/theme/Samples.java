@@ -11,8 +11,7 @@ import org.umberloom.core.token.TokenValue;
 
 /** Themes for tests. */
 public final class Samples {
-    private Samples() {
-    }
+    private Samples() {}
 
     /** A whole theme from a starter. */
     public static ThemeDocument starter() {
@@ -21,8 +20,13 @@ public final class Samples {
 
     /** A theme of one set. */
     public static ThemeDocument of(Group tokens) {
-        return new ThemeDocument("Small", "", Map.of("base", new ThemeDocument.TokenSet("", tokens)), Map.of(),
-                List.of(ThemeDocument.OrderEntry.set("base")), Map.of());
+        return new ThemeDocument(
+                "Small",
+                "",
+                Map.of("base", new ThemeDocument.TokenSet("", tokens)),
+                Map.of(),
+                List.of(ThemeDocument.OrderEntry.set("base")),
+                Map.of());
     }
 
     public static Group with(Group group, String path, TokenValue value) {

@@ -26,11 +26,16 @@ class ScopeTest {
     private static final Combination DARK = THEME.defaults().with("scheme", "dark");
 
     private static ThemeDocument with(ThemeDocument theme, Place place, double rem) {
-        return new Edit.SetValue(place, WIDTH, DimensionValue.rem(rem)).applyTo(theme).theme();
+        return new Edit.SetValue(place, WIDTH, DimensionValue.rem(rem))
+                .applyTo(theme)
+                .theme();
     }
 
     private static TokenValue width(ThemeDocument theme, Combination combination) {
-        return Resolution.of(theme, combination.completedFor(theme)).tokens().get(WIDTH).value();
+        return Resolution.of(theme, combination.completedFor(theme))
+                .tokens()
+                .get(WIDTH)
+                .value();
     }
 
     @Test
@@ -53,7 +58,11 @@ class ScopeTest {
     @Test
     void theTraceNamesItAsTheLastCandidate() {
         ThemeDocument theme = with(THEME, ALWAYS, 48);
-        List<Trace.Candidate> candidates = Trace.of(ThemeGraph.of(theme, theme.defaults().at(ARTICLE)), WIDTH).hops().get(0).candidates();
+        List<Trace.Candidate> candidates = Trace.of(
+                        ThemeGraph.of(theme, theme.defaults().at(ARTICLE)), WIDTH)
+                .hops()
+                .get(0)
+                .candidates();
         assertThat(candidates).hasSizeGreaterThan(1).last().satisfies(last -> {
             assertThat(last.place()).isEqualTo(ALWAYS);
             assertThat(last.wins()).isTrue();
@@ -62,10 +71,12 @@ class ScopeTest {
 
     @Test
     void theGraphIsCarriedAlong() {
-        ThemeGraph before = ThemeGraph.of(with(THEME, ALWAYS, 48), THEME.defaults().at(ARTICLE));
+        ThemeGraph before =
+                ThemeGraph.of(with(THEME, ALWAYS, 48), THEME.defaults().at(ARTICLE));
         ThemeDocument changed = with(with(THEME, ALWAYS, 48), ALWAYS, 50);
         ThemeGraph after = before.after(changed);
-        assertThat(after.resolution()).isEqualTo(ThemeGraph.of(changed, THEME.defaults().at(ARTICLE)).resolution());
+        assertThat(after.resolution())
+                .isEqualTo(ThemeGraph.of(changed, THEME.defaults().at(ARTICLE)).resolution());
         assertThat(after.recomputed()).isEqualTo(1);
     }
 
@@ -75,12 +86,17 @@ class ScopeTest {
         Edit.Applied applied = edit.applyTo(THEME);
         assertThat(EditJson.read(EditJson.write(edit))).isEqualTo(edit);
         assertThat(applied.inverse().applyTo(applied.theme()).theme()).isEqualTo(THEME);
-        assertThat(Difference.edit("back", applied.theme(), THEME).applyTo(applied.theme()).theme()).isEqualTo(THEME);
+        assertThat(Difference.edit("back", applied.theme(), THEME)
+                        .applyTo(applied.theme())
+                        .theme())
+                .isEqualTo(THEME);
     }
 
     @Test
     void removingItsLastValueLeavesNothingBehind() {
-        Edit.Applied removed = new ValueWish.Delete(ALWAYS, WIDTH).in(new Seen(with(THEME, ALWAYS, 48), Resolution.of(THEME, THEME.defaults()))).applyTo(with(THEME, ALWAYS, 48));
+        Edit.Applied removed = new ValueWish.Delete(ALWAYS, WIDTH)
+                .in(new Seen(with(THEME, ALWAYS, 48), Resolution.of(THEME, THEME.defaults())))
+                .applyTo(with(THEME, ALWAYS, 48));
         assertThat(removed.theme()).isEqualTo(THEME);
         assertThat(removed.inverse().applyTo(removed.theme()).theme()).isEqualTo(with(THEME, ALWAYS, 48));
     }
@@ -107,10 +123,15 @@ class ScopeTest {
 
     @Test
     void whatHoldsUnderAContextThatIsGoneIsKeptAndSaid() {
-        ThemeDocument theme = new Structure.RemoveModifier("scheme").applyTo(with(THEME, IN_THE_DARK, 40)).theme();
+        ThemeDocument theme = new Structure.RemoveModifier("scheme")
+                .applyTo(with(THEME, IN_THE_DARK, 40))
+                .theme();
         assertThat(theme.scopes()).hasSize(1);
         assertThat(Stylesheet.compile(theme, Usage.ALL, List.of())).doesNotContain("data-kind");
-        Finding said = Tidiness.findings(theme).stream().filter(finding -> finding.place().equals(Optional.of(IN_THE_DARK))).findFirst().orElseThrow();
+        Finding said = Tidiness.findings(theme).stream()
+                .filter(finding -> finding.place().equals(Optional.of(IN_THE_DARK)))
+                .findFirst()
+                .orElseThrow();
         assertThat(said.fixes().get(0).edit().applyTo(theme).theme().scopes()).isEmpty();
     }
 
@@ -119,7 +140,9 @@ class ScopeTest {
         ThemeDocument theme = with(with(THEME, IN_THE_DARK, 40), ALWAYS, 48);
         String css = Stylesheet.compile(theme, Usage.ALL, List.of());
         String site = css.substring(css.indexOf("@layer site {"), css.indexOf("@media (prefers-reduced-motion"));
-        assertThat(site).isEqualTo("""
+        assertThat(site)
+                .isEqualTo(
+                        """
                 @layer site {
                 :root[data-kind="article"] {
                   --width-text: 48rem;
@@ -141,17 +164,23 @@ class ScopeTest {
 
     @Test
     void aValueThatIsAsInheritedIsNotWritten() {
-        ThemeDocument theme = new Edit.SetValue(ALWAYS, WIDTH, width(THEME, THEME.defaults())).applyTo(THEME).theme();
-        assertThat(Stylesheet.compile(theme, Usage.ALL, List.of())).isEqualTo(Stylesheet.compile(THEME, Usage.ALL, List.of()));
+        ThemeDocument theme = new Edit.SetValue(ALWAYS, WIDTH, width(THEME, THEME.defaults()))
+                .applyTo(THEME)
+                .theme();
+        assertThat(Stylesheet.compile(theme, Usage.ALL, List.of()))
+                .isEqualTo(Stylesheet.compile(THEME, Usage.ALL, List.of()));
     }
 
     @Test
     void choicesCanBeMadeThere() {
-        ThemeDocument theme = Choices.choose(THEME, IN_THE_DARK, "table-rows", Optional.of("banded")).applyTo(THEME).theme();
+        ThemeDocument theme = Choices.choose(THEME, IN_THE_DARK, "table-rows", Optional.of("banded"))
+                .applyTo(THEME)
+                .theme();
         assertThat(Choices.of(theme, DARK.at(ARTICLE))).containsEntry("table-rows", "banded");
         assertThat(Choices.of(theme, theme.defaults().at(ARTICLE))).containsEntry("table-rows", "ruled");
         assertThat(Choices.of(theme, DARK)).containsEntry("table-rows", "ruled");
-        assertThat(Stylesheet.compile(theme, Usage.of(java.util.Set.of("table", "tr", "td", "tbody"), java.util.Set.of()), List.of()))
+        assertThat(Stylesheet.compile(
+                        theme, Usage.of(java.util.Set.of("table", "tr", "td", "tbody"), java.util.Set.of()), List.of()))
                 .contains("[data-kind=\"article\"][data-scheme=\"dark\"]");
     }
 
@@ -167,7 +196,8 @@ class ScopeTest {
 
     @Test
     void aDocumentThatSaysItBadlyIsRefusedWithASentence() {
-        String bad = ThemeJson.writeInline(with(THEME, ALWAYS, 48)).replaceFirst("\"kind\"( : \"article\")", "\"room\"$1");
+        String bad =
+                ThemeJson.writeInline(with(THEME, ALWAYS, 48)).replaceFirst("\"kind\"( : \"article\")", "\"room\"$1");
         assertThatThrownBy(() -> ThemeJson.readInline(bad)).hasMessageContaining("which page kind");
     }
 }

@@ -44,9 +44,12 @@ class ThemeGraphTest {
                 theme = changed;
                 graph = graph.after(theme);
                 Resolution full = Resolution.of(theme, combination);
-                assertThat(List.copyOf(graph.resolution().tokens().entrySet())).as("seed %d, edit %d", seed, i)
+                assertThat(List.copyOf(graph.resolution().tokens().entrySet()))
+                        .as("seed %d, edit %d", seed, i)
                         .isEqualTo(List.copyOf(full.tokens().entrySet()));
-                assertThat(graph.resolution().findings()).as("seed %d, edit %d", seed, i).isEqualTo(full.findings());
+                assertThat(graph.resolution().findings())
+                        .as("seed %d, edit %d", seed, i)
+                        .isEqualTo(full.findings());
             }
             assertThat(accepted).isGreaterThan(EDITS / 3);
         }
@@ -64,7 +67,8 @@ class ThemeGraphTest {
                 try {
                     Edit edit = themes.edit(theme);
                     applied = EditJson.read(EditJson.write(edit)).applyTo(theme);
-                    assertThat(ThemeJson.writeInline(applied.theme())).as("seed %d, edit %d %s", seed, i, edit)
+                    assertThat(ThemeJson.writeInline(applied.theme()))
+                            .as("seed %d, edit %d %s", seed, i, edit)
                             .isEqualTo(ThemeJson.writeInline(edit.applyTo(theme).theme()));
                 } catch (IllegalArgumentException refused) {
                     continue;
@@ -77,7 +81,9 @@ class ThemeGraphTest {
             while (!states.isEmpty()) {
                 Edit inverse = inverses.pop();
                 theme = inverse.applyTo(theme).theme();
-                assertThat(ThemeJson.writeInline(theme)).as("seed %d, %d left, %s", seed, states.size(), inverse).isEqualTo(states.pop());
+                assertThat(ThemeJson.writeInline(theme))
+                        .as("seed %d, %d left, %s", seed, states.size(), inverse)
+                        .isEqualTo(states.pop());
             }
         }
 
@@ -90,7 +96,9 @@ class ThemeGraphTest {
                 ThemeDocument changed = applied(themes, theme);
                 if (changed != null) theme = changed;
                 String written = ThemeJson.writeInline(theme);
-                assertThat(ThemeJson.writeInline(ThemeJson.readInline(written))).as("seed %d, edit %d", seed, i).isEqualTo(written);
+                assertThat(ThemeJson.writeInline(ThemeJson.readInline(written)))
+                        .as("seed %d, edit %d", seed, i)
+                        .isEqualTo(written);
             }
         }
 
@@ -100,7 +108,8 @@ class ThemeGraphTest {
         void movingNeverChangesAResolvedValue(long seed) {
             RandomThemes themes = new RandomThemes(seed);
             ThemeDocument theme = themes.theme();
-            List<TokenPath> paths = new ArrayList<>(Resolution.of(theme, theme.defaults()).tokens().keySet());
+            List<TokenPath> paths = new ArrayList<>(
+                    Resolution.of(theme, theme.defaults()).tokens().keySet());
             int moved = 0;
             for (int i = 0; i < 40; i++) {
                 TokenPath from = paths.get((int) ((seed * 31 + i * 17L) % paths.size()));
@@ -120,8 +129,11 @@ class ThemeGraphTest {
                         TokenPath there = path.equals(from) ? to : path;
                         boolean shadeOfHue = token.written().value() instanceof DerivedValue;
                         if (!shadeOfHue)
-                            assertThat(now.tokens().get(there)).as("%s after %s to %s", path, from, to).isNotNull()
-                                    .extracting(Resolved::value).isEqualTo(token.value());
+                            assertThat(now.tokens().get(there))
+                                    .as("%s after %s to %s", path, from, to)
+                                    .isNotNull()
+                                    .extracting(Resolved::value)
+                                    .isEqualTo(token.value());
                     });
                 }
                 theme = after;
@@ -142,7 +154,8 @@ class ThemeGraphTest {
             }
             Edit edit = EditJson.read(EditJson.write(Difference.edit("there", start, end)));
             assertThat(ThemeJson.writeInline(edit.applyTo(start).theme())).isEqualTo(ThemeJson.writeInline(end));
-            assertThat(ThemeJson.writeInline(Difference.edit("back", end, start).applyTo(end).theme()))
+            assertThat(ThemeJson.writeInline(
+                            Difference.edit("back", end, start).applyTo(end).theme()))
                     .isEqualTo(ThemeJson.writeInline(start));
         }
 
@@ -162,15 +175,19 @@ class ThemeGraphTest {
 
         private static ThemeDocument fan(int users) {
             Group group = Group.EMPTY.with(TokenPath.of("root"), Token.of(new ColorValue(Color.rgb(0, 0, 255))));
-            for (int i = 0; i < users; i++) group = group.with(TokenPath.of("user.u" + i), Token.untyped(Alias.to("root")));
-            for (int i = 0; i < users; i++) group = group.with(TokenPath.of("other.o" + i), Token.of(new ColorValue(Color.rgb(0, 9, 0))));
+            for (int i = 0; i < users; i++)
+                group = group.with(TokenPath.of("user.u" + i), Token.untyped(Alias.to("root")));
+            for (int i = 0; i < users; i++)
+                group = group.with(TokenPath.of("other.o" + i), Token.of(new ColorValue(Color.rgb(0, 9, 0))));
             return Samples.of(group);
         }
 
         @Test
         void anEditAtARootComputesItsDependentsAndNothingElse() {
             ThemeGraph graph = ThemeGraph.of(theme, theme.defaults());
-            ThemeGraph after = graph.after(new Edit.SetValue(BASE, TokenPath.of("root"), red).applyTo(theme).theme());
+            ThemeGraph after = graph.after(new Edit.SetValue(BASE, TokenPath.of("root"), red)
+                    .applyTo(theme)
+                    .theme());
             assertThat(after.recomputed()).isEqualTo(1_001);
             assertThat(after.resolution().since(graph.resolution()).changed()).hasSize(1_001);
         }
@@ -178,23 +195,31 @@ class ThemeGraphTest {
         @Test
         void anEditAtALeafComputesOneToken() {
             ThemeGraph graph = ThemeGraph.of(theme, theme.defaults());
-            assertThat(graph.after(new Edit.SetValue(BASE, TokenPath.of("other.o5"), red).applyTo(theme).theme()).recomputed())
+            assertThat(graph.after(new Edit.SetValue(BASE, TokenPath.of("other.o5"), red)
+                                    .applyTo(theme)
+                                    .theme())
+                            .recomputed())
                     .isEqualTo(1);
         }
 
         @Test
         void aNewTokenComputesOnlyItselfAndWhatWaitedForIt() {
-            ThemeDocument waiting = new Edit.SetValue(BASE, TokenPath.of("waits"), Alias.to("comes")).applyTo(theme).theme();
+            ThemeDocument waiting = new Edit.SetValue(BASE, TokenPath.of("waits"), Alias.to("comes"))
+                    .applyTo(theme)
+                    .theme();
             ThemeGraph graph = ThemeGraph.of(waiting, waiting.defaults());
             assertThat(graph.resolution().findings()).hasSize(1);
-            ThemeGraph after = graph.after(new Edit.SetValue(BASE, TokenPath.of("comes"), red).applyTo(waiting).theme());
+            ThemeGraph after = graph.after(new Edit.SetValue(BASE, TokenPath.of("comes"), red)
+                    .applyTo(waiting)
+                    .theme());
             assertThat(after.recomputed()).isEqualTo(2);
             assertThat(after.resolution().findings()).isEmpty();
         }
 
         @Test
         void dependentsAndSourcesAreCountedHoweverFar() {
-            ThemeDocument chain = Samples.of(Samples.alias(Samples.alias(Samples.with(Group.EMPTY, "a", red), "b", "a"), "c", "b"));
+            ThemeDocument chain =
+                    Samples.of(Samples.alias(Samples.alias(Samples.with(Group.EMPTY, "a", red), "b", "a"), "c", "b"));
             ThemeGraph graph = ThemeGraph.of(chain, chain.defaults());
             assertThat(graph.dependents(TokenPath.of("a"))).containsExactly(TokenPath.of("b"), TokenPath.of("c"));
             assertThat(graph.directDependents(TokenPath.of("a"))).containsExactly(TokenPath.of("b"));
@@ -204,9 +229,13 @@ class ThemeGraphTest {
 
     @Test
     void theShadesThatARecipeGrowsDependOnItsSeed() {
-        ThemeDocument theme = new Edit.Detach(BASE, TokenPath.of("color.brand.60")).applyTo(Samples.starter()).theme();
-        List<TokenPath> dependents = ThemeGraph.of(theme, theme.defaults()).dependents(TokenPath.of("color.brand.seed"));
-        assertThat(dependents).contains(TokenPath.of("color.brand.70"), TokenPath.of("surface.page.link"))
+        ThemeDocument theme = new Edit.Detach(BASE, TokenPath.of("color.brand.60"))
+                .applyTo(Samples.starter())
+                .theme();
+        List<TokenPath> dependents =
+                ThemeGraph.of(theme, theme.defaults()).dependents(TokenPath.of("color.brand.seed"));
+        assertThat(dependents)
+                .contains(TokenPath.of("color.brand.70"), TokenPath.of("surface.page.link"))
                 .doesNotContain(TokenPath.of("color.brand.60"), TokenPath.of("color.ink.100"));
     }
 
@@ -215,95 +244,175 @@ class ThemeGraphTest {
         private final ThemeDocument theme = Samples.starter();
 
         private ColorValue derived(TokenValue value) {
-            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), value).applyTo(theme).theme();
-            return Resolution.of(with, with.defaults()).value("made", ColorValue.class).orElseThrow();
+            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), value)
+                    .applyTo(theme)
+                    .theme();
+            return Resolution.of(with, with.defaults())
+                    .value("made", ColorValue.class)
+                    .orElseThrow();
         }
 
         @Test
         void aDerivedColorFollowsItsSource() {
-            TokenValue lighter = new DerivedValue(Operation.LIGHTEN.withTexts(Alias.to("color.brand.60"), List.of("20")));
-            assertThat(org.umberloom.core.color.Depth.of(derived(lighter).color()).value()).isBetween(39.5, 40.5);
+            TokenValue lighter =
+                    new DerivedValue(Operation.LIGHTEN.withTexts(Alias.to("color.brand.60"), List.of("20")));
+            assertThat(org.umberloom.core.color.Depth.of(derived(lighter).color())
+                            .value())
+                    .isBetween(39.5, 40.5);
         }
 
         @Test
         void chainsOfDerivationsAreFollowed() {
-            ThemeDocument with = new Edit.Batch("", List.of(
-                    new Edit.SetValue(BASE, TokenPath.of("x.one"), new DerivedValue(Operation.LIGHTEN.withTexts(Alias.to("color.brand.80"), List.of("10")))),
-                    new Edit.SetValue(BASE, TokenPath.of("x.two"), new DerivedValue(Operation.LIGHTEN.withTexts(Alias.to("x.one"), List.of("10"))))))
-                    .applyTo(theme).theme();
-            Color two = Resolution.of(with, with.defaults()).value("x.two", ColorValue.class).orElseThrow().color();
+            ThemeDocument with = new Edit.Batch(
+                            "",
+                            List.of(
+                                    new Edit.SetValue(
+                                            BASE,
+                                            TokenPath.of("x.one"),
+                                            new DerivedValue(Operation.LIGHTEN.withTexts(
+                                                    Alias.to("color.brand.80"), List.of("10")))),
+                                    new Edit.SetValue(
+                                            BASE,
+                                            TokenPath.of("x.two"),
+                                            new DerivedValue(
+                                                    Operation.LIGHTEN.withTexts(Alias.to("x.one"), List.of("10"))))))
+                    .applyTo(theme)
+                    .theme();
+            Color two = Resolution.of(with, with.defaults())
+                    .value("x.two", ColorValue.class)
+                    .orElseThrow()
+                    .color();
             assertThat(org.umberloom.core.color.Depth.of(two).value()).isBetween(59.5, 60.5);
         }
 
         @Test
         void aContextMayHoldADerivation() {
-            ThemeDocument with = new Edit.SetValue(Place.context("scheme", "dark"), TokenPath.of("surface.page.link"),
-                    new DerivedValue(Operation.DEPTH.withTexts(Alias.to("color.brand.60"), List.of("25")))).applyTo(theme).theme();
-            Color dark = Resolution.of(with, with.defaults().with("scheme", "dark")).value("surface.page.link", ColorValue.class)
-                    .orElseThrow().color();
+            ThemeDocument with = new Edit.SetValue(
+                            Place.context("scheme", "dark"),
+                            TokenPath.of("surface.page.link"),
+                            new DerivedValue(Operation.DEPTH.withTexts(Alias.to("color.brand.60"), List.of("25"))))
+                    .applyTo(theme)
+                    .theme();
+            Color dark = Resolution.of(with, with.defaults().with("scheme", "dark"))
+                    .value("surface.page.link", ColorValue.class)
+                    .orElseThrow()
+                    .color();
             assertThat(org.umberloom.core.color.Depth.of(dark).value()).isBetween(24.5, 25.5);
         }
 
         @Test
         void theReadablePartnerComesFromTheHueWhenItReachesTheRatio() {
-            ColorValue partner = derived(new DerivedValue(Operation.ON_COLOR.withTexts(Alias.to("color.brand.70"), List.of("{color.ink}", "4.5"))));
+            ColorValue partner = derived(new DerivedValue(
+                    Operation.ON_COLOR.withTexts(Alias.to("color.brand.70"), List.of("{color.ink}", "4.5"))));
             Resolution resolution = Resolution.of(theme, theme.defaults());
-            assertThat(partner).isEqualTo(resolution.find("color.ink.2").orElseThrow().value());
+            assertThat(partner)
+                    .isEqualTo(resolution.find("color.ink.2").orElseThrow().value());
         }
 
         @Test
         void elseTheBetterEndStandsThereAndIsReported() {
-            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), new DerivedValue(Operation.ON_COLOR.withTexts(
-                    Alias.to("color.ink.60"), List.of("{color.ink}", "15")))).applyTo(theme).theme();
+            ThemeDocument with = new Edit.SetValue(
+                            BASE,
+                            TokenPath.of("made"),
+                            new DerivedValue(Operation.ON_COLOR.withTexts(
+                                    Alias.to("color.ink.60"), List.of("{color.ink}", "15"))))
+                    .applyTo(theme)
+                    .theme();
             Resolution resolution = Resolution.of(with, with.defaults());
             assertThat(resolution.findings()).extracting(Finding::code).containsExactly("not-readable");
-            assertThat(resolution.value("made", ColorValue.class).orElseThrow().color().hex()).isIn("#000000", "#ffffff");
+            assertThat(resolution
+                            .value("made", ColorValue.class)
+                            .orElseThrow()
+                            .color()
+                            .hex())
+                    .isIn("#000000", "#ffffff");
         }
 
         /** Whatever seed is taken, a role that is kept as a solved pair stays readable. */
         @Test
         void aSolvedPairStaysReadableWhateverTheSeed() {
-            ThemeDocument solved = new Edit.SetValue(Place.set(Starter.ROLES), TokenPath.of("surface.page.link"), new DerivedValue(
-                    Operation.REACH.withTexts(Alias.to("color.brand.50"), List.of("{color.brand}", "{surface.page.ground}", "4.5")))).applyTo(theme).theme();
+            ThemeDocument solved = new Edit.SetValue(
+                            Place.set(Starter.ROLES),
+                            TokenPath.of("surface.page.link"),
+                            new DerivedValue(Operation.REACH.withTexts(
+                                    Alias.to("color.brand.50"),
+                                    List.of("{color.brand}", "{surface.page.ground}", "4.5"))))
+                    .applyTo(theme)
+                    .theme();
             java.util.Random random = new java.util.Random(6);
             for (int i = 0; i < 60; i++) {
-                ColorValue seed = new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
-                ThemeDocument reseeded = new Edit.SetValue(BASE, TokenPath.of("color.brand.seed"), seed).applyTo(solved).theme();
+                ColorValue seed =
+                        new ColorValue(Color.rgb(random.nextInt(256), random.nextInt(256), random.nextInt(256)));
+                ThemeDocument reseeded = new Edit.SetValue(BASE, TokenPath.of("color.brand.seed"), seed)
+                        .applyTo(solved)
+                        .theme();
                 for (String scheme : List.of("light", "dark")) {
-                    Resolution resolution = Resolution.of(reseeded, reseeded.defaults().with("scheme", scheme));
+                    Resolution resolution =
+                            Resolution.of(reseeded, reseeded.defaults().with("scheme", scheme));
                     assertThat(org.umberloom.core.color.Contrast.ratio(
-                            resolution.value("surface.page.link", ColorValue.class).orElseThrow().color(),
-                            resolution.value("surface.page.ground", ColorValue.class).orElseThrow().color()))
-                            .as("seed %s in %s", seed.color().hex(), scheme).isGreaterThanOrEqualTo(4.5);
+                                    resolution
+                                            .value("surface.page.link", ColorValue.class)
+                                            .orElseThrow()
+                                            .color(),
+                                    resolution
+                                            .value("surface.page.ground", ColorValue.class)
+                                            .orElseThrow()
+                                            .color()))
+                            .as("seed %s in %s", seed.color().hex(), scheme)
+                            .isGreaterThanOrEqualTo(4.5);
                 }
             }
         }
 
         @Test
         void aPairThatCannotBeSolvedSaysByHowMuch() {
-            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), new DerivedValue(Operation.REACH.withTexts(
-                    Alias.to("color.ink.60"), List.of("{color.ink}", "{color.ink.60}", "7")))).applyTo(theme).theme();
+            ThemeDocument with = new Edit.SetValue(
+                            BASE,
+                            TokenPath.of("made"),
+                            new DerivedValue(Operation.REACH.withTexts(
+                                    Alias.to("color.ink.60"), List.of("{color.ink}", "{color.ink.60}", "7"))))
+                    .applyTo(theme)
+                    .theme();
             Finding finding = Resolution.of(with, with.defaults()).findings().get(0);
-            assertThat(finding.message()).contains("No shade of that hue reaches 7:1").contains("short");
+            assertThat(finding.message())
+                    .contains("No shade of that hue reaches 7:1")
+                    .contains("short");
         }
 
         @Test
         void aResultOutOfRangeIsAFinding() {
-            ThemeDocument with = new Edit.Batch("", List.of(
-                    new Edit.SetValue(BASE, TokenPath.of("n.big"), new org.umberloom.core.token.NumberValue(900)),
-                    new Edit.SetValue(BASE, TokenPath.of("n.made"), new DerivedValue(Operation.LIGHTEN.withTexts(
-                            Alias.to("color.brand.60"), List.of("{n.big}")))))).applyTo(theme).theme();
-            assertThat(Resolution.of(with, with.defaults()).findings()).extracting(Finding::code).containsExactly("range");
+            ThemeDocument with = new Edit.Batch(
+                            "",
+                            List.of(
+                                    new Edit.SetValue(
+                                            BASE, TokenPath.of("n.big"), new org.umberloom.core.token.NumberValue(900)),
+                                    new Edit.SetValue(
+                                            BASE,
+                                            TokenPath.of("n.made"),
+                                            new DerivedValue(Operation.LIGHTEN.withTexts(
+                                                    Alias.to("color.brand.60"), List.of("{n.big}"))))))
+                    .applyTo(theme)
+                    .theme();
+            assertThat(Resolution.of(with, with.defaults()).findings())
+                    .extracting(Finding::code)
+                    .containsExactly("range");
         }
 
         /** What other readers see in {@code $value} is the result, in the context as in the set. */
         @Test
         void theWrittenDocumentHoldsTheResult() {
-            ThemeDocument with = new Edit.SetValue(BASE, TokenPath.of("made"), new DerivedValue(Operation.FADE.withTexts(
-                    new ColorValue(Color.rgb(255, 0, 0)), List.of("0.5")))).applyTo(theme).theme();
-            assertThat(ThemeJson.writeInline(with).replaceAll("\\s", "")).contains(
-                    "\"made\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1,0,0],\"alpha\":0.5,\"hex\":\"#ff0000\"},"
-                            + "\"$extensions\":{\"org.umberloom\":{\"derivation\":{\"op\":\"fade\"");
+            ThemeDocument with = new Edit.SetValue(
+                            BASE,
+                            TokenPath.of("made"),
+                            new DerivedValue(
+                                    Operation.FADE.withTexts(new ColorValue(Color.rgb(255, 0, 0)), List.of("0.5"))))
+                    .applyTo(theme)
+                    .theme();
+            assertThat(ThemeJson.writeInline(with).replaceAll("\\s", ""))
+                    .contains(
+                            "\"made\":{\"$type\":\"color\",\"$value\":{\"colorSpace\":\"srgb\",\"components\":[1,0,0],"
+                                    + "\"alpha\":0.5,\"hex\":\"#ff0000\"},"
+                                    + "\"$extensions\":{\"org.umberloom\":{\"derivation\":{\"op\":\"fade\"");
             assertThat(ThemeJson.readInline(ThemeJson.writeInline(with))).isEqualTo(with);
         }
     }
@@ -312,7 +421,10 @@ class ThemeGraphTest {
     class Fixes {
         @Test
         void aFixOfAnUnknownReferenceMendsIt() {
-            Group tokens = Samples.alias(Samples.with(Group.EMPTY, "color.brand", new ColorValue(Color.rgb(1, 2, 3))), "link", "color.brnad");
+            Group tokens = Samples.alias(
+                    Samples.with(Group.EMPTY, "color.brand", new ColorValue(Color.rgb(1, 2, 3))),
+                    "link",
+                    "color.brnad");
             ThemeDocument theme = Samples.of(tokens);
             Finding finding = Resolution.of(theme, theme.defaults()).findings().get(0);
             ThemeDocument mended = finding.fixes().get(0).edit().applyTo(theme).theme();
@@ -325,7 +437,9 @@ class ThemeGraphTest {
             ThemeDocument theme = Samples.of(Samples.alias(Samples.alias(Group.EMPTY, "a", "b"), "b", "a"));
             Finding finding = Resolution.of(theme, theme.defaults()).findings().get(0);
             ThemeDocument mended = finding.fixes().get(0).edit().applyTo(theme).theme();
-            assertThat(Resolution.of(mended, mended.defaults()).findings()).extracting(Finding::code).doesNotContain("cycle");
+            assertThat(Resolution.of(mended, mended.defaults()).findings())
+                    .extracting(Finding::code)
+                    .doesNotContain("cycle");
         }
     }
 
@@ -335,18 +449,24 @@ class ThemeGraphTest {
 
         @Test
         void aPieceOfManyPathsIsRenamedWithItsReferences() {
-            ThemeDocument renamed = Bulk.renamePaths(theme, "color.brand", "color.umber").applyTo(theme).theme();
+            ThemeDocument renamed = Bulk.renamePaths(theme, "color.brand", "color.umber")
+                    .applyTo(theme)
+                    .theme();
             Resolution before = Resolution.of(theme, theme.defaults());
             Resolution after = Resolution.of(renamed, renamed.defaults());
             assertThat(after.findings()).isEmpty();
-            assertThat(after.find("color.umber.60").orElseThrow().value()).isEqualTo(before.find("color.brand.60").orElseThrow().value());
-            assertThat(after.find("surface.page.link").orElseThrow().value()).isEqualTo(before.find("surface.page.link").orElseThrow().value());
+            assertThat(after.find("color.umber.60").orElseThrow().value())
+                    .isEqualTo(before.find("color.brand.60").orElseThrow().value());
+            assertThat(after.find("surface.page.link").orElseThrow().value())
+                    .isEqualTo(before.find("surface.page.link").orElseThrow().value());
             assertThat(ThemeJson.writeInline(renamed)).doesNotContain("color.brand");
         }
 
         @Test
         void aValueIsReplacedWhereverItIsWritten() {
-            ThemeDocument changed = Bulk.replaceValues(theme, "{color.ink.100}", "{color.ink.110}").applyTo(theme).theme();
+            ThemeDocument changed = Bulk.replaceValues(theme, "{color.ink.100}", "{color.ink.110}")
+                    .applyTo(theme)
+                    .theme();
             assertThat(ThemeJson.writeInline(changed)).doesNotContain("{color.ink.100}");
         }
 
@@ -354,7 +474,10 @@ class ThemeGraphTest {
         void aGroupIsShiftedAndItsReferencesStay() {
             Edit edit = Bulk.shift(theme, BASE, TokenPath.of("width"), Operation.MULTIPLY, List.of("2"));
             ThemeDocument changed = edit.applyTo(theme).theme();
-            assertThat(Resolution.of(changed, changed.defaults()).find("width.text").orElseThrow().value())
+            assertThat(Resolution.of(changed, changed.defaults())
+                            .find("width.text")
+                            .orElseThrow()
+                            .value())
                     .isEqualTo(org.umberloom.core.token.DimensionValue.rem(80));
             assertThat(edit.label()).isEqualTo("multiply 2 on 4 tokens of width");
         }
@@ -365,8 +488,10 @@ class ThemeGraphTest {
         Edit one = new Edit.SetValue(BASE, TokenPath.of("color.a.seed"), new ColorValue(Color.rgb(1, 2, 3)));
         Edit other = new Edit.SetValue(BASE, TokenPath.of("color.b.seed"), new ColorValue(Color.rgb(1, 2, 3)));
         assertThat(one.meets(other)).isFalse();
-        assertThat(one.meets(new Edit.Move(TokenPath.of("color.a"), TokenPath.of("color.c")))).isTrue();
-        assertThat(one.meets(new Edit.SetValue(Place.set("roles"), TokenPath.of("color.a.seed"), Alias.to("x")))).isFalse();
+        assertThat(one.meets(new Edit.Move(TokenPath.of("color.a"), TokenPath.of("color.c"))))
+                .isTrue();
+        assertThat(one.meets(new Edit.SetValue(Place.set("roles"), TokenPath.of("color.a.seed"), Alias.to("x"))))
+                .isFalse();
         assertThat(one.meets(new Structure.RemoveSet("roles"))).isFalse();
         assertThat(new Edit.SetName("x").meets(new Edit.SetName("y"))).isTrue();
     }

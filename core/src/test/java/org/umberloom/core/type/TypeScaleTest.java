@@ -22,8 +22,8 @@ class TypeScaleTest {
 
     @Test
     void stepsMoveBetweenTheirEnds() {
-        Map<String, TokenValue> steps = new TypeScale(new TypeScale.End(16, 1.2), new TypeScale.End(18, 1.25), 360, 1280,
-                -1, 3).steps();
+        Map<String, TokenValue> steps =
+                new TypeScale(new TypeScale.End(16, 1.2), new TypeScale.End(18, 1.25), 360, 1280, -1, 3).steps();
         assertThat(steps.keySet()).containsExactly("minus-1", "0", "1", "2", "3");
         FluidValue base = (FluidValue) steps.get("0");
         assertThat(base.pxAt(320)).isEqualTo(16);

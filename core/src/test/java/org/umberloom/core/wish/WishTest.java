@@ -50,33 +50,44 @@ class WishTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "value|set:base|color.brand.seed||#nope|hex digits",
-        "value|set:base|color.none||#fff|no token",
-        "value||color.none||#fff|no token",
-        "value|set:roles|surface.page.text||{size.1}|a color is needed",
-        "value|set:roles|surface.page.text||{color.none}|no token",
-        "member|set:roles|type.h1|fontSize|huge|not a length",
-        "member|set:roles|type.h1|fontColor|red|no part",
-        "member|set:base|color.brand.seed|fontSize|1px|not a text style",
-        "hue|set:base|color.brand||#fff|already is a hue",
-        "role||color.brand||#fff|no role that pages read",
-        "newToken|set:base|color.ink||#fff|already is a “color.ink”",
-        "newToken|set:base|x..y||1|cannot be a name",
-        "about|set:base|x.y||1|There is no “x.y”"})
-    void whatMakesNoSenseIsRefusedWithAReason(String op, String place, String path, String member, String text, String why) {
-        assertThatThrownBy(() -> asked(op, place, path, member, text).in(seen(THEME))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(why);
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "value|set:base|color.brand.seed||#nope|hex digits",
+                "value|set:base|color.none||#fff|no token",
+                "value||color.none||#fff|no token",
+                "value|set:roles|surface.page.text||{size.1}|a color is needed",
+                "value|set:roles|surface.page.text||{color.none}|no token",
+                "member|set:roles|type.h1|fontSize|huge|not a length",
+                "member|set:roles|type.h1|fontColor|red|no part",
+                "member|set:base|color.brand.seed|fontSize|1px|not a text style",
+                "hue|set:base|color.brand||#fff|already is a hue",
+                "role||color.brand||#fff|no role that pages read",
+                "newToken|set:base|color.ink||#fff|already is a “color.ink”",
+                "newToken|set:base|x..y||1|cannot be a name",
+                "about|set:base|x.y||1|There is no “x.y”"
+            })
+    void whatMakesNoSenseIsRefusedWithAReason(
+            String op, String place, String path, String member, String text, String why) {
+        assertThatThrownBy(() -> asked(op, place, path, member, text).in(seen(THEME)))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(why);
     }
 
     @Test
     void aNewHueBringsItsRamp() {
         ThemeDocument changed = applied(THEME, asked("hue", "set:base", "color.moss", null, "seagreen"));
-        assertThat(changed.at(Place.set("base")).group(TokenPath.of("color.moss")).orElseThrow().children()).hasSize(15);
+        assertThat(changed.at(Place.set("base"))
+                        .group(TokenPath.of("color.moss"))
+                        .orElseThrow()
+                        .children())
+                .hasSize(15);
     }
 
     @Test
     void setsModifiersAndContextsAreMadeCopiedRenamedAndOrdered() {
-        ThemeDocument theme = applied(THEME,
+        ThemeDocument theme = applied(
+                THEME,
                 new PlaceWish.NewModifier("density", List.of("roomy ", "", "compact")),
                 new Structure.AddContext("density", "dense", org.umberloom.core.token.Group.EMPTY, -1),
                 new PlaceWish.CopyPlace(Place.context("scheme", "dark"), "dusk"),
@@ -88,76 +99,132 @@ class WishTest {
         assertThat(theme.sets()).containsOnlyKeys("base", "spare", "roles", "late");
         assertThat(theme.modifiers().get("air").contexts()).containsOnlyKeys("roomy", "compact", "dense");
         assertThat(theme.modifiers().get("air").defaultContext()).isEqualTo("compact");
-        assertThat(theme.modifiers().get("scheme").contexts().get("dusk")).isEqualTo(theme.modifiers().get("scheme").contexts().get("dark"));
-        assertThat(theme.order()).extracting(ThemeDocument.OrderEntry::toString)
+        assertThat(theme.modifiers().get("scheme").contexts().get("dusk"))
+                .isEqualTo(theme.modifiers().get("scheme").contexts().get("dark"));
+        assertThat(theme.order())
+                .extracting(ThemeDocument.OrderEntry::toString)
                 .containsExactly("set:base", "set:spare", "set:roles", "set:late", "modifier:scheme", "modifier:air");
-        assertThat(applied(theme, new PlaceWish.RemovePlace(Place.set("late")), new PlaceWish.RemovePlace(Place.context("scheme", "dusk"))).places())
+        assertThat(applied(
+                                theme,
+                                new PlaceWish.RemovePlace(Place.set("late")),
+                                new PlaceWish.RemovePlace(Place.context("scheme", "dusk")))
+                        .places())
                 .hasSize(theme.places().size() - 2);
     }
 
     @Test
     void aModifierNeedsAContext() {
-        assertThatThrownBy(() -> applied(THEME, new PlaceWish.NewModifier("m", List.of(" ")))).hasMessageContaining("at least one context");
+        assertThatThrownBy(() -> applied(THEME, new PlaceWish.NewModifier("m", List.of(" "))))
+                .hasMessageContaining("at least one context");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"width.huge|dimension|90rem", "shadow.low|shadow|0px 1px 2px 0px {color.ink.100}", "x.y|color|lighten({color.brand.60}, 5)"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "width.huge|dimension|90rem",
+                "shadow.low|shadow|0px 1px 2px 0px {color.ink.100}",
+                "x.y|color|lighten({color.brand.60}, 5)"
+            })
     void aNewTokenHasItsType(String path, String type, String text) {
-        ThemeDocument changed = applied(THEME, new ValueWish.NewToken(Place.set("base"), TokenPath.of(path), Optional.of(type), text));
-        assertThat(Resolution.of(changed, changed.defaults()).find(path).orElseThrow().type().id()).isEqualTo(type);
+        ThemeDocument changed =
+                applied(THEME, new ValueWish.NewToken(Place.set("base"), TokenPath.of(path), Optional.of(type), text));
+        assertThat(Resolution.of(changed, changed.defaults())
+                        .find(path)
+                        .orElseThrow()
+                        .type()
+                        .id())
+                .isEqualTo(type);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"knitting|1|not a type of token", "color|lighten({color.none}, 5)|no token “color.none”"})
+    @CsvSource(
+            delimiter = '|',
+            value = {"knitting|1|not a type of token", "color|lighten({color.none}, 5)|no token “color.none”"})
     void aNewTokenOfNoTypeOrValueIsRefused(String type, String text, String why) {
-        assertThatThrownBy(() -> applied(THEME, new ValueWish.NewToken(Place.set("base"), TokenPath.of("x.y"), Optional.of(type), text))).hasMessageContaining(why);
+        assertThatThrownBy(() -> applied(
+                        THEME, new ValueWish.NewToken(Place.set("base"), TokenPath.of("x.y"), Optional.of(type), text)))
+                .hasMessageContaining(why);
     }
 
     @Test
     void withoutAPlaceAValueIsWrittenWhereItStands() {
-        Edit edit = asked("value", "", "surface.page.text", null, "{color.ink.90}").in(seen(THEME));
-        assertThat(edit).isInstanceOfSatisfying(Edit.SetValue.class, set -> assertThat(set.place()).isEqualTo(Place.set("roles")));
+        Edit edit =
+                asked("value", "", "surface.page.text", null, "{color.ink.90}").in(seen(THEME));
+        assertThat(edit).isInstanceOfSatisfying(Edit.SetValue.class, set -> assertThat(set.place())
+                .isEqualTo(Place.set("roles")));
     }
 
     @Test
     void aStyleWrittenAtAScopeStartsFromWhatHoldsThere() {
         Place articles = Place.scope(Scope.kind("article"));
-        ThemeDocument changed = applied(THEME, new ValueWish.Member(Optional.of(articles), TokenPath.of("type.body"), "lineHeight", "1.8"));
-        TypographyValue before = Resolution.of(THEME, THEME.defaults()).value("type.body", TypographyValue.class).orElseThrow();
-        TypographyValue after = Resolution.of(changed, changed.defaults().at(Scope.kind("article"))).value("type.body", TypographyValue.class).orElseThrow();
-        assertThat(after).isEqualTo(before.withPart("lineHeight", after.lineHeight())).isNotEqualTo(before);
+        ThemeDocument changed = applied(
+                THEME, new ValueWish.Member(Optional.of(articles), TokenPath.of("type.body"), "lineHeight", "1.8"));
+        TypographyValue before = Resolution.of(THEME, THEME.defaults())
+                .value("type.body", TypographyValue.class)
+                .orElseThrow();
+        TypographyValue after = Resolution.of(changed, changed.defaults().at(Scope.kind("article")))
+                .value("type.body", TypographyValue.class)
+                .orElseThrow();
+        assertThat(after)
+                .isEqualTo(before.withPart("lineHeight", after.lineHeight()))
+                .isNotEqualTo(before);
     }
 
     @Test
     void recipesHaveAsManyStepsAsCanBeShown() {
-        assertThatThrownBy(() -> new ScaleWish.SpaceSteps(Place.set("base"), TokenPath.of("space"), 4, java.util.Collections.nCopies(61, 1.0)))
+        assertThatThrownBy(() -> new ScaleWish.SpaceSteps(
+                        Place.set("base"), TokenPath.of("space"), 4, java.util.Collections.nCopies(61, 1.0)))
                 .hasMessageContaining("up to 60 steps");
-        ThemeDocument changed = applied(THEME, new ScaleWish.SpaceSteps(Place.set("base"), TokenPath.of("space"), 4, List.of(1.0, 2.0)));
-        assertThat(Recipes.of(changed.at(Place.set("base")).group(TokenPath.of("space")).orElseThrow())).containsInstanceOf(Recipe.SpaceSteps.class);
+        ThemeDocument changed = applied(
+                THEME, new ScaleWish.SpaceSteps(Place.set("base"), TokenPath.of("space"), 4, List.of(1.0, 2.0)));
+        assertThat(Recipes.of(changed.at(Place.set("base"))
+                        .group(TokenPath.of("space"))
+                        .orElseThrow()))
+                .containsInstanceOf(Recipe.SpaceSteps.class);
     }
 
     @Test
     void aSurfaceIsAddedWithEveryRoleAndTakenAwayAgain() {
         ThemeDocument changed = applied(THEME, new SurfaceWish.AddSurface(TokenPath.of("surface.deep"), "quay"));
-        assertThat(changed.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.quay"))).isEqualTo(THEME.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.deep")));
-        assertThat(applied(changed, new SurfaceWish.RemoveSurface(TokenPath.of("surface.quay")))).isEqualTo(THEME);
-        assertThatThrownBy(() -> applied(THEME, new SurfaceWish.RemoveSurface(TokenPath.of("surface.page")))).hasMessageContaining("every page stands on it");
+        assertThat(changed.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.quay")))
+                .isEqualTo(THEME.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.deep")));
+        assertThat(applied(changed, new SurfaceWish.RemoveSurface(TokenPath.of("surface.quay"))))
+                .isEqualTo(THEME);
+        assertThatThrownBy(() -> applied(THEME, new SurfaceWish.RemoveSurface(TokenPath.of("surface.page"))))
+                .hasMessageContaining("every page stands on it");
     }
 
     @Test
     void anUnsetRoleIsWrittenWhereRolesStand() {
         ThemeDocument bare = applied(THEME, new ValueWish.Delete(Place.set("base"), TokenPath.of("width.text")));
-        ThemeDocument changed = applied(bare, new ValueWish.Role(Optional.empty(), TokenPath.of("width.text"), "44rem"));
-        assertThat(Resolution.of(changed, changed.defaults()).find("width.text").orElseThrow().value()).isEqualTo(DimensionValue.rem(44));
+        ThemeDocument changed =
+                applied(bare, new ValueWish.Role(Optional.empty(), TokenPath.of("width.text"), "44rem"));
+        assertThat(Resolution.of(changed, changed.defaults())
+                        .find("width.text")
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(DimensionValue.rem(44));
     }
 
     @Test
     void whatIsDeprecatedSaysWhatReplacesIt() {
-        ThemeDocument changed = applied(THEME, new ValueWish.About(Place.set("base"), TokenPath.of("color.brand.seed"), Optional.of(" the first "), Optional.of(true), Optional.of("ink")));
-        assertThat(changed.at(Place.set("base")).token(TokenPath.of("color.brand.seed")).orElseThrow().meta()).satisfies(meta -> {
-            assertThat(meta.description()).contains("the first");
-            assertThat(meta.deprecated()).contains("ink");
-        });
+        ThemeDocument changed = applied(
+                THEME,
+                new ValueWish.About(
+                        Place.set("base"),
+                        TokenPath.of("color.brand.seed"),
+                        Optional.of(" the first "),
+                        Optional.of(true),
+                        Optional.of("ink")));
+        assertThat(changed.at(Place.set("base"))
+                        .token(TokenPath.of("color.brand.seed"))
+                        .orElseThrow()
+                        .meta())
+                .satisfies(meta -> {
+                    assertThat(meta.description()).contains("the first");
+                    assertThat(meta.deprecated()).contains("ink");
+                });
     }
 
     private static Asked ground(Map<String, Object> ground) {
@@ -165,7 +232,10 @@ class WishTest {
     }
 
     private static Ground lying(ThemeDocument theme) {
-        return Ground.of(theme.at(Place.set("roles")).group(TokenPath.of("surface.page")).orElseThrow()).orElseThrow();
+        return Ground.of(theme.at(Place.set("roles"))
+                        .group(TokenPath.of("surface.page"))
+                        .orElseThrow())
+                .orElseThrow();
     }
 
     @Test
@@ -175,14 +245,22 @@ class WishTest {
         ThemeDocument drawn = applied(dotted, ground(Map.of("role", "accent", "scrim", false)));
         assertThat(lying(drawn).source()).isEqualTo("dots");
         assertThat(lying(drawn).role()).isEqualTo("accent");
-        assertThat(lying(applied(drawn, ground(Map.of("source", "waves")))).scrim()).as("the same kind stays as it is").isFalse();
-        assertThat(lying(applied(drawn, ground(Map.of("kind", "gradient", "source", "gradient.fog")))).scrim()).as("another begins anew").isTrue();
+        assertThat(lying(applied(drawn, ground(Map.of("source", "waves")))).scrim())
+                .as("the same kind stays as it is")
+                .isFalse();
+        assertThat(lying(applied(drawn, ground(Map.of("kind", "gradient", "source", "gradient.fog"))))
+                        .scrim())
+                .as("another begins anew")
+                .isTrue();
     }
 
     @Test
     void aGroundHasToBeSaidOnce() {
-        assertThatThrownBy(() -> applied(THEME, ground(Map.of("scrim", true)))).hasMessageContaining("say what kind of ground it is");
-        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "picture")))).hasMessageContaining("Say which picture");
-        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "marble", "source", "x")))).hasMessageContaining("picture, gradient or pattern");
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("scrim", true))))
+                .hasMessageContaining("say what kind of ground it is");
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "picture"))))
+                .hasMessageContaining("Say which picture");
+        assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "marble", "source", "x"))))
+                .hasMessageContaining("picture, gradient or pattern");
     }
 }
