@@ -86,8 +86,8 @@ class PictureReaderTest {
     void aVectorPictureCountsTheColorsItNames() {
         int[] pixels = reader.pixels(
                 """
-                <svg xmlns="http://www.w3.org/2000/svg"><rect fill="#1c6076"/><path style="stroke: #c8501c; fill:none"/><use "
-                        + "href="#a"/></svg>"""
+                <svg xmlns="http://www.w3.org/2000/svg"><rect fill="#1c6076"/>
+                 <path style="stroke: #c8501c; fill:none"/><use href="#a"/></svg>"""
                         .getBytes(StandardCharsets.UTF_8));
         assertThat(PictureColors.of(pixels, 8))
                 .extracting(found -> CssColor.write(found.color()))
