@@ -88,6 +88,16 @@
   /** Pictures have addresses in a style sheet beside them; here they come from where the theme keeps them. */
   const here = (css: string) => css.replaceAll('url("ground/', `url("/api/themes/${bench.id}/pictures/`);
   const percent = (share: number) => `${Math.floor(share * 100)} %`;
+  const unreadable = (veil: Schemas['VeilView']) => ground !== undefined && !ground.missing && !ground.scrim && veil.alpha > 0;
+
+  /** How text stands on the ground in a scheme, in words. */
+  function standing(veil: Schemas['VeilView']): string {
+    const scrim = `${Math.round(veil.alpha * 1000) / 10} %`;
+    if (ground?.missing) return 'the source is missing';
+    if (veil.alpha === 0) return 'readable without a scrim';
+    if (unreadable(veil)) return `readable on ${percent(veil.readable)} only; a scrim of ${scrim} is needed`;
+    return `scrim of ${scrim}; without it ${percent(veil.readable)} would be readable`;
+  }
 </script>
 
 <div class="flex flex-col gap-3 p-3">
@@ -256,13 +266,7 @@
           >
             {#each veil.texts as text (text.role)}<span style:color={text.hex}>{capital(text.role)}</span>{/each}
           </div>
-          <figcaption class="caption">
-            {veil.scheme}: {#if ground.missing}the source is missing{:else if veil.alpha === 0}readable without a scrim{:else if ground.scrim}scrim
-              of {Math.round(veil.alpha * 1000) / 10} %; without it {percent(veil.readable)} would be readable{:else}<span
-                class="font-semibold text-must"
-                >readable on {percent(veil.readable)} only; a scrim of {Math.round(veil.alpha * 1000) / 10} % is needed</span
-              >{/if}
-          </figcaption>
+          <figcaption class="caption {unreadable(veil) ? 'font-semibold text-must!' : ''}">{veil.scheme}: {standing(veil)}</figcaption>
         </figure>
       {/each}
     </div>

@@ -24,6 +24,8 @@
   const layers = $derived(bench.saved?.structure.layers ?? []);
   const applying = $derived(layers.filter((layer) => layer.applies));
   const resting = $derived(layers.filter((layer) => !layer.applies));
+  /** What holds on pages of one kind alone lies above every set and modifier. */
+  const scoped = $derived(bench.writable.filter((one) => one.kind === 'scope' && one.holds > 0));
   const most = $derived(Math.max(1, ...layers.flatMap((l) => (l.kind === 'set' ? [l.tokens] : l.contexts.map((c) => c.tokens)))));
 
   let asking = $state.raw<Asking | null>(null);
@@ -204,9 +206,11 @@
 {#snippet band(layer: Layer, index: number)}
   <li
     bind:this={bands[index]}
-    class="flex w-56 shrink-0 flex-col border-l-2 bg-raised {layer.kind === 'set' ? 'border-ink' : 'border-accent'} {layer.applies
-      ? ''
-      : 'opacity-70'} {dragged?.from === index && layer.applies ? 'relative z-10 outline-2 outline-accent' : ''}"
+    class="flex max-w-56 min-w-46 flex-1 flex-col border-l-2 bg-raised {layer.kind === 'set'
+      ? 'border-ink'
+      : 'border-accent'} {layer.applies ? '' : 'opacity-70'} {dragged?.from === index && layer.applies
+      ? 'relative z-10 outline-2 outline-accent'
+      : ''}"
     style:transform={dragged?.from === index && layer.applies ? `translateX(${dragged.x}px)` : undefined}
     aria-label="{layer.kind} {layer.name}"
   >
@@ -304,6 +308,33 @@
   {/if}
   <ol class="flex items-start gap-3" aria-label="Resolution order">
     {#each applying as layer, i (entry(layer))}{@render band(layer, i)}{/each}
+    {#if scoped.length}
+      <li class="max-w-56 min-w-46 flex-1 border-l-2 border-ink bg-raised" aria-label="kinds of pages">
+        <div class="flex h-8 items-center gap-1 px-2">
+          <span class="min-w-0 grow truncate font-semibold">Kinds of pages</span>
+          <span class="caption">above all</span>
+        </div>
+        <div class="px-2 pb-2">
+          <p class="caption mb-1">What differs on them on purpose</p>
+          <ul class="flex flex-col gap-1">
+            {#each scoped as one (one.place)}
+              <li class="border border-border {bench.target === one.place ? 'bg-chosen' : ''}">
+                <button
+                  class="flex w-full items-center gap-1 px-2 py-0.5 text-left hover:underline {bench.target === one.place
+                    ? 'font-semibold'
+                    : ''}"
+                  aria-pressed={bench.target === one.place}
+                  title="Edits go there"
+                  onclick={() => bench.aimAt(bench.target === one.place ? '' : one.place)}
+                  ><span class="min-w-0 grow truncate">{one.words}</span><span class="caption">{one.holds}</span></button
+                >
+                {@render threads(one.holds)}
+              </li>
+            {/each}
+          </ul>
+        </div>
+      </li>
+    {/if}
   </ol>
   {#if resting.length}
     <h3 class="caption mt-3 mb-1">Not in the order, so never seen</h3>

@@ -70,6 +70,15 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAnyPackage(ROOT + "theme..", ROOT + "check..", ROOT + "css..");
 
+    /** What somebody asks for is read from outside; nothing within is written in wishes. */
+    @ArchTest
+    static final ArchRule onlyTheReaderKnowsWishes = noClasses()
+            .that()
+            .resideOutsideOfPackages(ROOT + "format..", ROOT + "wish..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage(ROOT + "wish..");
+
     @ArchTest
     static final ArchRule packagesFormNoCycle =
             slices().matching(ROOT + "(*)..").should().beFreeOfCycles();

@@ -129,9 +129,10 @@ class KitTest {
                       walk(style.sheet.cssRules);
                       const refused = faces.filter((face) => !/font-weight: \\d+ \\d+;/.test(face) || !face.includes('src: url('));
                       const plain = css.replace(/@font-face \\{[^}]*\\}/g, '');
-                      for (const [, property, value] of plain.matchAll(/^ {2}([\\w-]+): (.+);$/gm))
+                      for (const [, property, value] of plain.matchAll(/^ {2}([\\w-]+): (.+);$/gm)) {
                         const own = property.startsWith('--');
                         if (!own && !CSS.supports(property, value.replace(/ !important$/, ''))) refused.push(property + ': ' + value);
+                      }
                       if (rules < 40 || faces.length !== 7)
                         refused.push('only ' + rules + ' rules and ' + faces.length + ' faces were read');
                       return refused;

@@ -379,13 +379,13 @@ class LooksAndTokensTest {
                 .containsText("shape.radius");
         button("Before and after, side by side").click();
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("6px"));
-        assertThat((String) page.locator("iframe")
+        page.waitForCondition(() -> "19px"
+                .equals(page.locator("iframe")
                         .nth(1)
                         .contentFrame()
                         .locator("[data-part=button]")
                         .first()
-                        .evaluate("e => getComputedStyle(e).borderRadius"))
-                .isEqualTo("19px");
+                        .evaluate("e => getComputedStyle(e).borderRadius")));
         button("All bays back to the draft").click();
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("19px"));
         button("Make it the newest").click();
