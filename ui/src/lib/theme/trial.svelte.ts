@@ -2,6 +2,7 @@ import type { Schemas } from '$lib/api/client';
 import type { Pages } from '$lib/site/pages';
 import { afterPaint, nextFrame } from '$lib/ui/frames';
 import type { Edit, Instruments } from './bench.svelte';
+import { kept } from './kept';
 
 /** While a pointer moves, the tray follows the pages once in so long at the most. */
 const TRAY_MS = 160;
@@ -163,12 +164,12 @@ export class Trial {
   #laid(probe: Schemas['Probe'], surfaces: Schemas['SurfaceView'][], findings: Schemas['FindingView'][]): Instruments {
     const stored = this.#ground.stored()!;
     const hues = stored.color.hues.map((hue) => probe.hues.find((h) => h.path === hue.path) ?? hue);
-    return {
+    return kept(this.shown, {
       ...stored,
       color: { ...stored.color, hues, surfaces },
       type: probe.type[0] ?? stored.type,
       space: probe.space[0] ?? stored.space,
       findings
-    };
+    });
   }
 }

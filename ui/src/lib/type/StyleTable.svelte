@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import { kept } from '$lib/theme/kept';
   import Compartment from '$lib/ui/Compartment.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
@@ -8,7 +9,9 @@
   let { bench }: { bench: Bench } = $props();
 
   const type = $derived(bench.shown?.type);
-  const steps = $derived(type?.scales.flatMap((s) => s.steps) ?? []);
+  /** The steps to choose from by name: not how large they are, so that the choices stay while a scale is dragged. */
+  let named: { path: string; name: string }[] = [];
+  const steps = $derived((named = kept(named, type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name }))) ?? [])));
 
   const edit = (style: Schemas['StyleView'], member: string, text: string) => ({
     op: 'member' as const,

@@ -2,6 +2,7 @@ package org.umberloom.bench;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -59,17 +60,25 @@ final class Browsing {
                                                         ThemeJson.writeInline(theme)
                                                                 .getBytes(StandardCharsets.UTF_8)))))
                 .text();
-        return answer.replaceAll("\\D", "");
+        return answer.replaceAll("(?s).*?\"id\":(\\d+).*", "$1");
     }
 
-    /** The bench with four bays, their pages loaded. */
+    /** The bench with four bays, the demo's pages loaded in them. */
     static void openBench(Page page, String address, String theme) {
         page.navigate(address + "/bench/" + theme);
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
                 .waitFor();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add a bay"))
                 .click();
-        for (int bay = 0; bay < BAYS; bay++)
-            page.locator("iframe").nth(bay).contentFrame().locator("h1").waitFor();
+        for (int bay = 0; bay < BAYS; bay++) {
+            page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                    .nth(bay)
+                    .selectOption(bay == 1 ? "crossings/timetable" : "crossings/index");
+            page.locator("iframe")
+                    .nth(bay)
+                    .contentFrame()
+                    .locator("h1", new FrameLocator.LocatorOptions().setHasText(bay == 1 ? "Summer" : "Five islands"))
+                    .waitFor();
+        }
     }
 }

@@ -42,8 +42,8 @@ final class ProbeTime {
                   for (let i = 0; i < count; i++) {
                     const response = await fetch(`/api/themes/${id}/probe`, { method: 'POST',
                       headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-                      body: JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
-                        text: `oklch(0.5 0.1 ${i % 360})` }) });
+                      body: JSON.stringify({ base: 0, lean: true, edit: { op: 'value', place: 'set:base',
+                        path: 'color.brand.seed', text: `oklch(0.5 0.1 ${i % 360})` } }) });
                     await response.text();
                     shares.push(Number(/dur=([\\d.]+)/.exec(response.headers.get('Server-Timing'))[1]) + 0.0001);
                   }
@@ -66,8 +66,8 @@ final class ProbeTime {
                     const start = performance.now();
                     await new Promise((answered) => {
                       line.onmessage = (event) => answered(JSON.parse(event.data));
-                      line.send(JSON.stringify({ base: 0, lean: true, op: 'value', place: 'set:base', path: 'color.brand.seed',
-                        text: `oklch(0.5 0.1 ${i % 360})` }));
+                      line.send(JSON.stringify({ base: 0, lean: true, edit: { op: 'value', place: 'set:base',
+                        path: 'color.brand.seed', text: `oklch(0.5 0.1 ${i % 360})` } }));
                     });
                     times.push(performance.now() - start + 0.0001);
                   }

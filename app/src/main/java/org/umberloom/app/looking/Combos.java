@@ -102,7 +102,10 @@ public record Combos(
 
     /** The same, found from what it was before an edit, where that combination was looked at then. */
     public LiveProperties properties(Resolution resolution, Combos before) {
-        Resolution then = before.live.get(resolution.combination().key());
+        Resolution then = before.live.values().stream()
+                .filter(one -> one.combination().equals(resolution.combination()))
+                .findFirst()
+                .orElse(null);
         return then == null
                 ? properties(resolution)
                 : properties.computeIfAbsent(

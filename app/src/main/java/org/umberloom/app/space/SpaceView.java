@@ -1,12 +1,11 @@
 package org.umberloom.app.space;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
@@ -68,8 +67,10 @@ public record SpaceView(
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
         List<SpaceScaleView> scales = new ArrayList<>();
+        Set<String> grown = new HashSet<>();
         for (Place place : combos.applying())
             combos.theme().at(place).forEachGroup((path, group) -> {
+                if (Recipes.of(group).isPresent()) grown.add(path.dotted());
                 if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
                     scales.add(new SpaceScaleView(
                             path.dotted(),
@@ -81,15 +82,15 @@ public record SpaceView(
         Worn worn = Worn.of(standard);
         return new SpaceView(
                 scales,
-                found(standard, scales),
+                found(standard, grown),
                 roles(worn, "gap."),
                 roles(worn, "shape."),
                 roles(worn, "width."),
                 ruler(worn));
     }
 
-    private static List<FoundScaleView> found(Resolution resolution, List<SpaceScaleView> scales) {
-        Set<String> grown = scales.stream().map(SpaceScaleView::path).collect(Collectors.toSet());
+    /** @param grown groups that a recipe computes */
+    private static List<FoundScaleView> found(Resolution resolution, Set<String> grown) {
         return Recognized.scales(resolution).stream()
                 .filter(scale -> !grown.contains(scale.group().dotted())
                         && scale.steps().stream().noneMatch(step -> Contract.standard()
@@ -165,9 +166,7 @@ public record SpaceView(
                 wide(width(worn, "content")),
                 wide(width(worn, "wide")),
                 width(worn, "gutter"));
-        return Stream.iterate(RULER_START, w -> w <= RULER_END, w -> w + RULER_STEP)
-                .map(w -> widths.at(w))
-                .toList();
+        return widths.between(RULER_START, RULER_END, RULER_STEP);
     }
 
     private static TokenValue width(Worn worn, String name) {

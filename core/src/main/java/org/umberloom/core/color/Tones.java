@@ -2,6 +2,8 @@ package org.umberloom.core.color;
 
 import java.nio.ByteBuffer;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /**
  * The colors of a ground with the share of its area that each covers: of a picture its pixels, gathered into 32 steps of
@@ -55,9 +57,22 @@ public final class Tones {
         return new Tones(rgba, shares);
     }
 
-    /** Colors that cover equal shares. */
+    /** Colors that cover equal shares, each a tone of its own. */
     public static Tones of(Color... colors) {
-        return ofPixels(Arrays.stream(colors).mapToInt(Color::argb).toArray());
+        Map<Integer, Integer> counts = new LinkedHashMap<>();
+        for (Color color : colors) counts.merge(color.argb(), 1, Integer::sum);
+        int[] rgba = new int[counts.size() * 4];
+        double[] shares = new double[counts.size()];
+        int at = 0;
+        for (Map.Entry<Integer, Integer> tone : counts.entrySet()) {
+            int argb = tone.getKey();
+            rgba[at * 4] = argb >> 16 & 0xff;
+            rgba[at * 4 + 1] = argb >> 8 & 0xff;
+            rgba[at * 4 + 2] = argb & 0xff;
+            rgba[at * 4 + 3] = argb >>> 24;
+            shares[at++] = (double) tone.getValue() / colors.length;
+        }
+        return new Tones(rgba, shares);
     }
 
     int size() {

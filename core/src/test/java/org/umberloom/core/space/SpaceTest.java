@@ -33,6 +33,33 @@ class SpaceTest {
         assertThat(widths.at(1200).wide()).isCloseTo(1200 - 96, within(1e-9));
     }
 
+    /** Whoever draws straight lines between what is given comes to what every viewport is given by itself. */
+    @Test
+    void overARangeOnlyTheKinksAreTold() {
+        List<PageWidths.Bands> told = widths.between(320, 1920, 10);
+        assertThat(told).hasSizeLessThan(16);
+        assertThat(told.get(0)).isEqualTo(widths.at(320));
+        assertThat(told.get(told.size() - 1)).isEqualTo(widths.at(1920));
+        for (int viewport = 320; viewport <= 1920; viewport += 10) {
+            int at = viewport;
+            PageWidths.Bands high = told.stream()
+                    .filter(one -> one.viewport() >= at)
+                    .findFirst()
+                    .orElseThrow();
+            PageWidths.Bands low = told.stream()
+                    .filter(one -> one.viewport() <= at)
+                    .reduce((one, next) -> next)
+                    .orElseThrow();
+            double share = high.equals(low) ? 0 : (at - low.viewport()) / (high.viewport() - low.viewport());
+            assertThat(low.content() + (high.content() - low.content()) * share)
+                    .as("at %d", at)
+                    .isCloseTo(widths.at(at).content(), within(1e-6));
+            assertThat(low.gutter() + (high.gutter() - low.gutter()) * share)
+                    .as("at %d", at)
+                    .isCloseTo(widths.at(at).gutter(), within(1e-6));
+        }
+    }
+
     @Test
     void aViewportNarrowerThanItsGuttersLeavesNothing() {
         assertThat(widths.at(20).content()).isZero();
