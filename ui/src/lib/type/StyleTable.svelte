@@ -10,8 +10,11 @@
 
   const type = $derived(bench.shown?.type);
   /** The steps to choose from by name: not how large they are, so that the choices stay while a scale is dragged. */
-  let named: { path: string; name: string }[] = [];
-  const steps = $derived((named = kept(named, type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name }))) ?? [])));
+  const last = { named: [] as { path: string; name: string }[] };
+  const steps = $derived.by(() => {
+    const named = type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name }))) ?? [];
+    return (last.named = kept(last.named, named));
+  });
 
   const edit = (style: Schemas['StyleView'], member: string, text: string) => ({
     op: 'member' as const,
