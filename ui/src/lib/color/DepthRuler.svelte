@@ -32,6 +32,7 @@
     : 'Choose a shade to see what it can carry'}
 >
   {#if from}
+    <span class="absolute top-0 h-full w-0.5 bg-ink" style:left={at(from.depth)}></span>
     {#each spans as span, i (span.ratio)}
       {#if from.depth + span.apart <= sight.black}
         <span
@@ -41,7 +42,7 @@
           style:right="0"
         ></span>
         <span
-          class="caption absolute pr-1 whitespace-nowrap leading-4!"
+          class="caption absolute bg-ground pr-1 whitespace-nowrap leading-4!"
           style:top="{i * 14}px"
           style:right={at(sight.black - from.depth - span.apart)}>{span.words} ≥ {Math.round(from.depth + span.apart)}</span
         >
@@ -53,12 +54,13 @@
           style:left="0"
           style:right="{100 - ((from.depth - span.apart) / sight.black) * 100}%"
         ></span>
-        <span class="caption absolute pl-1 whitespace-nowrap leading-4!" style:top="{i * 14}px" style:left={at(from.depth - span.apart)}
-          >{span.words} ≤ {Math.round(from.depth - span.apart)}</span
+        <span
+          class="caption absolute bg-ground pl-1 whitespace-nowrap leading-4!"
+          style:top="{i * 14}px"
+          style:left={at(from.depth - span.apart)}>{span.words} ≤ {Math.round(from.depth - span.apart)}</span
         >
       {/if}
     {/each}
-    <span class="absolute top-0 h-full w-0.5 bg-ink" style:left={at(from.depth)}></span>
   {:else}
     <p class="caption pt-2">Point at a shade: the bars show which depths may stand on it, or carry it.</p>
   {/if}

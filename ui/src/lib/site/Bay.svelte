@@ -41,6 +41,8 @@
     { name: 'Desk', width: 1280 }
   ];
 
+  const NARROW = 230;
+
   let frame: HTMLIFrameElement | undefined = $state();
   let room = $state(0);
   let loaded = $state(false);
@@ -111,6 +113,9 @@
     if (found && path) bench.open({ path, contexts: { ...bay.contexts }, scope, roles: found.roles }, !(bench.tab in KIND_OF_TAB));
   }
 
+  /** Too narrow for a page's name beside the tools. */
+  const narrow = $derived(bay.width * scale < NARROW);
+
   let start: { x: number; width: number } | null = null;
 
   function dragWidth(event: PointerEvent) {
@@ -118,95 +123,109 @@
   }
 </script>
 
+{#snippet pages()}
+  <select
+    class="value h-6 min-w-8 grow truncate bg-ground"
+    aria-label="Page"
+    bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}
+  >
+    {#each bench.sites as s (s.slug)}
+      <optgroup label={s.name}>
+        {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
+      </optgroup>
+    {/each}
+  </select>
+{/snippet}
+
+{#snippet tools()}
+  {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
+  {#if bay.revision !== null}
+    <button
+      class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover"
+      aria-label="Shows revision {bay.revision}; back to the draft"
+      title="Back to the draft"
+      onclick={() => (bay.revision = null)}>rev. {bay.revision}</button
+    >
+  {/if}
+  <DropdownMenu.Root>
+    <DropdownMenu.Trigger
+      class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}"
+      aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}"
+      title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger
+    >
+    <DropdownMenu.Portal to="main">
+      <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
+        <DropdownMenu.RadioGroup bind:value={bay.seeing}>
+          {#each [{ id: '', words: 'with all cones' }, ...bench.sight.ways] as way (way.id)}
+            <DropdownMenu.RadioItem
+              value={way.id}
+              class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold"
+              >{way.words}</DropdownMenu.RadioItem
+            >
+          {/each}
+        </DropdownMenu.RadioGroup>
+      </DropdownMenu.Content>
+    </DropdownMenu.Portal>
+  </DropdownMenu.Root>
+  {#if scheme}
+    <button
+      class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+      aria-label={dark ? `Show in ${scheme.light}` : `Show in ${scheme.dark}`}
+      onclick={() => choose(scheme.modifier, dark ? scheme.light : scheme.dark)}
+    >
+      {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
+    </button>
+  {/if}
+  {#if onalone}<button
+      class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
+      aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'}
+      onclick={onalone}
+    >
+      {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
+    </button>{/if}
+  {#if closable}
+    <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}
+      ><X size={14} /></button
+    >
+  {/if}
+{/snippet}
+
+{#snippet width()}
+  <select
+    class="value h-6 shrink-0 text-xs! bg-ground"
+    aria-label="Width"
+    bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}
+  >
+    {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
+    {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
+  </select>
+{/snippet}
+
+{#snippet combination()}
+  {#if bench.modifiers.length > 0}<ComboButton
+      modifiers={bench.modifiers}
+      contexts={bay.contexts}
+      of="bay {number}"
+      width="h-6 min-w-0 grow"
+      onchoose={choose}
+    />{/if}
+{/snippet}
+
 <section
   class="relative flex min-w-0 shrink-0 contain-strict flex-col border-r border-line"
   style:width="{bay.width * scale + EDGE}px"
   aria-label="Bay: {bay.page} at {bay.width} px, {words}"
 >
-  <!-- Two lines, so that even a narrow bay says both: which page, and in which combination. -->
-  <div class="flex h-14 flex-col justify-center overflow-hidden border-b border-border pl-1">
-    <div class="flex h-6 items-center">
-      <select
-        class="value h-6 min-w-8 grow truncate bg-ground"
-        aria-label="Page"
-        bind:value={() => `${bay.site}/${bay.page}`, (v) => ([bay.site, bay.page] = v.split('/') as [string, string])}
-      >
-        {#each bench.sites as s (s.slug)}
-          <optgroup label={s.name}>
-            {#each s.pages as p (p.slug)}<option value="{s.slug}/{p.slug}">{p.title}</option>{/each}
-          </optgroup>
-        {/each}
-      </select>
-      {#if bay.note}<span class="value shrink-0 truncate rounded-[3px] bg-chosen px-1.5 py-0.5">{bay.note}</span>{/if}
-      {#if bay.revision !== null}
-        <button
-          class="value shrink-0 rounded-[3px] bg-chosen px-1.5 py-0.5 hover:bg-hover"
-          aria-label="Shows revision {bay.revision}; back to the draft"
-          title="Back to the draft"
-          onclick={() => (bay.revision = null)}>rev. {bay.revision}</button
-        >
-      {/if}
-      {#if bay.width * scale > 150}
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger
-            class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover {bay.seeing ? 'bg-chosen' : ''}"
-            aria-label="How bay {number} is seen: {seen?.words ?? 'with all cones'}"
-            title={seen?.words ?? 'seen with all cones'}><Eye size={14} /></DropdownMenu.Trigger
-          >
-          <DropdownMenu.Portal to="main">
-            <DropdownMenu.Content class="z-40 rounded-[3px] border border-line bg-raised py-1" sideOffset={4} align="end">
-              <DropdownMenu.RadioGroup bind:value={bay.seeing}>
-                {#each [{ id: '', words: 'with all cones' }, ...bench.sight.ways] as way (way.id)}
-                  <DropdownMenu.RadioItem
-                    value={way.id}
-                    class="cursor-pointer px-3 py-1 data-highlighted:bg-hover data-[state=checked]:font-semibold"
-                    >{way.words}</DropdownMenu.RadioItem
-                  >
-                {/each}
-              </DropdownMenu.RadioGroup>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
-      {/if}
-      {#if scheme}
-        <button
-          class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
-          aria-label={dark ? `Show in ${scheme.light}` : `Show in ${scheme.dark}`}
-          onclick={() => choose(scheme.modifier, dark ? scheme.light : scheme.dark)}
-        >
-          {#if dark}<Moon size={14} />{:else}<Sun size={14} />{/if}
-        </button>
-      {/if}
-      {#if onalone}<button
-          class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover"
-          aria-label={alone ? 'Show all bays' : 'Fill the area with this bay'}
-          onclick={onalone}
-        >
-          {#if alone}<Minimize size={13} />{:else}<Maximize size={13} />{/if}
-        </button>{/if}
-      {#if closable}
-        <button class="grid size-6 shrink-0 place-items-center rounded-[3px] hover:bg-hover" aria-label="Close this bay" onclick={onclose}
-          ><X size={14} /></button
-        >
-      {/if}
-    </div>
-    <div class="flex h-6 items-center text-xs text-muted">
-      <select
-        class="value h-6 shrink-0 text-xs! bg-ground"
-        aria-label="Width"
-        bind:value={() => String(bay.width), (v) => (bay.width = Number(v))}
-      >
-        {#each WIDTHS as w (w.width)}<option value={String(w.width)}>{w.width} px</option>{/each}
-        {#if !WIDTHS.some((w) => w.width === bay.width)}<option value={String(bay.width)}>{bay.width} px</option>{/if}
-      </select>
-      {#if bench.modifiers.length > 0}<ComboButton
-          modifiers={bench.modifiers}
-          contexts={bay.contexts}
-          of="bay {number}"
-          width="h-6 min-w-0 grow"
-          onchoose={choose}
-        />{/if}
-    </div>
+  <!-- Always says both, which page and in which combination: in two lines, in a narrow bay in three. -->
+  <div class="flex flex-col justify-center overflow-hidden border-b border-border pl-1 {narrow ? 'h-20' : 'h-14'}">
+    {#if narrow}
+      <div class="flex h-6 items-center">{@render pages()}</div>
+      <div class="flex h-6 items-center text-xs text-muted">{@render combination()}</div>
+      <div class="flex h-6 items-center text-xs text-muted">{@render width()}<span class="grow"></span>{@render tools()}</div>
+    {:else}
+      <div class="flex h-6 items-center">{@render pages()}{@render tools()}</div>
+      <div class="flex h-6 items-center text-xs text-muted">{@render width()}{@render combination()}</div>
+    {/if}
   </div>
 
   <div class="flex min-h-0 grow">

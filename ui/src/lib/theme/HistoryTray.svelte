@@ -51,9 +51,12 @@
       comparison = null;
       return;
     }
-    void ask(() => api.GET('/api/themes/{id}/compare', { params: { path: { id: bench.id }, query: { from, to } } })).then(
-      (found) => (comparison = found)
-    );
+    let current = true;
+    void ask(() => api.GET('/api/themes/{id}/compare', { params: { path: { id: bench.id }, query: { from, to } } })).then((found) => {
+      // An answer that took longer than a later one tells of what is no longer asked.
+      if (current) comparison = found;
+    });
+    return () => (current = false);
   });
 
   async function mark(name: string) {
