@@ -55,7 +55,13 @@ class KeepingTest {
                         .get("fault")
                         .getAsString())
                 .contains("cannot be shown", "can be exported");
-        assertThat(client.send("GET", "/api/themes", "").body()).contains("Tern Passage");
+        assertThat(client.send("GET", "/api/themes", "").body()).contains("Torn cloth", "\"findings\"");
+        assertThat(cards(client, "search=tern%20passage")
+                        .get(0)
+                        .getAsJsonObject()
+                        .get("name")
+                        .getAsString())
+                .isEqualTo("Tern Passage");
         assertThat(client.send("GET", "/api/themes/" + id + "/document", "").body())
                 .isEqualTo("{\"torn\": 1");
         Map<String, byte[]> everything = KitArchive.read(client.download("/api/everything.zip"));

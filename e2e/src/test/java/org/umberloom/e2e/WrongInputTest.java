@@ -129,7 +129,7 @@ class WrongInputTest {
     }
 
     private void importRefused(Path file, String message) {
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage"))
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(2))
                 .first()
                 .waitFor();
         int before = page.getByRole(AriaRole.LISTITEM).count();
@@ -137,7 +137,7 @@ class WrongInputTest {
         assertThat(alert()).containsText(message);
         assertThat(alert()).containsText("nothing was changed");
         page.reload();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Passage"))
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(2))
                 .first()
                 .waitFor();
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before);
