@@ -70,8 +70,9 @@ public record SpaceView(
         Set<String> grown = new HashSet<>();
         for (Place place : combos.applying())
             combos.theme().at(place).forEachGroup((path, group) -> {
-                if (Recipes.of(group).isPresent()) grown.add(path.dotted());
-                if (Recipes.of(group).orElse(null) instanceof Recipe.SpaceSteps steps)
+                Recipe recipe = Recipes.of(group).orElse(null);
+                if (recipe != null) grown.add(path.dotted());
+                if (recipe instanceof Recipe.SpaceSteps steps)
                     scales.add(new SpaceScaleView(
                             path.dotted(),
                             place.toString(),

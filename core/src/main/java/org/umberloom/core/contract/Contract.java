@@ -85,6 +85,12 @@ public final class Contract {
                 roles.get(names.length == 3 && names[0].equals("surface") ? Role.ANY_SURFACE + names[2] : path));
     }
 
+    /** The role that a token at a path is to fill. @throws IllegalArgumentException with a sentence for people when it is none */
+    public Role toFill(String path) {
+        return filledBy(path)
+                .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read."));
+    }
+
     /** The role that a reading such as {@code surface.text} or {@code type.h1.size} is of. */
     public Optional<Role> ofReading(String reading) {
         return Optional.ofNullable(byReading.get(reading));

@@ -19,16 +19,19 @@ public final class CssEscape {
 
     /** A name as a part of an identifier: letters, digits and dashes as they are, all else by its code between underscores. */
     static String part(String name) {
-        StringBuilder css = new StringBuilder();
-        name.codePoints().forEach(c -> {
-            if (c == '-'
-                    || c >= 'a' && c <= 'z'
-                    || c >= 'A' && c <= 'Z'
-                    || c >= '0' && c <= '9'
-                    || c >= 0x100 && Character.isLetter(c)
-                    || c >= 0xc0 && c < 0x100 && c != 0xd7 && c != 0xf7) css.appendCodePoint(c);
+        int plain = 0;
+        while (plain < name.length() && isPlain(name.charAt(plain))) plain++;
+        if (plain == name.length()) return name;
+        StringBuilder css = new StringBuilder(name.length() + 8).append(name, 0, plain);
+        name.codePoints().skip(plain).forEach(c -> {
+            if (isPlain(c) || c >= 0x100 && Character.isLetter(c) || c >= 0xc0 && c < 0x100 && c != 0xd7 && c != 0xf7)
+                css.appendCodePoint(c);
             else css.append('_').append(Integer.toHexString(c));
         });
         return css.toString();
+    }
+
+    private static boolean isPlain(int c) {
+        return c == '-' || c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9';
     }
 }

@@ -1,6 +1,5 @@
 package org.umberloom.core.css;
 
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
@@ -26,17 +25,6 @@ import org.umberloom.core.token.ValueText;
 
 /** Single values as CSS text. */
 final class CssText {
-    private static final Set<String> GENERIC_FAMILIES = Set.of(
-            "serif",
-            "sans-serif",
-            "monospace",
-            "cursive",
-            "fantasy",
-            "system-ui",
-            "ui-serif",
-            "ui-sans-serif",
-            "ui-monospace",
-            "ui-rounded");
     private static final int LENGTH_PLACES = 4;
 
     private CssText() {}
@@ -96,7 +84,7 @@ final class CssText {
     }
 
     static String family(String name) {
-        if (GENERIC_FAMILIES.contains(name)) return name;
+        if (FontFamilyValue.GENERIC.contains(name)) return name;
         return CssEscape.string(name);
     }
 

@@ -1,6 +1,7 @@
 package org.umberloom.core.css;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,6 +19,13 @@ import org.umberloom.core.theme.ThemeDocument;
 final class Rules {
     /** @param around the at-rules it stands in, outermost first */
     private record Written(PartRule.Layer layer, List<String> around, String selectors, List<String> declarations) {}
+
+    /** What a rule says for a reading, and what stands there after folding. */
+    private record Folded(String said, String text) {
+        static Folded of(String reading, Folding folding) {
+            return new Folded("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
+        }
+    }
 
     private final List<Written> written = new ArrayList<>();
     private final Set<String> readings = new LinkedHashSet<>();
@@ -39,14 +47,18 @@ final class Rules {
         if (usage.everything()) rules.readings.addAll(Contract.standard().readings());
         boolean grounds = usage.everything() || Grounds.any(theme);
         Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme);
+        Map<String, Folded> known = new HashMap<>();
         for (PartRule rule : Contract.standard().rules()) {
             List<Chosen.Condition> conditions = chosen.when(rule.choice());
             List<Selector> matching =
                     rule.rule().selectors().stream().filter(usage::matches).toList();
             if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty()) continue;
             rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
+            List<Folded> folded = rule.readings().stream()
+                    .map(reading -> known.computeIfAbsent(reading, one -> Folded.of(one, folding)))
+                    .toList();
             List<String> declarations = rule.declarations().stream()
-                    .map(declaration -> text(declaration, rule.readings(), folding))
+                    .map(declaration -> text(declaration, folded))
                     .toList();
             byMedia(conditions)
                     .forEach((media, under) -> rules.written.add(new Written(
@@ -73,10 +85,9 @@ final class Rules {
                 .collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
     }
 
-    private static String text(Declaration declaration, Set<String> readings, Folding folding) {
+    private static String text(Declaration declaration, List<Folded> folded) {
         String text = declaration.toString();
-        for (String reading : readings)
-            text = text.replace("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
+        for (Folded one : folded) text = text.replace(one.said, one.text);
         return text;
     }
 

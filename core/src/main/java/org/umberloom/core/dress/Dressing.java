@@ -95,10 +95,7 @@ public final class Dressing {
                 .findFirst();
         Group tokens = Group.EMPTY;
         for (Map.Entry<String, TokenValue> entry : values.entrySet()) {
-            Role role = Contract.standard()
-                    .filledBy(entry.getKey())
-                    .orElseThrow(
-                            () -> new IllegalArgumentException("“" + entry.getKey() + "” is no role that pages read."));
+            Role role = Contract.standard().toFill(entry.getKey());
             tokens = tokens.with(TokenPath.of(entry.getKey()), new Token(entry.getValue(), Meta.typed(role.type())));
         }
         List<Edit> edits = new ArrayList<>();
@@ -121,7 +118,7 @@ public final class Dressing {
         edits.add(new Structure.AddSet(
                 name,
                 new ThemeDocument.TokenSet(
-                        "What each token is for on a page", tokens, Map.of(Meta.OWN, Map.of(FIELD, true))),
+                        "What each token is for on a page", tokens, Meta.withOwn(Map.of(), FIELD, Optional.of(true))),
                 -1,
                 order));
         return new Edit.Batch(label, edits);
@@ -136,7 +133,7 @@ public final class Dressing {
     }
 
     private static boolean isOurs(ThemeDocument.TokenSet set) {
-        return set.extensions().get(Meta.OWN) instanceof Map<?, ?> own && Boolean.TRUE.equals(own.get(FIELD));
+        return Meta.own(set.extensions(), FIELD).equals(Optional.of(true));
     }
 
     /** Tokens of a theme that no role comes from, in any of the values given or in what the theme has. */

@@ -26,17 +26,6 @@ final class GuessedValue {
             Pattern.CASE_INSENSITIVE);
     private static final Pattern TIME = Pattern.compile(NUMBER.pattern() + "(ms|s)", Pattern.CASE_INSENSITIVE);
     private static final Pattern FUNCTION = Pattern.compile("[\\w-]+\\(.*\\)", Pattern.DOTALL);
-    private static final Set<String> GENERIC = Set.of(
-            "serif",
-            "sans-serif",
-            "monospace",
-            "cursive",
-            "fantasy",
-            "system-ui",
-            "ui-serif",
-            "ui-sans-serif",
-            "ui-monospace",
-            "ui-rounded");
     private static final Set<String> EASINGS = Set.of("linear", "ease", "ease-in", "ease-out", "ease-in-out");
     private static final List<String> FAMILY_WORDS = List.of("family", "font", "typeface");
 
@@ -82,7 +71,7 @@ final class GuessedValue {
     }
 
     private static boolean families(String called, String lower) {
-        boolean generic = List.of(lower.split("\\s*,\\s*")).stream().anyMatch(GENERIC::contains);
+        boolean generic = List.of(lower.split("\\s*,\\s*")).stream().anyMatch(FontFamilyValue.GENERIC::contains);
         return generic
                 || FAMILY_WORDS.stream().anyMatch(called::contains)
                         && !lower.contains("(")

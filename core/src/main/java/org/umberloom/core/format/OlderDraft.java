@@ -117,8 +117,7 @@ final class OlderDraft {
                 && !text.startsWith("{")
                 && !isReadable(type, text)) {
             note("Values that no type of the format can hold were kept as text", path);
-            Map<String, Object> kept = new LinkedHashMap<>();
-            map.forEach((key, item) -> kept.put((String) key, item));
+            Map<String, Object> kept = Json.object(path, map);
             kept.put("$type", KEPT_AS);
             return kept;
         }
@@ -176,8 +175,7 @@ final class OlderDraft {
                 : TOLD_APART.stream()
                         .filter(one -> ofType(one, value).isPresent())
                         .findFirst();
-        Map<String, Object> changed = new LinkedHashMap<>();
-        data.forEach((key, item) -> changed.put((String) key, item));
+        Map<String, Object> changed = Json.object(path, data);
         if (type.isPresent()) {
             note(
                     known.isPresent()
@@ -238,8 +236,7 @@ final class OlderDraft {
                 && map.get("hex") instanceof String hex
                 && OTHER_HEX.matcher(hex).matches()) {
             note("Hex fallbacks of 3, 4 or 8 digits were read as six, without alpha", path);
-            Map<String, Object> color = new LinkedHashMap<>();
-            map.forEach((key, item) -> color.put((String) key, item));
+            Map<String, Object> color = Json.object(path, map);
             color.put(
                     "hex",
                     hex.length() > 5 ? hex.substring(0, 7) : hex.substring(0, 4).replaceAll("([0-9a-fA-F])", "$1$1"));

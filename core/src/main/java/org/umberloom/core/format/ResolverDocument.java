@@ -15,6 +15,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
+import org.umberloom.core.token.Pointers;
 
 /**
  * Reads one resolver document: its sets and modifiers with sources that stand inline, in files or in another set, and
@@ -168,7 +169,7 @@ final class ResolverDocument {
     private static Object at(String file, Object data, String pointer) {
         Object at = data;
         for (String step : pointer.substring(1).split("/")) {
-            String key = step.replace("~1", "/").replace("~0", "~");
+            String key = Pointers.unescaped(step);
             if (!(at instanceof Map<?, ?> map) || !map.containsKey(key))
                 throw new FormatException("The file “" + file + "” has nothing at #" + pointer + ".");
             at = map.get(key);
@@ -220,7 +221,7 @@ final class ResolverDocument {
     }
 
     private static String name(String ref, String start) {
-        return ref.substring(start.length()).replace("~1", "/").replace("~0", "~");
+        return Pointers.unescaped(ref.substring(start.length()));
     }
 
     private static Map<String, Object> object(Map<String, Object> data, String field) {

@@ -1,7 +1,6 @@
 package org.umberloom.core.format;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,15 +38,16 @@ final class ScopesData {
             entry.put(TOKENS, source.apply(place, tokens));
             entries.add(entry);
         });
-        return with(theme.extensions(), Optional.of(entries));
+        return Meta.withOwn(theme.extensions(), FIELD, Optional.of(entries));
     }
 
     /** @param tokens reads the tokens of a place from their data */
     static SortedMap<Place.InScope, Group> read(
             Map<String, Object> extensions, BiFunction<String, Object, Group> tokens) {
         SortedMap<Place.InScope, Group> scopes = new TreeMap<>();
-        if (!(extensions.get(Meta.OWN) instanceof Map<?, ?> own) || own.get(FIELD) == null) return scopes;
-        for (Object item : Json.list("The scopes", own.get(FIELD))) {
+        Optional<Object> said = Meta.own(extensions, FIELD);
+        if (said.isEmpty()) return scopes;
+        for (Object item : Json.list("The scopes", said.get())) {
             Map<String, Object> entry = Json.object("A scope", item);
             Place.InScope place = place(entry);
             if (scopes.put(place, tokens.apply("“" + place + "”", entry.get(TOKENS))) != null)
@@ -59,7 +59,7 @@ final class ScopesData {
     /** The extensions without what is written at scopes. */
     static Map<String, Object> without(Map<String, Object> extensions) {
         return extensions.get(Meta.OWN) instanceof Map<?, ?> own && own.containsKey(FIELD)
-                ? with(extensions, Optional.empty())
+                ? Meta.withOwn(extensions, FIELD, Optional.empty())
                 : extensions;
     }
 
@@ -82,17 +82,5 @@ final class ScopesData {
             throw e instanceof FormatException known ? known : new FormatException(e.getMessage(), e);
         }
         throw new FormatException("A scope says which page kind it is for.");
-    }
-
-    private static Map<String, Object> with(Map<String, Object> extensions, Optional<List<Object>> entries) {
-        Map<String, Object> own = new LinkedHashMap<>();
-        if (extensions.get(Meta.OWN) instanceof Map<?, ?> before)
-            before.forEach((key, value) -> own.put((String) key, value));
-        own.remove(FIELD);
-        entries.ifPresent(list -> own.put(FIELD, list));
-        Map<String, Object> changed = new LinkedHashMap<>(extensions);
-        if (own.isEmpty()) changed.remove(Meta.OWN);
-        else changed.put(Meta.OWN, Collections.unmodifiableMap(own));
-        return changed;
     }
 }

@@ -20,6 +20,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
+import org.umberloom.core.token.Pointers;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 
@@ -215,7 +216,8 @@ public final class ThemeJson {
         data.put(
                 "resolutionOrder",
                 theme.order().stream()
-                        .map(entry -> Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + pointerPart(entry.name())))
+                        .map(entry ->
+                                Map.of("$ref", (entry.modifier() ? MODIFIERS : SETS) + Pointers.escaped(entry.name())))
                         .toList());
         Map<String, Object> extensions = ScopesData.written(
                 theme,
@@ -230,9 +232,5 @@ public final class ThemeJson {
                         tokens));
         if (!extensions.isEmpty()) data.put("$extensions", extensions);
         return data;
-    }
-
-    private static String pointerPart(String name) {
-        return name.replace("~", "~0").replace("/", "~1");
     }
 }

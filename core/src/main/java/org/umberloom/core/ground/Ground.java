@@ -101,6 +101,15 @@ public record Ground(
         return surface.meta().own(FIELD).map(Ground::read);
     }
 
+    /** The same; one that cannot be read is as good as none, and {@link Grounds#findings} says so. */
+    public static Optional<Ground> readable(Group surface) {
+        try {
+            return of(surface);
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+
     /** The group's properties with this ground, or without one. */
     public static Meta with(Meta meta, Optional<Ground> ground) {
         return meta.withOwn(FIELD, ground.map(Ground::write));

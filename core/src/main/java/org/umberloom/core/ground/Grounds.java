@@ -73,7 +73,7 @@ public final class Grounds {
                     .group(TokenPath.of(Surfaces.GROUP))
                     .ifPresent(surfaces -> surfaces.children().values().forEach(node -> {
                         if (node instanceof Group surface)
-                            readable(surface)
+                            Ground.readable(surface)
                                     .filter(ground -> ground.kind() == Ground.Kind.PICTURE)
                                     .ifPresent(ground -> names.add(ground.source()));
                     }));
@@ -82,8 +82,8 @@ public final class Grounds {
 
     private static boolean anyIn(Group surfaces) {
         return surfaces.children().values().stream()
-                .anyMatch(node ->
-                        node instanceof Group surface && readable(surface).isPresent());
+                .anyMatch(node -> node instanceof Group surface
+                        && Ground.readable(surface).isPresent());
     }
 
     /** By surface; the last set or context in the resolution order that gives a surface a ground wins. */
@@ -104,18 +104,9 @@ public final class Grounds {
             if (surfaces.isEmpty()) continue;
             for (Map.Entry<String, Node> child : surfaces.get().children().entrySet())
                 if (child.getValue() instanceof Group surface)
-                    readable(surface).ifPresent(ground -> written.put(child.getKey(), Map.entry(place, ground)));
+                    Ground.readable(surface).ifPresent(ground -> written.put(child.getKey(), Map.entry(place, ground)));
         }
         return written;
-    }
-
-    /** A ground that cannot be read is as good as none; {@link #findings} says so. */
-    private static Optional<Ground> readable(Group surface) {
-        try {
-            return Ground.of(surface);
-        } catch (IllegalArgumentException unreadable) {
-            return Optional.empty();
-        }
     }
 
     private static Placed place(

@@ -76,8 +76,7 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
 
     /** What the document records of a modifier. */
     public static Optional<Meaning> recorded(Modifier modifier) {
-        if (!(modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> own)
-                || !(own.get(FIELD) instanceof Map<?, ?> data)) return Optional.empty();
+        if (!(Meta.own(modifier.extensions(), FIELD).orElse(null) instanceof Map<?, ?> data)) return Optional.empty();
         Map<String, String> contexts = new LinkedHashMap<>();
         data.forEach((key, value) -> {
             if (!key.equals(KIND) && value instanceof String context) contexts.put((String) key, context);
@@ -138,15 +137,9 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
 
     /** The modifier with this meaning recorded. */
     Modifier in(Modifier modifier) {
-        Map<String, Object> own = new LinkedHashMap<>();
-        if (modifier.extensions().get(Meta.OWN) instanceof Map<?, ?> before)
-            before.forEach((key, value) -> own.put((String) key, value));
         Map<String, Object> data = new LinkedHashMap<>();
         data.put(KIND, kind.id());
         data.putAll(contexts);
-        own.put(FIELD, data);
-        Map<String, Object> all = new LinkedHashMap<>(modifier.extensions());
-        all.put(Meta.OWN, own);
-        return modifier.withExtensions(all);
+        return modifier.withExtensions(Meta.withOwn(modifier.extensions(), FIELD, Optional.of(data)));
     }
 }

@@ -51,8 +51,7 @@ public record Picture(String name, String hash, String mediaType, String license
 
     /** The pictures that a document names, by name, in order; an entry that cannot be read is left out. */
     public static Map<String, Picture> of(ThemeDocument theme) {
-        if (!(theme.extensions().get(Meta.OWN) instanceof Map<?, ?> own)
-                || !(own.get(FIELD) instanceof Map<?, ?> entries)) return Map.of();
+        if (!(Meta.own(theme.extensions(), FIELD).orElse(null) instanceof Map<?, ?> entries)) return Map.of();
         Map<String, Picture> pictures = new LinkedHashMap<>();
         entries.forEach((name, entry) ->
                 read(String.valueOf(name), entry).ifPresent(picture -> pictures.put(picture.name, picture)));
@@ -79,17 +78,11 @@ public record Picture(String name, String hash, String mediaType, String license
 
     /** The document with these pictures and no others. */
     public static ThemeDocument with(ThemeDocument theme, Map<String, Picture> pictures) {
-        Map<String, Object> own = new LinkedHashMap<>();
-        if (theme.extensions().get(Meta.OWN) instanceof Map<?, ?> before)
-            before.forEach((key, value) -> own.put((String) key, value));
         Map<String, Object> entries = new LinkedHashMap<>();
         pictures.forEach((name, picture) -> entries.put(name, picture.data()));
-        if (entries.isEmpty()) own.remove(FIELD);
-        else own.put(FIELD, Collections.unmodifiableMap(entries));
-        Map<String, Object> extensions = new LinkedHashMap<>(theme.extensions());
-        if (own.isEmpty()) extensions.remove(Meta.OWN);
-        else extensions.put(Meta.OWN, Collections.unmodifiableMap(own));
-        return theme.withExtensions(extensions);
+        Optional<Object> named =
+                entries.isEmpty() ? Optional.empty() : Optional.of(Collections.unmodifiableMap(entries));
+        return theme.withExtensions(Meta.withOwn(theme.extensions(), FIELD, named));
     }
 
     private Map<String, Object> data() {

@@ -57,17 +57,27 @@ public record Meta(
 
     /** One of our own extension's fields. */
     public Optional<Object> own(String field) {
+        return own(extensions, field);
+    }
+
+    /** The same of the {@code $extensions} of a set, a modifier or a document. */
+    public static Optional<Object> own(Map<String, Object> extensions, String field) {
         return extensions.get(OWN) instanceof Map<?, ?> own ? Optional.ofNullable(own.get(field)) : Optional.empty();
     }
 
     /** The same with one of our own extension's fields set, or taken away when the value is empty. */
     public Meta withOwn(String field, Optional<Object> value) {
+        return new Meta(type, description, deprecated, extended, withOwn(extensions, field, value));
+    }
+
+    /** The same of the {@code $extensions} of a set, a modifier or a document. */
+    public static Map<String, Object> withOwn(Map<String, Object> extensions, String field, Optional<Object> value) {
         Map<String, Object> own = new LinkedHashMap<>();
         if (extensions.get(OWN) instanceof Map<?, ?> before) before.forEach((k, v) -> own.put((String) k, v));
         value.ifPresentOrElse(v -> own.put(field, v), () -> own.remove(field));
         Map<String, Object> all = new LinkedHashMap<>(extensions);
         if (own.isEmpty()) all.remove(OWN);
         else all.put(OWN, Collections.unmodifiableMap(own));
-        return new Meta(type, description, deprecated, extended, all);
+        return all;
     }
 }

@@ -28,8 +28,7 @@ public record PropertyReference(TokenPath target, List<String> steps) implements
             throw new IllegalArgumentException(
                     "“" + pointer + "” is not a JSON pointer in this document: it starts with #/.");
         List<String> names = new ArrayList<>();
-        for (String part : pointer.substring(START.length()).split("/", -1))
-            names.add(part.replace("~1", "/").replace("~0", "~"));
+        for (String part : pointer.substring(START.length()).split("/", -1)) names.add(Pointers.unescaped(part));
         int value = names.indexOf(VALUE);
         List<String> path = value < 0 ? names : names.subList(0, value);
         if (path.isEmpty()) throw new IllegalArgumentException("“" + pointer + "” names no token.");
@@ -41,14 +40,10 @@ public record PropertyReference(TokenPath target, List<String> steps) implements
     /** The pointer; parsing it gives an equal reference. */
     public String pointer() {
         StringBuilder pointer = new StringBuilder("#");
-        for (String name : target.segments()) pointer.append('/').append(escaped(name));
+        for (String name : target.segments()) pointer.append('/').append(Pointers.escaped(name));
         pointer.append('/').append(VALUE);
-        for (String step : steps) pointer.append('/').append(escaped(step));
+        for (String step : steps) pointer.append('/').append(Pointers.escaped(step));
         return pointer.toString();
-    }
-
-    private static String escaped(String name) {
-        return name.replace("~", "~0").replace("/", "~1");
     }
 
     @Override

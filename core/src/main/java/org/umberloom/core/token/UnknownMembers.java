@@ -34,7 +34,7 @@ public record UnknownMembers(Map<String, Object> members) {
     private static void collect(String pointer, Object data, Object known, Map<String, Object> found) {
         if (data instanceof Map<?, ?> map && known instanceof Map<?, ?> written)
             map.forEach((name, item) -> {
-                String below = pointer + "/" + escaped((String) name);
+                String below = pointer + "/" + Pointers.escaped((String) name);
                 if (written.containsKey(name)) collect(below, item, written.get(name), found);
                 else if (!OPTIONAL.contains(name)) found.put(below, item);
             });
@@ -49,7 +49,7 @@ public record UnknownMembers(Map<String, Object> members) {
     /** The last names of the pointers, as they were written. */
     public List<String> names() {
         return members.keySet().stream()
-                .map(pointer -> unescaped(pointer.substring(pointer.lastIndexOf('/') + 1)))
+                .map(pointer -> Pointers.unescaped(pointer.substring(pointer.lastIndexOf('/') + 1)))
                 .distinct()
                 .toList();
     }
@@ -113,15 +113,7 @@ public record UnknownMembers(Map<String, Object> members) {
 
     private static List<String> steps(String pointer) {
         List<String> steps = new ArrayList<>();
-        for (String step : pointer.substring(1).split("/", -1)) steps.add(unescaped(step));
+        for (String step : pointer.substring(1).split("/", -1)) steps.add(Pointers.unescaped(step));
         return steps;
-    }
-
-    private static String escaped(String name) {
-        return name.replace("~", "~0").replace("/", "~1");
-    }
-
-    private static String unescaped(String step) {
-        return step.replace("~1", "/").replace("~0", "~");
     }
 }

@@ -55,7 +55,7 @@ public sealed interface SurfaceWish extends Wish {
                     .group(path)
                     .orElseThrow(
                             () -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
-            Optional<Ground> lying = ground.map(one -> one.over(lying(surface)));
+            Optional<Ground> lying = ground.map(one -> one.over(Ground.readable(surface)));
             String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
             return new Edit.Batch(label, List.of(new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))));
         }
@@ -96,15 +96,6 @@ public sealed interface SurfaceWish extends Wish {
                     angle.orElse(base.angle()),
                     role.orElse(base.role()),
                     scrim.orElse(base.scrim()));
-        }
-    }
-
-    /** One that cannot be read is as good as none: it is chosen again. */
-    private static Optional<Ground> lying(Group surface) {
-        try {
-            return Ground.of(surface);
-        } catch (IllegalArgumentException unreadable) {
-            return Optional.empty();
         }
     }
 

@@ -38,10 +38,7 @@ public sealed interface ThemeWish extends Wish {
         public Edit in(Seen seen) {
             Map<String, TokenValue> values = new LinkedHashMap<>();
             roles.forEach((path, text) -> {
-                TokenType type = Contract.standard()
-                        .filledBy(path)
-                        .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read."))
-                        .type();
+                TokenType type = Contract.standard().toFill(path).type();
                 values.put(path, seen.value(type, text));
             });
             return Dressing.edit(seen.theme(), values);

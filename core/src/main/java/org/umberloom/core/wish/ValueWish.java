@@ -78,10 +78,7 @@ public sealed interface ValueWish extends Wish {
     record Role(Optional<Place> place, TokenPath path, String text) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            TokenType type = Contract.standard()
-                    .filledBy(path.dotted())
-                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no role that pages read."))
-                    .type();
+            TokenType type = Contract.standard().toFill(path.dotted()).type();
             Place at = place.or(() -> Optional.of(Homes.of(seen.theme()).get("role"))
                             .filter(home -> !home.isEmpty())
                             .map(Place::parse))
