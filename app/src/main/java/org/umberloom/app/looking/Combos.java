@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
@@ -30,6 +31,7 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param scoped   the working combination at every scope that the theme writes at
  * @param properties what their pages are given, by the very resolution, as far as it was asked for
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
+ * @param choices  what is chosen in those that were asked for
  * @param grounds  the grounds of the surfaces in each of them, by the combination
  */
 public record Combos(
@@ -40,6 +42,7 @@ public record Combos(
         List<Resolution> scoped,
         Map<Resolution, LiveProperties> properties,
         Map<Resolution, List<Pair.Measured>> pairs,
+        Map<Combination, List<Choices.Chosen>> choices,
         Map<Combination, Map<String, Grounds.Placed>> grounds) {
     private static final int MOST_LIVE = 8;
     private static final int MOST_SCOPED = 24;
@@ -92,6 +95,7 @@ public record Combos(
                 scoped,
                 Collections.synchronizedMap(new IdentityHashMap<>()),
                 Collections.synchronizedMap(new IdentityHashMap<>()),
+                new ConcurrentHashMap<>(),
                 grounds);
     }
 
@@ -115,6 +119,18 @@ public record Combos(
     /** The declared pairs of one of the combinations. */
     public List<Pair.Measured> pairs(Resolution resolution) {
         return pairs.computeIfAbsent(resolution, one -> Contrasts.measure(one, Choices.of(theme, one.combination())));
+    }
+
+    /** Every choice in a combination, with the place that decides it. */
+    public List<Choices.Chosen> choices(Combination combination) {
+        return choices.computeIfAbsent(combination, one -> Choices.all(theme, one));
+    }
+
+    /** Takes over what was chosen before an edit that chooses nothing. @return whether nothing chosen can differ */
+    public boolean takeChoices(Combos before) {
+        boolean same = Choices.same(before.theme, theme);
+        if (same) choices.putAll(before.choices);
+        return same;
     }
 
     /** The grounds of the surfaces in one of the combinations, by surface. */

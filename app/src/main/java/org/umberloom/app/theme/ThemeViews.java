@@ -135,13 +135,14 @@ public final class ThemeViews {
 
         private static Instruments following(
                 Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
+            boolean chosenAsBefore = combos.takeChoices(before);
             boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
             return new Instruments(
                     live(combos, resolution -> combos.properties(resolution, before)),
                     color,
                     onlyColors ? known.type : TypeView.of(combos),
                     onlyColors ? known.space : SpaceView.of(combos),
-                    choices(combos),
+                    chosenAsBefore && combos.working().equals(before.working()) ? known.choices : choices(combos),
                     known.pairs,
                     findings);
         }
@@ -154,7 +155,7 @@ public final class ThemeViews {
         }
 
         private static List<ChosenView> choices(Combos combos) {
-            return Choices.all(combos.theme(), combos.working()).stream()
+            return combos.choices(combos.working()).stream()
                     .map(chosen -> ChosenView.of(combos.theme(), chosen))
                     .toList();
         }
@@ -180,8 +181,9 @@ public final class ThemeViews {
                 Combos combos, Resolution resolution, Map<String, Map<String, String>> blocks) {
             Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
             Map<String, String> root = new LinkedHashMap<>(blocks.get(CustomProperties.ROOT));
-            Choices.of(combos.theme(), resolution.combination())
-                    .forEach((choice, value) -> root.put(Stylesheet.choiceAttribute(choice), value));
+            combos.choices(resolution.combination())
+                    .forEach(chosen ->
+                            root.put(Stylesheet.choiceAttribute(chosen.choice().name()), chosen.value()));
             all.put(CustomProperties.ROOT, root);
             return all;
         }

@@ -59,6 +59,20 @@ public final class Choices {
         return all;
     }
 
+    /** Whether nothing that is chosen can differ between two states of a theme. */
+    public static boolean same(ThemeDocument one, ThemeDocument other) {
+        List<Place> places = one.places();
+        return one.order().equals(other.order())
+                && places.equals(other.places())
+                && one.modifiers().entrySet().stream().allMatch(entry -> entry.getValue()
+                        .defaultContext()
+                        .equals(other.modifiers().get(entry.getKey()).defaultContext()))
+                && places.stream()
+                        .allMatch(place -> one.at(place) == other.at(place)
+                                || one.at(place).children().get(GROUP)
+                                        == other.at(place).children().get(GROUP));
+    }
+
     /** What is written at a place; a value that the choice does not have is as good as none. */
     public static Optional<String> at(ThemeDocument theme, Place place, Choice choice) {
         return written(theme.at(place), choice.name()).filter(choice.values()::containsKey);
