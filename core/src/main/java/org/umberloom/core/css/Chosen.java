@@ -15,6 +15,7 @@ import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**
@@ -42,8 +43,8 @@ final class Chosen {
 
     private Chosen() {}
 
-    /** What a theme chooses. */
-    static Chosen of(ThemeDocument theme) {
+    /** What a theme chooses, on the pages of a style sheet. */
+    static Chosen of(ThemeDocument theme, Usage pages) {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values()) {
             List<Place> writing = Choices.writing(theme, choice);
@@ -58,6 +59,11 @@ final class Chosen {
                     .map(place -> ((Place.InScope) place).scope())
                     .distinct()
                     .toList();
+            if (pages.places().isPresent() && scopes.stream().anyMatch(scope -> !scope.ofTheme())) {
+                chosen.collect(theme, choice, deciding, pages.places().get());
+                continue;
+            }
+            scopes = scopes.stream().filter(Scope::ofTheme).toList();
             Condition elsewhere = new Condition(
                     "",
                     scopes.stream()
@@ -73,6 +79,17 @@ final class Chosen {
                         new Condition("", Stylesheet.selector(scope)));
         }
         return chosen;
+    }
+
+    /** Page by page, since each may lie in several of the places that choose. */
+    private void collect(ThemeDocument theme, Choice choice, List<String> deciding, SitePlaces places) {
+        for (SitePlaces.PagePlace page : places.pages())
+            collect(
+                    theme,
+                    choice,
+                    deciding,
+                    theme.defaults().at(places.reaching(page)),
+                    new Condition("", Stylesheet.selector(Scope.page(places.site(), page.page()))));
     }
 
     /** The modifier on which it depends whether what is written at a place holds. */

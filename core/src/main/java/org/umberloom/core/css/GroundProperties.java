@@ -40,6 +40,10 @@ public final class GroundProperties {
         return properties;
     }
 
+    static boolean isOne(String property) {
+        return property.startsWith("--ground-");
+    }
+
     /**
      * The declarations that show a ground by themselves; none where it is missing. Pictures have addresses from where the
      * style sheet stands.

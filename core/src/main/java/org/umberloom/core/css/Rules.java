@@ -46,7 +46,7 @@ final class Rules {
         Folding folding = usage.everything() ? Folding.NONE : Folding.of(theme);
         if (usage.everything()) rules.readings.addAll(Contract.standard().readings());
         boolean grounds = usage.everything() || Grounds.any(theme);
-        Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme);
+        Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme, usage);
         Map<String, Folded> known = new HashMap<>();
         for (PartRule rule : Contract.standard().rules()) {
             List<Chosen.Condition> conditions = chosen.when(rule.choice());

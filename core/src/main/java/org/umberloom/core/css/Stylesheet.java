@@ -33,9 +33,12 @@ public final class Stylesheet {
             + "  transition: none !important;\n}\n}\n";
 
     private static final String DATA = "data-";
+    /** The attribute that names a section or an element, so that something can be written for it alone. */
+    public static final String SPOT = "data-spot";
     /** What pages say of themselves in such attributes, because rules ask for it. */
     private static final Set<String> OF_PAGES = Stream.concat(
-                    Arrays.stream(Scope.Level.values()).map(Scope.Level::id),
+                    Arrays.stream(Scope.Level.values())
+                            .map(level -> attribute(level).substring(DATA.length())),
                     Contract.standard().rules().stream()
                             .flatMap(rule -> rule.rule().selectors().stream())
                             .flatMap(selector -> selector.needs().stream())
@@ -70,7 +73,7 @@ public final class Stylesheet {
         TokenBlocks.Layers blocks = TokenBlocks.of(theme, rules.readings(), pages, pictures, resolutions);
         css.append(layer("tokens", schemes(theme) + blocks.tokens()));
         for (PartRule.Layer layer : PartRule.Layer.values()) css.append(layer(layer.css(), rules.text(layer)));
-        css.append(layer("site", blocks.site()));
+        css.append(layer("site", site(blocks)));
         if (rules.moves()) css.append(STILL);
         return css.toString();
     }
@@ -82,8 +85,15 @@ public final class Stylesheet {
         TokenBlocks.Layers blocks = TokenBlocks.of(
                 theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination));
         return css.append(layer("tokens", schemes(theme) + blocks.tokens()))
-                .append(layer("site", blocks.site()))
+                .append(layer("site", site(blocks)))
                 .toString();
+    }
+
+    /** What spots say comes after what whole pages say, however much their selectors ask. */
+    private static String site(TokenBlocks.Layers blocks) {
+        return blocks.site().isEmpty() || blocks.spots().isEmpty()
+                ? blocks.site() + blocks.spots()
+                : layer("pages", blocks.site()) + layer("spots", blocks.spots());
     }
 
     static List<String> furtherSurfaces(Resolution resolution) {
@@ -104,14 +114,24 @@ public final class Stylesheet {
                 .orElse("");
     }
 
-    /** The attribute of the root element that says at which scope a page stands: {@code data-kind}. */
+    /** The attribute that says at which scope a page stands, on its root, or which spot an element is. */
     public static String attribute(Scope.Level level) {
-        return DATA + level.id();
+        return switch (level) {
+            case KIND, SITE_KIND -> DATA + "kind";
+            case SITE -> DATA + "site";
+            case PAGE -> DATA + "page";
+            case SECTION, ELEMENT -> SPOT;
+        };
     }
 
-    /** What selects a root at a scope. */
+    /** What selects a root, or a spot, at a scope. */
     static String selector(Scope scope) {
         return "[" + attribute(scope.level()) + "=" + CssEscape.string(scope.name()) + "]";
+    }
+
+    /** What selects a section that names a surface. */
+    static String surface(String name) {
+        return "[data-surface=" + CssEscape.string(name) + "]";
     }
 
     /** The same as pages are asked for what they use. */

@@ -1,13 +1,20 @@
 package org.umberloom.core.css;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Patience;
@@ -15,14 +22,15 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 
 /**
  * The custom properties of every combination as blocks of a stylesheet. The first block holds everything at its default;
  * each further combination writes only what the blocks before it would get wrong, so that the cascade gives in every
- * combination what the resolver gives. Light and dark are one block, by {@code light-dark()}. A scope has blocks of its own, in
- * a later cascade layer, with what differs there from what it would inherit.
+ * combination what the resolver gives. Light and dark are one block, by {@code light-dark()}. Pages and spots have blocks of
+ * their own, in a later cascade layer, with what differs there from what they would inherit.
  */
 final class TokenBlocks {
     /** A theme with more combinations writes only those where at most two modifiers leave their default. */
@@ -31,44 +39,69 @@ final class TokenBlocks {
     private static final int FEW_LEAVING = 2;
 
     /** What was written, by the cascade layers it belongs to. */
-    record Layers(String tokens, String site) {}
+    record Layers(String tokens, String site, String spots) {}
 
-    /** A block that was written: at which scope and under which contexts it holds, and its properties by surface. */
+    private record Look(List<Scope> scopes, Map<String, String> leaving) {}
+
+    /**
+     * What properties are to be in a combination.
+     *
+     * @param light in every scheme that has no say of its own; where both schemes are written at once, with their colors as pairs
+     * @param dark  what differs from that in the dark
+     */
+    private record Wanted(Map<String, Map<String, String>> light, Map<String, Map<String, String>> dark) {
+        Map<String, Map<String, String>> in(boolean theDark) {
+            if (!theDark) return light;
+            Map<String, Map<String, String>> both = copy(light);
+            dark.forEach((block, properties) ->
+                    both.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
+            return both;
+        }
+    }
+
+    /** A block that was written: where and under which contexts it holds, and its properties by surface. */
     private record Written(
-            Optional<Scope> scope,
-            Map<String, String> conditions,
-            boolean dark,
-            Map<String, Map<String, String>> blocks) {
+            Where where, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> blocks) {
         boolean holds(Map<String, String> contexts, boolean inTheDark) {
             return contexts.entrySet().containsAll(conditions.entrySet()) && (inTheDark || !dark);
         }
 
         int weight() {
-            return conditions.size() + (dark ? 1 : 0);
+            return conditions.size() + (dark ? 1 : 0) + (where.root().isEmpty() ? 0 : 1);
         }
     }
 
+    private static final Pattern REFERENCE = Pattern.compile("var\\((--[^)]+)\\)");
+
     private final List<Written> written = new ArrayList<>();
+    private final Map<Look, Wanted> known = new HashMap<>();
     private final ThemeDocument theme;
+    private final Usage usage;
     private final Collection<String> roles;
     private final Pictures pictures;
     private final Optional<Meaning.Scheme> scheme;
     private final Optional<Meaning.Contrast> contrast;
     private final boolean grounds;
+    private final List<String> surfaces;
     private final Function<Combination, Resolution> resolutions;
 
     private TokenBlocks(
             ThemeDocument theme,
             Collection<String> roles,
+            Usage usage,
             Pictures pictures,
             Function<Combination, Resolution> resolutions) {
         this.theme = theme;
+        this.usage = usage;
         this.resolutions = resolutions;
         this.roles = roles;
         this.pictures = pictures;
         grounds = Grounds.any(theme);
         scheme = Meaning.scheme(theme);
         contrast = Meaning.contrast(theme);
+        surfaces = Surfaces.names(theme).stream()
+                .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface))
+                .toList();
     }
 
     static Layers of(
@@ -77,21 +110,18 @@ final class TokenBlocks {
             Usage usage,
             Pictures pictures,
             Function<Combination, Resolution> resolutions) {
-        return new TokenBlocks(theme, roles, pictures, resolutions).write(usage);
+        return new TokenBlocks(theme, roles, usage, pictures, resolutions).write();
     }
 
-    private Layers write(Usage usage) {
-        List<String> surfaces = Surfaces.names(theme).stream()
-                .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface))
-                .toList();
-        List<Optional<Scope>> scopes = new ArrayList<>(List.of(Optional.empty()));
-        theme.scopesWritten().stream().filter(usage::hasScope).forEach(scope -> scopes.add(Optional.of(scope)));
+    private Layers write() {
         List<Map<String, String>> choices = choices();
-        for (Optional<Scope> scope : scopes) for (Map<String, String> leaving : choices) add(scope, leaving, surfaces);
+        for (Where where : Where.of(theme, usage)) for (Map<String, String> leaving : choices) add(where, leaving);
         StringBuilder tokens = new StringBuilder();
         StringBuilder site = new StringBuilder();
-        for (Written block : written) (block.scope.isEmpty() ? tokens : site).append(text(block));
-        return new Layers(tokens.toString(), site.toString());
+        StringBuilder spots = new StringBuilder();
+        for (Written block : written)
+            (block.where.everywhere() ? tokens : block.where.spot().isEmpty() ? site : spots).append(text(block));
+        return new Layers(tokens.toString(), site.toString(), spots.toString());
     }
 
     private String text(Written block) {
@@ -109,19 +139,19 @@ final class TokenBlocks {
 
     /** In the dark twice: once for the reader's system, and once for a page that forces it. */
     private String rules(Written block, String media, Map<String, String> conditions, String unsaid) {
-        String root = ":root" + block.scope.map(Stylesheet::selector).orElse("");
-        if (!block.dark) return text(media, root + unsaid + conditions(conditions), block.blocks);
+        String root = ":root" + block.where.root();
+        if (!block.dark) return text(media, root + unsaid + conditions(conditions), block);
         Meaning.Scheme known = scheme.orElseThrow();
         String attribute = Stylesheet.attribute(known.modifier());
         return text(
                         and("(prefers-color-scheme: dark)", media),
                         root + ":not([" + attribute + "])" + unsaid + conditions(conditions),
-                        block.blocks)
+                        block)
                 + text(
                         media,
                         root + "[" + attribute + "=" + CssEscape.string(known.dark()) + "]" + unsaid
                                 + conditions(conditions),
-                        block.blocks);
+                        block);
     }
 
     private static String and(String one, String other) {
@@ -153,28 +183,41 @@ final class TokenBlocks {
         return choices;
     }
 
-    private void add(Optional<Scope> scope, Map<String, String> leaving, List<String> surfaces) {
+    private void add(Where where, Map<String, String> leaving) {
         Patience.ask();
-        Combination combination = scope.map(theme.defaults()::at).orElse(theme.defaults());
-        for (Map.Entry<String, String> entry : leaving.entrySet())
-            combination = combination.with(entry.getKey(), entry.getValue());
-        boolean paired = scheme.isPresent() && !leaving.containsKey(scheme.get().modifier());
-        Map<String, Map<String, String>> light = properties(
-                paired ? combination.with(scheme.get().modifier(), scheme.get().light()) : combination, surfaces);
-        Map<String, Map<String, String>> dark = paired
-                ? properties(
-                        combination.with(scheme.get().modifier(), scheme.get().dark()), surfaces)
-                : Map.of();
-        if (paired) pairColors(light, dark);
-        emit(scope, leaving, false, light);
-        if (!paired) return;
-        Map<String, Map<String, String>> inTheDark = copy(light);
-        dark.forEach((block, properties) ->
-                inTheDark.computeIfAbsent(block, key -> new LinkedHashMap<>()).putAll(properties));
-        emit(scope, leaving, true, inTheDark);
+        Wanted wanted = wanted(where.reaching(), leaving);
+        emit(where, leaving, false, wanted);
+        if (paired(leaving)) emit(where, leaving, true, wanted);
     }
 
-    private Map<String, Map<String, String>> properties(Combination combination, List<String> surfaces) {
+    /** Whether light and dark are both left open. */
+    private boolean paired(Map<String, String> leaving) {
+        return scheme.isPresent() && !leaving.containsKey(scheme.get().modifier());
+    }
+
+    private Wanted wanted(List<Scope> scopes, Map<String, String> leaving) {
+        List<Scope> written = scopes.stream().filter(theme::writesAt).toList();
+        Look look = new Look(written, leaving);
+        Wanted at = known.get(look);
+        if (at == null) known.put(look, at = compute(look));
+        return at;
+    }
+
+    private Wanted compute(Look look) {
+        Combination combination = theme.defaults().at(look.scopes);
+        for (Map.Entry<String, String> entry : look.leaving.entrySet())
+            combination = combination.with(entry.getKey(), entry.getValue());
+        if (!paired(look.leaving)) return new Wanted(properties(combination), Map.of());
+        String modifier = scheme.orElseThrow().modifier();
+        Map<String, Map<String, String>> light =
+                properties(combination.with(modifier, scheme.get().light()));
+        Map<String, Map<String, String>> dark =
+                properties(combination.with(modifier, scheme.get().dark()));
+        pairColors(light, dark);
+        return new Wanted(light, dark);
+    }
+
+    private Map<String, Map<String, String>> properties(Combination combination) {
         Resolution resolution = resolutions.apply(combination);
         CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
         return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties)
@@ -182,33 +225,135 @@ final class TokenBlocks {
     }
 
     /** Writes what the cascade so far would get wrong. */
-    private void emit(
-            Optional<Scope> scope,
+    private void emit(Where where, Map<String, String> conditions, boolean dark, Wanted wanted) {
+        Map<String, Map<String, String>> missing = where.spot()
+                .map(spot -> missing(where, spot, conditions, dark, wanted.in(dark)))
+                .orElseGet(() -> missing(where, conditions, dark, wanted.in(dark)));
+        if (!missing.isEmpty()) written.add(new Written(where, conditions, dark, missing));
+    }
+
+    private Map<String, Map<String, String>> missing(
+            Where where, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
+        Map<String, Map<String, String>> missing = new LinkedHashMap<>();
+        wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
+            Optional<String> cascaded = where.everywhere()
+                    ? best(where, conditions, dark, block, name, candidate -> true)
+                    : best(where, conditions, dark, block, name, candidate -> !candidate.everywhere())
+                            // What is written for some pages lies in a later layer than what holds everywhere.
+                            .or(() -> best(where, conditions, dark, block, name, Where::everywhere));
+            if (!cascaded.equals(Optional.of(value)))
+                missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
+        }));
+        return missing;
+    }
+
+    /**
+     * What a spot has to say itself: what differs from what surrounds it, and what refers to such; and what surfaces within it
+     * are to say otherwise.
+     */
+    private Map<String, Map<String, String>> missing(
+            Where where,
+            SitePlaces.Spot spot,
             Map<String, String> conditions,
             boolean dark,
             Map<String, Map<String, String>> wanted) {
+        Map<String, Map<String, String>> around =
+                wanted(where.around(), conditions).in(dark);
         Map<String, Map<String, String>> missing = new LinkedHashMap<>();
-        wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
-            if (!value.equals(cascaded(scope, conditions, dark, block, name)))
-                missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
-        }));
-        if (!missing.isEmpty()) written.add(new Written(scope, conditions, dark, missing));
+        Map<String, String> own = on(spot.surface(), wanted);
+        Set<String> differing = differing(own, on(spot.surface(), around));
+        Set<String> read = usage.everything() ? own.keySet() : read(spot, own);
+        own.forEach((name, value) -> {
+            if (!read.contains(name)) return;
+            Optional<String> said = best(where, conditions, dark, CustomProperties.ROOT, name, where::equals);
+            if (said.isEmpty() && spot.names())
+                said = best(
+                        where,
+                        conditions,
+                        dark,
+                        spot.surface(),
+                        name,
+                        one -> one.spot().isPresent() && !one.equals(where));
+            if (said.map(one -> !one.equals(value)).orElse(differing.contains(name)))
+                missing.computeIfAbsent(CustomProperties.ROOT, key -> new LinkedHashMap<>())
+                        .put(name, value);
+        });
+        for (String surface : surfaces) {
+            if (!usage.everything() && !spot.surfaces().contains(surface)) continue;
+            wanted.getOrDefault(surface, Map.of()).forEach((name, value) -> {
+                String said = best(where, conditions, dark, surface, name, one -> one.spot()
+                                .isPresent())
+                        .orElse(around.getOrDefault(surface, Map.of()).get(name));
+                if (!value.equals(said))
+                    missing.computeIfAbsent(surface, key -> new LinkedHashMap<>())
+                            .put(name, value);
+            });
+        }
+        return missing;
     }
 
-    /** What a scope says itself comes before whatever it inherits: its cascade layer is the later one. */
-    private String cascaded(
-            Optional<Scope> scope, Map<String, String> contexts, boolean dark, String block, String name) {
+    /** All properties of what stands on a surface. */
+    static Map<String, String> on(String surface, Map<String, Map<String, String>> blocks) {
+        Map<String, String> all = new LinkedHashMap<>(blocks.get(CustomProperties.ROOT));
+        if (!surface.equals(Surfaces.PAGE)) all.putAll(blocks.getOrDefault(surface, Map.of()));
+        return all;
+    }
+
+    /** The names that say something else than around, and those that refer to such: what is inherited was put in already. */
+    static Set<String> differing(Map<String, String> own, Map<String, String> around) {
+        Set<String> differing = new HashSet<>();
+        own.forEach((name, value) -> {
+            if (!value.equals(around.get(name))) differing.add(name);
+        });
+        boolean more = !differing.isEmpty();
+        while (more) {
+            more = false;
+            for (Map.Entry<String, String> property : own.entrySet())
+                if (!differing.contains(property.getKey())
+                        && references(property.getValue()).stream().anyMatch(differing::contains))
+                    more |= differing.add(property.getKey());
+        }
+        return differing;
+    }
+
+    /** The names that the rules for what is in a spot read, by themselves or through others. */
+    private Set<String> read(SitePlaces.Spot spot, Map<String, String> own) {
+        Set<String> surfacesThere = new HashSet<>(spot.surfaces());
+        surfacesThere.add(spot.surface());
+        Set<String> read = new HashSet<>();
+        Deque<String> next = new ArrayDeque<>();
+        for (String reading :
+                Rules.of(theme, Usage.of(spot.needs(), surfacesThere)).readings())
+            next.add(CustomProperties.nameOf(reading));
+        own.keySet().stream().filter(GroundProperties::isOne).forEach(next::add);
+        while (!next.isEmpty()) {
+            String name = next.poll();
+            if (read.add(name) && own.containsKey(name)) next.addAll(references(own.get(name)));
+        }
+        return read;
+    }
+
+    private static List<String> references(String value) {
+        if (!value.contains("var(")) return List.of();
+        return REFERENCE.matcher(value).results().map(found -> found.group(1)).toList();
+    }
+
+    /** What the blocks written so far come to, of those that a condition lets through. */
+    private Optional<String> best(
+            Where where, Map<String, String> contexts, boolean dark, String block, String name, Predicate<Where> from) {
         String value = null;
         int best = -1;
         for (Written candidate : written) {
-            if (!candidate.scope.equals(scope) || candidate.weight() < best || !candidate.holds(contexts, dark))
-                continue;
+            if (candidate.weight() < best
+                    || !from.test(candidate.where)
+                    || !candidate.where.covers(where)
+                    || !candidate.holds(contexts, dark)) continue;
             String own = candidate.blocks.getOrDefault(block, Map.of()).get(name);
             if (own == null) continue;
             value = own;
             best = candidate.weight();
         }
-        return value == null && scope.isPresent() ? cascaded(Optional.empty(), contexts, dark, block, name) : value;
+        return Optional.ofNullable(value);
     }
 
     /** Moves colors that differ in the dark into the light blocks, as one value for both schemes. */
@@ -263,22 +408,21 @@ final class TokenBlocks {
     }
 
     /** The blocks for every screen, then what differs on one that shows more than sRGB. */
-    private static String text(String media, String root, Map<String, Map<String, String>> blocks) {
+    private static String text(String media, String root, Written block) {
         Map<String, Map<String, String>> wide = new LinkedHashMap<>();
-        blocks.forEach((block, properties) -> properties.forEach((name, value) -> {
+        block.blocks.forEach((surface, properties) -> properties.forEach((name, value) -> {
             if (TwoGamuts.isWide(value))
-                wide.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, TwoGamuts.wide(value));
+                wide.computeIfAbsent(surface, key -> new LinkedHashMap<>()).put(name, TwoGamuts.wide(value));
         }));
-        return sheet(media, root, blocks) + sheet(and(media, TwoGamuts.MEDIA), root, wide);
+        return sheet(media, root, block.where, block.blocks)
+                + sheet(and(media, TwoGamuts.MEDIA), root, block.where, wide);
     }
 
-    private static String sheet(String media, String root, Map<String, Map<String, String>> blocks) {
+    private static String sheet(String media, String root, Where where, Map<String, Map<String, String>> blocks) {
         StringBuilder css = new StringBuilder();
         blocks.forEach((block, properties) -> {
             if (properties.isEmpty()) return;
-            String section = "[data-surface=" + CssEscape.string(block) + "]";
-            css.append(block.isEmpty() ? root : root.equals(":root") ? section : root + " " + section)
-                    .append(" {\n");
+            css.append(selector(root, where, block)).append(" {\n");
             properties.forEach((name, value) -> css.append("  ")
                     .append(name)
                     .append(": ")
@@ -287,5 +431,14 @@ final class TokenBlocks {
             css.append("}\n");
         });
         return media.isEmpty() || css.isEmpty() ? css.toString() : "@media " + media + " {\n" + css + "}\n";
+    }
+
+    private static String selector(String root, Where where, String block) {
+        String section = block.isEmpty() ? "" : Stylesheet.surface(block);
+        String below = where.spot()
+                .map(spot -> Stylesheet.selector(spot.scope()))
+                .map(spot -> section.isEmpty() ? spot : ":where(" + spot + ") " + section)
+                .orElse(section);
+        return below.isEmpty() ? root : root.equals(":root") ? below : root + " " + below;
     }
 }

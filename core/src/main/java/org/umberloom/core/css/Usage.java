@@ -1,8 +1,10 @@
 package org.umberloom.core.css;
 
+import java.util.Optional;
 import java.util.Set;
 import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 
 /**
  * What the pages of a stylesheet contain. Only what is used is written.
@@ -11,14 +13,21 @@ import org.umberloom.core.theme.Scope;
  * @param live       whether the rules of every value of every choice are written, for a page that says on its root what is chosen
  * @param needs      element names, and attributes as {@code [data-part]} and {@code [data-part=card]}
  * @param surfaces   names of the surfaces that sections stand on
+ * @param places     of the site that the pages are of; none for pages of any
  */
-public record Usage(boolean everything, boolean live, Set<String> needs, Set<String> surfaces) {
-    public static final Usage ALL = new Usage(true, false, Set.of(), Set.of());
+public record Usage(
+        boolean everything, boolean live, Set<String> needs, Set<String> surfaces, Optional<SitePlaces> places) {
+    public static final Usage ALL = new Usage(true, false, Set.of(), Set.of(), Optional.empty());
     /** What a page is given that shows edits as they are made. */
-    public static final Usage LIVE = new Usage(true, true, Set.of(), Set.of());
+    public static final Usage LIVE = new Usage(true, true, Set.of(), Set.of(), Optional.empty());
 
     public static Usage of(Set<String> needs, Set<String> surfaces) {
-        return new Usage(false, false, Set.copyOf(needs), Set.copyOf(surfaces));
+        return new Usage(false, false, Set.copyOf(needs), Set.copyOf(surfaces), Optional.empty());
+    }
+
+    /** The same for the pages of a site, with what is written at its places. */
+    public Usage in(SitePlaces site) {
+        return new Usage(everything, live, needs, surfaces, Optional.of(site));
     }
 
     boolean matches(Selector selector) {

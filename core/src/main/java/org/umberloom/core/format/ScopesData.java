@@ -65,10 +65,9 @@ final class ScopesData {
 
     private static Place.InScope place(Map<String, Object> entry) {
         try {
-            for (Scope.Level level : Scope.Level.values()) {
-                if (!entry.containsKey(level.id())) continue;
-                Place.InScope always =
-                        Place.scope(new Scope(level, Json.string("The name of a scope", entry.get(level.id()))));
+            String kind = Scope.Level.KIND.id();
+            if (entry.containsKey(kind)) {
+                Place.InScope always = Place.scope(Scope.kind(Json.string("The name of a scope", entry.get(kind))));
                 if (!entry.containsKey(UNDER)) return always;
                 Map<String, Object> under = Json.object("The context of a scope", entry.get(UNDER));
                 if (under.size() != 1)

@@ -4,7 +4,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jsoup.Jsoup;
-import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Element;
 
 /**
@@ -14,19 +13,12 @@ import org.jsoup.nodes.Element;
  * @param surfaces names of the surfaces that sections stand on
  */
 public record PageUse(Set<String> needs, Set<String> surfaces) {
-    private static final int LONGEST = 100;
-
     public static PageUse of(List<String> pages) {
         Set<String> needs = new LinkedHashSet<>();
         Set<String> surfaces = new LinkedHashSet<>();
         for (String html : pages)
             for (Element element : Jsoup.parse(html).getAllElements()) {
-                needs.add(element.normalName());
-                for (Attribute attribute : element.attributes()) {
-                    needs.add("[" + attribute.getKey() + "]");
-                    if (attribute.getValue().length() <= LONGEST)
-                        needs.add("[" + attribute.getKey() + "=" + attribute.getValue() + "]");
-                }
+                Spots.need(element, needs);
                 if (element.hasAttr("data-surface")) surfaces.add(element.attr("data-surface"));
             }
         return new PageUse(needs, surfaces);

@@ -1,7 +1,10 @@
 package org.umberloom.core.theme;
 
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -11,29 +14,40 @@ import org.umberloom.core.token.Names;
 /**
  * One context chosen for each modifier; a modifier that is not named stands at its default.
  *
- * @param scope where it is looked at: what is written there is laid over the rest; none for the theme itself
+ * @param scopes where it is looked at, from wide to narrow: what is written there is laid over the rest; none for the theme itself
  */
-public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
+public record Combination(Map<String, String> contexts, List<Scope> scopes) {
     private static final String SCOPE = "@";
 
     public Combination {
         contexts = Collections.unmodifiableMap(new LinkedHashMap<>(contexts));
+        scopes = List.copyOf(scopes);
     }
 
     public Combination(Map<String, String> contexts) {
-        this(contexts, Optional.empty());
+        this(contexts, List.of());
     }
 
     /** The same with one modifier at another context. */
     public Combination with(String modifier, String context) {
         Map<String, String> changed = new LinkedHashMap<>(contexts);
         changed.put(modifier, context);
-        return new Combination(changed, scope);
+        return new Combination(changed, scopes);
     }
 
-    /** The same looked at in a scope. */
+    /** The same looked at in a scope alone. */
     public Combination at(Scope one) {
-        return new Combination(contexts, Optional.of(one));
+        return at(List.of(one));
+    }
+
+    /** The same looked at in scopes that lie in each other, from wide to narrow. */
+    public Combination at(List<Scope> chain) {
+        return new Combination(contexts, chain);
+    }
+
+    /** The narrowest of the scopes at which it is looked at. */
+    public Optional<Scope> scope() {
+        return scopes.isEmpty() ? Optional.empty() : Optional.of(scopes.get(scopes.size() - 1));
     }
 
     /** The same where what is written at a place holds. */
@@ -43,7 +57,16 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
         return scoped.under()
                 .map(in -> with(in.modifier(), in.context()))
                 .orElse(this)
-                .at(scoped.scope());
+                .within(scoped.scope());
+    }
+
+    /** The same with a scope among those at which it is looked at. */
+    private Combination within(Scope one) {
+        if (scopes.contains(one)) return this;
+        List<Scope> chain = new ArrayList<>(scopes);
+        chain.add(one);
+        chain.sort(Comparator.comparing(Scope::level));
+        return at(chain);
     }
 
     /** The same of the theme itself. */
@@ -52,22 +75,22 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
     }
 
     /**
-     * The same for a theme: every modifier it has, in its order, and no other; unknown contexts stay as they are. A scope at
-     * which the theme writes nothing is as the theme itself.
+     * The same for a theme: every modifier it has, in its order, and no other; unknown contexts stay as they are. Scopes at
+     * which nothing is written are left out.
      */
     public Combination completedFor(ThemeDocument theme) {
         Map<String, String> complete = new LinkedHashMap<>();
         theme.modifiers()
                 .forEach(
                         (name, modifier) -> complete.put(name, contexts.getOrDefault(name, modifier.defaultContext())));
-        return new Combination(complete, scope.filter(theme::writesAt));
+        return new Combination(complete, scopes.stream().filter(theme::writesAt).toList());
     }
 
-    /** {@code scheme=dark,look=freight,@kind=article}, with names by their {@link #code}; empty for no modifiers. */
+    /** {@code scheme=dark,look=freight,@kind=article,@page=crossings:fares}, with names by their {@link #code}; empty for no modifiers. */
     public String key() {
         Stream<String> chosen =
                 contexts.entrySet().stream().map(entry -> code(entry.getKey()) + "=" + code(entry.getValue()));
-        return Stream.concat(chosen, scope.stream().map(one -> SCOPE + one)).collect(Collectors.joining(","));
+        return Stream.concat(chosen, scopes.stream().map(one -> SCOPE + one)).collect(Collectors.joining(","));
     }
 
     /**
@@ -86,11 +109,11 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
     /** Reads what {@link #key} writes. @throws IllegalArgumentException for anything else */
     public static Combination parse(String key) {
         Map<String, String> contexts = new LinkedHashMap<>();
-        Optional<Scope> scope = Optional.empty();
+        List<Scope> scopes = new ArrayList<>();
         for (String part : key.split(",")) {
             if (part.isBlank()) continue;
             if (part.startsWith(SCOPE)) {
-                scope = Optional.of(Scope.parse(part.substring(SCOPE.length())));
+                scopes.add(Scope.parse(part.substring(SCOPE.length())));
                 continue;
             }
             int equals = part.indexOf('=');
@@ -99,7 +122,7 @@ public record Combination(Map<String, String> contexts, Optional<Scope> scope) {
                         "“" + Names.shown(key) + "” is not a combination: write scheme=dark,look=freight.");
             contexts.put(named(part.substring(0, equals)), named(part.substring(equals + 1)));
         }
-        return new Combination(contexts, scope);
+        return new Combination(contexts, scopes);
     }
 
     /** The name that a {@link #code} stands for. @throws IllegalArgumentException for one that is none */

@@ -158,6 +158,31 @@ public record ThemeDocument(
         return new ThemeDocument(name, description, sets, modifiers, order, new TreeMap<>(changed), extensions);
     }
 
+    /**
+     * The theme as sites wear it: what they write at their own places is laid over.
+     *
+     * @param written by place; all of them in sites
+     */
+    public ThemeDocument worn(Map<Place.InScope, Group> written) {
+        if (written.isEmpty()) return this;
+        Map<Place.InScope, Group> all = new TreeMap<>(scopes);
+        all.putAll(written);
+        return withScopes(all);
+    }
+
+    /** What is written in sites, laid over by {@link #worn}. */
+    public SortedMap<Place.InScope, Group> ofSites() {
+        SortedMap<Place.InScope, Group> found = new TreeMap<>(scopes);
+        found.keySet().removeIf(place -> place.scope().ofTheme());
+        return found;
+    }
+
+    /** The theme itself, without what sites write. */
+    public ThemeDocument unworn() {
+        Map<Place.InScope, Group> own = new TreeMap<>(scopes);
+        return own.keySet().removeIf(place -> !place.scope().ofTheme()) ? withScopes(own) : this;
+    }
+
     /** Whether something is written at a scope. */
     public boolean writesAt(Scope scope) {
         return scopes.keySet().stream().anyMatch(place -> place.scope().equals(scope));
@@ -191,7 +216,8 @@ public record ThemeDocument(
             places.add(Place.context(
                     entry.name, modifier.contexts().containsKey(context) ? context : modifier.defaultContext()));
         }
-        combination.scope().ifPresent(scope -> places.addAll(laidOver(scope, places)));
+        List<Place> below = List.copyOf(places);
+        combination.scopes().forEach(scope -> places.addAll(laidOver(scope, below)));
         return places;
     }
 

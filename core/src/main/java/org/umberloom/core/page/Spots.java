@@ -1,0 +1,133 @@
+package org.umberloom.core.page;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Attribute;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.theme.Surfaces;
+
+/**
+ * Sections and elements that something is written for. Each has a name in an attribute of its own, given when something is
+ * first written for it: the page, and where in the page it stood then, as {@code fares.17}. The name stays when it moves.
+ */
+public final class Spots {
+    /** Names a section or an element. */
+    public static final String NAME = "data-spot";
+    /** On a page that is looked at: where in the page each element stands. */
+    public static final String AT = "data-at";
+
+    private static final String SURFACE = "data-surface";
+    private static final Set<String> SECTIONS =
+            Set.of("section", "header", "footer", "main", "article", "aside", "nav", "figure", "form", "table");
+    private static final int LONGEST = 100;
+
+    private Spots() {}
+
+    /** The spots of a page that have names. */
+    public static SitePlaces.PagePlace of(String site, String page, String kind, String html) {
+        return of(site, page, kind, Jsoup.parse(html));
+    }
+
+    static SitePlaces.PagePlace of(String site, String page, String kind, Document document) {
+        return new SitePlaces.PagePlace(
+                page,
+                kind,
+                document.body().select("[" + NAME + "]").stream()
+                        .map(element -> spot(site, element))
+                        .toList());
+    }
+
+    /** The page that is spoken of in a spot's name. */
+    public static String pageIn(String spot) {
+        int dot = spot.lastIndexOf('.');
+        return dot < 0 ? "" : spot.substring(0, dot);
+    }
+
+    /** What a name would mean that no element of a page has yet. */
+    public static Optional<SitePlaces.Spot> unnamed(String site, String html, String name) {
+        Document document = Jsoup.parse(html);
+        Optional<Element> element = meant(document, name);
+        element.ifPresent(one -> one.attr(NAME, name));
+        return element.map(one -> spot(site, one));
+    }
+
+    /** A page with a name at the spot it means; the same where it has it already. */
+    public static String named(String html, String name) {
+        Document document = Jsoup.parse(html);
+        document.outputSettings().prettyPrint(false);
+        Optional<Element> element = meant(document, name);
+        if (element.isEmpty() || element.get().attr(NAME).equals(name)) return html;
+        element.get().attr(NAME, name);
+        return document.outerHtml();
+    }
+
+    /** A page whose elements say where they stand, to be looked at. */
+    public static void number(Document document) {
+        int at = 0;
+        for (Element element : document.body().getAllElements()) element.attr(AT, String.valueOf(at++));
+    }
+
+    /** The element of that name, else the one that stands where the name says and has no other. */
+    private static Optional<Element> meant(Document document, String name) {
+        Optional<Element> named =
+                document.body().getElementsByAttributeValue(NAME, name).stream().findFirst();
+        if (named.isPresent()) return named;
+        try {
+            int at = Integer.parseInt(name.substring(name.lastIndexOf('.') + 1));
+            List<Element> all = document.body().getAllElements();
+            return at > 0 && at < all.size() && !all.get(at).hasAttr(NAME)
+                    ? Optional.of(all.get(at))
+                    : Optional.empty();
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean isSection(Element element) {
+        return SECTIONS.contains(element.normalName()) || element.hasAttr(SURFACE);
+    }
+
+    private static SitePlaces.Spot spot(String site, Element element) {
+        Deque<Scope> within = new ArrayDeque<>();
+        for (Element around : element.parents()) if (around.hasAttr(NAME)) within.addFirst(scope(site, around));
+        Element standing = element.closest("[" + SURFACE + "]");
+        Set<String> surfaces = element.select("[" + SURFACE + "]").stream()
+                .filter(inner -> inner != element)
+                .map(inner -> inner.attr(SURFACE))
+                .collect(Collectors.toSet());
+        Set<String> needs = new LinkedHashSet<>();
+        List<Element> all = new ArrayList<>(element.getAllElements());
+        all.addAll(element.parents());
+        for (Element one : all) need(one, needs);
+        return new SitePlaces.Spot(
+                scope(site, element),
+                List.copyOf(within),
+                standing == null ? Surfaces.PAGE : standing.attr(SURFACE),
+                element.hasAttr(SURFACE),
+                surfaces,
+                needs);
+    }
+
+    private static Scope scope(String site, Element element) {
+        return Scope.spot(site, element.attr(NAME), isSection(element));
+    }
+
+    static void need(Element element, Set<String> needs) {
+        needs.add(element.normalName());
+        for (Attribute attribute : element.attributes()) {
+            needs.add("[" + attribute.getKey() + "]");
+            if (attribute.getValue().length() <= LONGEST)
+                needs.add("[" + attribute.getKey() + "=" + attribute.getValue() + "]");
+        }
+    }
+}

@@ -1,0 +1,125 @@
+package org.umberloom.core.site;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import org.umberloom.core.page.Spots;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Names;
+
+/**
+ * A site as the open document it is.
+ *
+ * @param slug    its short name, by which its scopes name it
+ * @param name    what people call it
+ * @param tagline a line under its name; may be empty
+ * @param look    contexts that it stands in, by modifier; those not named stand at the theme's default
+ * @param scheme  which schemes its readers see
+ * @param pages   in order
+ * @param written what it writes at places of its own, each laid over the theme where it holds; never an empty tree
+ * @param kept    strays that stay on purpose, each with the reason
+ */
+public record SiteDocument(
+        String slug,
+        String name,
+        String tagline,
+        Map<String, String> look,
+        SchemePolicy scheme,
+        List<SitePage> pages,
+        SortedMap<Place.InScope, Group> written,
+        Map<String, String> kept) {
+    private static final int MOST_PAGES = 500;
+
+    /** @throws IllegalArgumentException for names that are none, two pages of one address, or a place of another site */
+    public SiteDocument {
+        SitePage.slug(slug);
+        Names.checked("A site", name);
+        Names.safe("A site’s tagline", tagline);
+        look = Collections.unmodifiableMap(new LinkedHashMap<>(look));
+        pages = List.copyOf(pages);
+        if (pages.size() > MOST_PAGES)
+            throw new IllegalArgumentException("A site holds at most " + MOST_PAGES + " pages.");
+        if (pages.stream().map(SitePage::slug).distinct().count() < pages.size())
+            throw new IllegalArgumentException("Two pages of “" + name + "” have the same address.");
+        SortedMap<Place.InScope, Group> said = new TreeMap<>();
+        for (Map.Entry<Place.InScope, Group> entry : written.entrySet()) {
+            if (entry.getKey().scope().ofTheme()
+                    || !entry.getKey().scope().site().equals(slug))
+                throw new IllegalArgumentException("“" + entry.getKey() + "” is no place of the site “" + name + "”.");
+            if (!entry.getValue().equals(Group.EMPTY)) said.put(entry.getKey(), entry.getValue());
+        }
+        written = Collections.unmodifiableSortedMap(said);
+        kept = Collections.unmodifiableMap(new TreeMap<>(kept));
+    }
+
+    /** A site that differs in nothing. */
+    public static SiteDocument of(String slug, String name, List<SitePage> pages) {
+        return new SiteDocument(
+                slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap(), Map.of());
+    }
+
+    public Optional<SitePage> find(String page) {
+        return pages.stream().filter(one -> one.slug().equals(page)).findFirst();
+    }
+
+    /** @throws NoSuchElementException when there is no such page */
+    public SitePage page(String page) {
+        return find(page)
+                .orElseThrow(() ->
+                        new NoSuchElementException("The site “" + name + "” has no page “" + Names.shown(page) + "”."));
+    }
+
+    /** The places of its pages. */
+    public SitePlaces places() {
+        return new SitePlaces(
+                slug,
+                pages.stream()
+                        .map(page -> Spots.of(slug, page.slug(), page.kind(), page.html()))
+                        .toList());
+    }
+
+    /** The page that a spot is on: it stands in the spot's name. @throws NoSuchElementException when no page has it */
+    public SitePage pageOf(Scope spot) {
+        return find(Spots.pageIn(spot.name()))
+                .orElseThrow(() -> new NoSuchElementException(
+                        "The site “" + name + "” has no place “" + Names.shown(spot.name()) + "”."));
+    }
+
+    SiteDocument withPages(List<SitePage> others) {
+        return new SiteDocument(slug, name, tagline, look, scheme, others, written, kept);
+    }
+
+    /** The same with a page in place of that of its address, or at the end. */
+    SiteDocument withPage(SitePage page) {
+        List<SitePage> all = new ArrayList<>(pages);
+        int at = pages.stream().map(SitePage::slug).toList().indexOf(page.slug());
+        if (at < 0) all.add(page);
+        else all.set(at, page);
+        return withPages(all);
+    }
+
+    SiteDocument withWritten(Map<Place.InScope, Group> others) {
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), kept);
+    }
+
+    /** The same site under another short name, with all its places. */
+    public SiteDocument called(String otherSlug, String otherName) {
+        SortedMap<Place.InScope, Group> moved = new TreeMap<>();
+        written.forEach((place, tokens) -> moved.put(
+                new Place.InScope(
+                        new Scope(
+                                place.scope().level(), otherSlug, place.scope().name()),
+                        place.under()),
+                tokens));
+        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, kept);
+    }
+}

@@ -1,0 +1,60 @@
+package org.umberloom.core.theme;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The places of one site's pages, as far as whoever lays values over them has to know.
+ *
+ * @param site its short name
+ */
+public record SitePlaces(String site, List<PagePlace> pages) {
+    /** A page, with the spots on it that have names, each after those it lies in. */
+    public record PagePlace(String page, String kind, List<Spot> spots) {
+        public PagePlace {
+            spots = List.copyOf(spots);
+        }
+    }
+
+    /**
+     * A section or an element with a name.
+     *
+     * @param scope    its own
+     * @param within   the spots it lies in, from wide to narrow
+     * @param surface  the surface it stands on
+     * @param names    whether it names that surface itself
+     * @param surfaces named by what lies in it
+     * @param needs    what its elements ask of rules, as in {@code PageUse}
+     */
+    public record Spot(
+            Scope scope, List<Scope> within, String surface, boolean names, Set<String> surfaces, Set<String> needs) {
+        public Spot {
+            within = List.copyOf(within);
+            surfaces = Set.copyOf(surfaces);
+            needs = Set.copyOf(needs);
+        }
+    }
+
+    public SitePlaces {
+        pages = List.copyOf(pages);
+    }
+
+    /** The scopes that reach a page as a whole, from wide to narrow. */
+    public List<Scope> reaching(PagePlace page) {
+        return reaching(site, page.page, page.kind);
+    }
+
+    /** The scopes that reach a page of a site as a whole, from wide to narrow. */
+    public static List<Scope> reaching(String site, String page, String kind) {
+        return List.of(Scope.kind(kind), Scope.site(site), Scope.kindIn(site, kind), Scope.page(site, page));
+    }
+
+    /** The scopes that reach a spot, from wide to narrow. */
+    public List<Scope> reaching(PagePlace page, Spot spot) {
+        List<Scope> chain = new ArrayList<>(reaching(page));
+        chain.addAll(spot.within);
+        chain.add(spot.scope);
+        return chain;
+    }
+}
