@@ -180,6 +180,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -945,6 +977,7 @@ export interface components {
             revision: number;
             combo: string;
             rail: components["schemas"]["Rail"];
+            sites: components["schemas"]["SiteRail"][];
             structure: components["schemas"]["StructureView"];
             instruments: components["schemas"]["Instruments"];
         };
@@ -1151,6 +1184,14 @@ export interface components {
             /** Format: double */
             hue: number;
         };
+        SiteRail: {
+            site: string;
+            name: string;
+            /** Format: int32 */
+            revision: number;
+            undo: string;
+            redo: string;
+        };
         SpaceScaleView: {
             path: string;
             place: string;
@@ -1263,6 +1304,7 @@ export interface components {
             kind: string;
             words: string;
             scope: string;
+            reaching: string[];
             of: string;
             context: string;
             /** Format: int32 */
@@ -1588,7 +1630,7 @@ export interface components {
             slug: string;
             title: string;
             kind: string;
-            scope: string;
+            scopes: string[];
         };
         SiteView: {
             slug: string;
@@ -2542,6 +2584,50 @@ export interface operations {
             };
         };
     };
+    undo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rail"];
+                };
+            };
+        };
+    };
+    redo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rail"];
+                };
+            };
+        };
+    };
     whoAmI: {
         parameters: {
             query?: never;
@@ -2782,6 +2868,7 @@ export interface operations {
             query?: {
                 surface?: string;
                 choice?: string;
+                still?: boolean;
             };
             header?: never;
             path: {
@@ -2808,11 +2895,14 @@ export interface operations {
     };
     stylesheet: {
         parameters: {
-            query?: never;
+            query?: {
+                still?: boolean;
+            };
             header?: never;
             path: {
                 theme: number;
                 state: string;
+                site: string;
             };
             cookie?: never;
         };

@@ -55,7 +55,7 @@
     bench.open({
       path: pair.foreground,
       contexts: { ...bench.working, ...look?.contexts },
-      scope: look?.scope,
+      scopes: look?.scope ? [look.scope] : [],
       roles: [
         { kind: 'color', path: pair.foreground },
         { kind: 'color', path: pair.ground }

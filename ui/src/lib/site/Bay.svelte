@@ -9,6 +9,7 @@
   import type { RoleKind } from '$lib/contract/governing';
   import type { Bench } from '$lib/theme/bench.svelte';
   import ComboButton from '$lib/theme/ComboButton.svelte';
+  import type { Step } from '$lib/theme/picked.svelte';
   import { LivePage } from './livePage';
   import { EDGE, type BayState } from './bays.svelte';
 
@@ -49,7 +50,7 @@
   let pointed = $state<{ box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null>(null);
   let detach: (() => void) | undefined;
 
-  const scope = $derived(bench.sites.find((s) => s.slug === bay.site)?.pages.find((p) => p.slug === bay.page)?.scope ?? '');
+  const page = $derived(bench.looks.page(bay));
   const site = $derived(bench.sites.find((s) => s.slug === bay.site));
   const key = $derived(bench.looks.bayKey(bay));
   /** The address names no scope: a page says itself of which kind it is, also one that a link led to. */
@@ -110,7 +111,62 @@
     event.preventDefault();
     const found = rolesAt(target);
     const path = found?.roles.find((r) => r.kind === kind)?.path;
-    if (found && path) bench.open({ path, contexts: { ...bay.contexts }, scope, roles: found.roles }, !(bench.tab in KIND_OF_TAB));
+    if (found && path)
+      bench.open(
+        {
+          path,
+          contexts: { ...bay.contexts },
+          scopes: [...(page?.scopes ?? []), ...spots(target)],
+          roles: found.roles,
+          around: site?.specimen ? undefined : around(target)
+        },
+        !(bench.tab in KIND_OF_TAB)
+      );
+  }
+
+  /** The spots with names that lie around an element, from wide to narrow. */
+  function spots(target: Element): string[] {
+    const found: string[] = [];
+    for (let one: Element | null = target; one; one = one.parentElement) {
+      const scope = one.getAttribute('data-at');
+      if (scope && one.hasAttribute('data-spot')) found.unshift(scope);
+    }
+    return found;
+  }
+
+  /** The places around an element: itself, the sections it lies in, its page, and on to all sites. */
+  function around(target: Element): Step[] {
+    const steps: Step[] = [];
+    const whole = page?.scopes ?? [];
+    for (let one: Element | null = target; one; one = one.parentElement) {
+      const scope = one.getAttribute('data-at');
+      if (!scope || (one !== target && !scope.startsWith('section='))) continue;
+      steps.push({
+        place: `scope:${scope}`,
+        words: one === target ? 'this element' : `this ${named(one)}`,
+        reaching: [...whole, ...spots(one), ...(one.hasAttribute('data-spot') ? [] : [scope])]
+      });
+    }
+    const words = [
+      'the theme',
+      `${page?.kind ?? ''} pages, all sites`,
+      `all of ${site?.name ?? ''}`,
+      `${page?.kind ?? ''} pages of ${site?.name ?? ''}`,
+      'this page'
+    ];
+    for (let i = whole.length; i > 0; i--)
+      steps.push({ place: `scope:${whole[i - 1]}`, words: words[i] ?? '', reaching: whole.slice(0, i) });
+    return [...steps, { place: '', words: 'the theme', reaching: [] }];
+  }
+
+  const REGIONS: Record<string, string> = { nav: 'menu', main: 'main part' };
+
+  function named(section: Element): string {
+    const heading = section.querySelector('h1, h2, h3, h4, h5, h6')?.textContent?.trim() ?? '';
+    const kind = section.matches('header, footer, nav, main, figure, form, table')
+      ? (REGIONS[section.localName] ?? section.localName)
+      : 'section';
+    return heading ? `${kind} “${heading.length > 24 ? `${heading.slice(0, 24)}…` : heading}”` : kind;
   }
 
   /** Too narrow for a page's name beside the tools. */

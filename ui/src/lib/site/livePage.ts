@@ -3,6 +3,9 @@ import { BelowTheFold } from './belowTheFold';
 /** Values of custom properties by the surface they stand on, empty for the page itself, and by their names. */
 type Blocks = Record<string, Record<string, string>>;
 
+/** Begins the name of a block that is a spot's, or a surface's within one. */
+const SPOT = '@';
+
 /**
  * The page in a bay, seen from outside: its document runs no script of its own. Values are laid over the compiled
  * stylesheet outside every cascade layer, so they win until the page is loaded again.
@@ -15,6 +18,8 @@ export class LivePage {
   #shown: Blocks = {};
   #below: BelowTheFold;
   #overlay: CSSStyleSheet;
+  /** What spots say comes after what surfaces say. */
+  #spots: CSSStyleSheet;
   #light: CSSStyleSheet;
   /** While values are tried, nothing eases from one to the next: the page shows each at once. */
   #still: CSSStyleSheet;
@@ -35,12 +40,13 @@ export class LivePage {
     const Sheet = own?.CSSStyleSheet ?? CSSStyleSheet;
     this.#wide = own?.matchMedia('(color-gamut: p3)').matches ?? false;
     this.#overlay = new Sheet();
+    this.#spots = new Sheet();
     this.#light = new Sheet();
     this.#still = new Sheet();
     this.#still.replaceSync('*, ::before, ::after { transition: none !important; }');
     this.#still.disabled = true;
     this.#below = new BelowTheFold(document);
-    document.adoptedStyleSheets = [this.#overlay, this.#light, this.#still];
+    document.adoptedStyleSheets = [this.#overlay, this.#spots, this.#light, this.#still];
   }
 
   /** Shows what is stored, in this page's combination; a trial ends. */
@@ -48,6 +54,10 @@ export class LivePage {
     this.#tried = {};
     const blocks = live[this.key()];
     if (blocks) {
+      // A spot says only what differs there, so what it says no more has to go.
+      for (const [block, properties] of Object.entries(this.#shown))
+        if (block.startsWith(SPOT))
+          for (const name of Object.keys(properties)) if (blocks[block]?.[name] === undefined) this.#set(block, name, undefined);
       this.#stored = blocks;
       this.#put(blocks);
     }
@@ -106,10 +116,21 @@ export class LivePage {
     if (block === '') return this.document.documentElement.style;
     const known = this.#rules.get(block);
     if (known) return known.style;
-    const at = this.#overlay.insertRule(`[data-surface="${CSS.escape(block)}"] {}`, this.#overlay.cssRules.length);
-    const rule = this.#overlay.cssRules[at] as CSSStyleRule;
+    const sheet = block.startsWith(SPOT) ? this.#spots : this.#overlay;
+    const selector = block.startsWith(SPOT) ? this.#spot(block.slice(SPOT.length)) : `[data-surface="${CSS.escape(block)}"]`;
+    const at = sheet.insertRule(`${selector} {}`, sheet.cssRules.length);
+    const rule = sheet.cssRules[at] as CSSStyleRule;
     this.#rules.set(block, rule);
     return rule.style;
+  }
+
+  /** A spot itself, or a surface within it. One that has no name yet in the page's markup is given it. */
+  #spot(block: string): string {
+    const [name = '', surface] = block.split(' ');
+    if (!this.document.querySelector(`[data-spot="${CSS.escape(name)}"]`))
+      this.document.querySelector(`[data-at$=":${CSS.escape(name)}"]`)?.setAttribute('data-spot', name);
+    const spot = `[data-spot="${CSS.escape(name)}"]`;
+    return surface === undefined ? `${spot}[data-spot]` : `:where(${spot}) [data-surface="${CSS.escape(surface)}"]`;
   }
 
   /** Outlines what some selectors match, and says how many elements that are; nothing puts the light out. */

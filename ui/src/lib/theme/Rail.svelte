@@ -11,6 +11,8 @@
   let { bench }: { bench: Bench } = $props();
 
   const rail = $derived(bench.saved?.rail);
+  /** In whose history, where that is a site's. */
+  const of = $derived(bench.stacks.of ? `, in ${bench.stacks.of}` : '');
   const weave = $derived({
     warp: bench.shown?.color.hues.map((hue) => hue.seed.hex).slice(0, 6) ?? [],
     weft:
@@ -53,16 +55,16 @@
   <div class="flex items-center gap-1">
     <button
       class="button px-2"
-      disabled={!rail?.undo}
-      aria-label={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'}
-      title={rail?.undo ? `Undo ${rail.undo}` : 'Nothing to undo'}
+      disabled={!bench.stacks.undo}
+      aria-label={bench.stacks.undo ? `Undo ${bench.stacks.undo}${of}` : 'Nothing to undo'}
+      title={bench.stacks.undo ? `Undo ${bench.stacks.undo}${of}` : 'Nothing to undo'}
       onclick={() => bench.undo()}><Undo size={15} /></button
     >
     <button
       class="button px-2"
-      disabled={!rail?.redo}
-      aria-label={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'}
-      title={rail?.redo ? `Redo ${rail.redo}` : 'Nothing to redo'}
+      disabled={!bench.stacks.redo}
+      aria-label={bench.stacks.redo ? `Redo ${bench.stacks.redo}${of}` : 'Nothing to redo'}
+      title={bench.stacks.redo ? `Redo ${bench.stacks.redo}${of}` : 'Nothing to redo'}
       onclick={() => bench.redo()}><Redo size={15} /></button
     >
     <button class="button px-2" aria-label="History" aria-pressed={bench.tab === 'history'} onclick={() => (bench.tab = 'history')}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import X from '@lucide/svelte/icons/x';
   import type { Schemas } from '$lib/api/client';
+  import PlaceRuler from '$lib/place/PlaceRuler.svelte';
   import TokenPicture from '$lib/ui/TokenPicture.svelte';
   import type { Bench } from './bench.svelte';
 
@@ -25,16 +26,10 @@
   let all = $state(false);
 
   const trace = $derived(bench.trace);
-  /** The kind of the page that was picked on, as a place. */
-  const here = $derived(bench.writable.find((one) => one.kind === 'scope' && one.of === '' && one.scope === bench.pick?.scope));
-  const narrow = $derived(trace?.contexts.find((one) => one.place === here?.place)?.written ?? '');
-  const wide = $derived(
-    trace?.hops[0]?.candidates.filter((one) => bench.writable.find((place) => place.place === one.place)?.kind !== 'scope').at(-1)
-      ?.written ??
-      trace?.hops[0]?.resolved ??
-      ''
+  /** The narrowest place that it is looked at in. */
+  const scope = $derived(
+    bench.writable.find((one) => one.kind === 'scope' && one.of === '' && one.scope === bench.pick?.scopes?.at(-1))?.words
   );
-  const scope = $derived(here?.words);
   const words = $derived(
     bench.pick ? [...bench.modifiers.map((m) => bench.pick?.contexts[m.name] ?? m.standard), ...(scope ? [scope] : [])].join(' · ') : ''
   );
@@ -98,30 +93,7 @@
           {/each}
         </div>
       {/if}
-      {#if here}
-        <div class="mt-3 border-l-2 border-ink pl-3" role="radiogroup" aria-label="Where edits go">
-          <p class="caption font-semibold">Where edits go</p>
-          {#each [{ place: '', words: 'the theme', says: wide }, { place: here.place, words: here.words, says: narrow }] as one (one.place)}
-            <label class="flex cursor-pointer items-baseline gap-2 py-0.5">
-              <input
-                type="radio"
-                name="place"
-                class="accent-accent"
-                value={one.place}
-                checked={(bench.target === here.place) === (one.place !== '')}
-                onchange={() => bench.aimAt(one.place)}
-              />
-              <span class="shrink-0 {one.place === bench.target ? 'font-semibold' : ''}">{one.words}</span>
-              <span class="value min-w-0 truncate text-muted" title={one.says}>{one.says || 'as the theme'}</span>
-            </label>
-          {/each}
-          {#if narrow}<button
-              class="button button-quiet h-6 px-1.5 text-xs"
-              onclick={() => bench.pick && void bench.commit({ op: 'delete', place: here.place, path: bench.pick.path })}
-              >As the theme again</button
-            >{/if}
-        </div>
-      {/if}
+      <PlaceRuler {bench} />
       {#if trace?.description}<p class="mt-2 text-muted">{trace.description}</p>{/if}
       {#if trace?.deprecated}<p class="mt-2 text-should">
           Deprecated{trace.deprecated === 'deprecated' ? '' : `: ${trace.deprecated}`}

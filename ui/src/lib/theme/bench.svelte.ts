@@ -61,7 +61,7 @@ export class Bench {
     });
     this.#picked = new Picked(
       id,
-      (pick) => this.looks.key(pick.contexts, pick.scope),
+      (pick) => this.looks.key(pick.contexts, pick.scopes),
       (paths) => this.light(paths)
     );
   }
@@ -192,10 +192,29 @@ export class Bench {
   }
 
   /** Edits of values go to a place from now on; none for where each value stands. */
-  aimAt(place: string) {
-    this.looks.aimAt(place);
-    if (this.pick) this.#picked.open({ ...this.pick, contexts: this.working, scope: this.looks.aim?.scope });
+  aimAt(place: string, reaching: string[] = []) {
+    this.looks.aimAt(place, reaching);
+    const scopes = this.looks.aim?.reaching ?? reaching;
+    if (this.pick && !this.pick.around) this.#picked.open({ ...this.pick, contexts: this.working, scopes });
     void this.look();
+  }
+
+  /** What undo and redo would do: in the log of the site that edits go to, else in the theme's. */
+  readonly stacks = $derived.by(() => {
+    const site = this.saved?.sites.find((one) => one.site === this.looks.site);
+    return site
+      ? { undo: site.undo, redo: site.redo, of: site.name }
+      : { undo: this.saved?.rail.undo ?? '', redo: this.saved?.rail.redo ?? '', of: '' };
+  });
+
+  /** Takes back, or makes again, the last edit of a site. */
+  #inSite(site: string, way: 'undo' | 'redo') {
+    return this.#commits.told(
+      this.#commits.change(async () => {
+        await store(() => api.POST(`/api/sites/{site}/${way}`, { params: { path: { site } } }));
+        return this.#read();
+      })
+    );
   }
 
   /**
@@ -284,11 +303,13 @@ export class Bench {
   }
 
   undo() {
+    if (this.looks.site) return this.#inSite(this.looks.site, 'undo');
     const params = { path: { id: this.id } };
     return this.#commits.told(this.#commits.change(() => store(() => api.POST('/api/themes/{id}/undo', { params, body: this.#seen() }))));
   }
 
   redo() {
+    if (this.looks.site) return this.#inSite(this.looks.site, 'redo');
     const params = { path: { id: this.id } };
     return this.#commits.told(this.#commits.change(() => store(() => api.POST('/api/themes/{id}/redo', { params, body: this.#seen() }))));
   }

@@ -16,6 +16,8 @@ export class Looks {
   bays = $state<BayState[]>([]);
   /** Where edits of values are written; empty for where each value stands. */
   target = $state('');
+  /** The scopes that have a say at a place that the server has not told of yet. */
+  #aimed = $state.raw<string[]>([]);
 
   readonly modifiers = $derived.by<Modifier[]>(() =>
     (this.structure?.layers ?? [])
@@ -55,21 +57,24 @@ export class Looks {
     ];
   }
 
-  /** A combination as the server reads it; at a scope, where one is given. */
-  key(contexts: Contexts, scope = ''): string {
+  /** A combination as the server reads it; at scopes, where some are given. */
+  key(contexts: Contexts, scopes: string[] = []): string {
     const chosen = this.modifiers
       .filter((m) => contexts[m.name] !== undefined)
       .map((m) => `${m.code}=${m.codes[contexts[m.name] ?? ''] ?? ''}`);
-    return [...chosen, ...(scope ? [`@${scope}`] : [])].join(',');
+    return [...chosen, ...scopes.map((scope) => `@${scope}`)].join(',');
   }
 
   /** The instruments show what holds at the place that edits go to. */
-  readonly workingKey = $derived(this.key(this.working, this.aim?.scope ?? ''));
+  readonly workingKey = $derived(this.key(this.working, this.aim?.reaching ?? this.#aimed));
 
   /** What a bay shows, at the scope of its page. */
   bayKey(bay: BayState): string {
-    const page = this.sites.find((site) => site.slug === bay.site)?.pages.find((one) => one.slug === bay.page);
-    return this.key(bay.contexts, page?.scope ?? '');
+    return this.key(bay.contexts, this.page(bay)?.scopes);
+  }
+
+  page(bay: BayState) {
+    return this.sites.find((site) => site.slug === bay.site)?.pages.find((one) => one.slug === bay.page);
   }
 
   /** A place in words; one that is no longer there by its name. */
@@ -77,9 +82,15 @@ export class Looks {
     return this.#words.get(place) ?? place.slice(place.indexOf(':') + 1);
   }
 
+  /** The site in whose history edits are kept; none while they go to the theme. */
+  readonly site = $derived(
+    this.target.startsWith('scope:') && !this.target.startsWith('scope:kind=') ? (/=([^:/]+)/.exec(this.target)?.[1] ?? '') : ''
+  );
+
   /** Edits go to a place from now on, and the instruments show a combination in which what is written there is seen. */
-  aimAt(place: string) {
+  aimAt(place: string, reaching: string[] = []) {
     this.target = place;
+    this.#aimed = reaching;
     const aim = this.aim;
     if (aim?.of && this.modifiers.some((m) => m.name === aim.of)) this.working = { ...this.working, [aim.of]: aim.context };
   }

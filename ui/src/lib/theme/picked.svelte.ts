@@ -3,8 +3,20 @@ import type { RoleKind } from '$lib/contract/governing';
 import type { Contexts } from '$lib/site/bays.svelte';
 import { carried } from './moved';
 
-/** What was picked on a page or in the tray: a token's path, the combination and scope it is looked at in, and the roles there. */
-export type Pick = { path: string; contexts: Contexts; scope?: string; roles: { kind: RoleKind; path: string }[] };
+/** A place around what was picked, with the scopes that have a say there, from wide to narrow. */
+export type Step = { place: string; words: string; reaching: string[] };
+
+/**
+ * What was picked on a page or in the tray: a token's path, the combination and the scopes it is looked at in, the roles there, and
+ * the places around it, from the element itself to all sites.
+ */
+export type Pick = {
+  path: string;
+  contexts: Contexts;
+  scopes?: string[];
+  roles: { kind: RoleKind; path: string }[];
+  around?: Step[];
+};
 
 /** What is picked, with its trace and its places on the pages. */
 export class Picked {

@@ -66,7 +66,7 @@ class ScopesTest {
 
     @Test
     void articlesGetWiderTextAndNothingElseDoes() {
-        place("article pages").check();
+        place("article pages, all sites").check();
         assertThat(page.getByText("Edits go to article pages only.")).isVisible();
         widen("51rem");
         assertThat(page.getByTestId("saved-state")).containsText("width.text to 51rem");
@@ -82,15 +82,15 @@ class ScopesTest {
 
     @Test
     void theTraceSaysItAndItCanBeTakenBack() {
-        place("article pages").check();
+        place("article pages, all sites").check();
         widen("51rem");
-        assertThat(place("article pages 51rem")).isChecked();
+        assertThat(place("article pages, all sites 51rem")).isChecked();
         assertThat(place("the theme 40rem")).isVisible();
         assertThat(page.getByLabel("Chain", new Page.GetByLabelOptions().setExact(true)))
                 .containsText("written in article pages");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("As the theme again"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Follow again"))
                 .click();
-        assertThat(place("article pages as the theme")).isVisible();
+        assertThat(place("article pages, all sites follows")).isVisible();
         page.waitForCondition(() -> widths("40rem", "40rem", "40rem"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove"))
                 .click();
@@ -99,7 +99,7 @@ class ScopesTest {
 
     @Test
     void whatTheThemeIsWovenFromEndsWithIt() {
-        place("article pages").check();
+        place("article pages, all sites").check();
         widen("51rem");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the whole theme"))
                 .click();
@@ -115,7 +115,7 @@ class ScopesTest {
 
     @Test
     void backInTheThemeAnEditReachesEveryOtherKind() {
-        place("article pages").check();
+        place("article pages, all sites").check();
         widen("51rem");
         page.waitForCondition(() -> widths("51rem", "40rem", "40rem"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the whole theme"))

@@ -19,6 +19,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.PageUse;
+import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 
@@ -73,7 +74,13 @@ public class KitFiles {
                                                 Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
                                         .toList())
                         .write()));
-        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, usage, fonts.usedBy(theme, FONTS), grounds.of(theme))));
+        ThemeDocument worn = theme;
+        if (shown.size() == 1) {
+            SiteDocument site = sites.document(shown.get(0));
+            worn = theme.worn(site.written());
+            usage = usage.in(site.places());
+        }
+        files.put(STYLESHEET, bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS), grounds.of(theme))));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (Picture picture : pictures) {

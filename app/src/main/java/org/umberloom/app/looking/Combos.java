@@ -1,5 +1,6 @@
 package org.umberloom.app.looking;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.contract.Choices;
@@ -19,6 +21,8 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 
@@ -29,6 +33,7 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param byScheme the working combination in every scheme, by the scheme's name
  * @param live     those that the bays show, by their key
  * @param scoped   the working combination at every scope that the theme writes at
+ * @param spots    the spots with something of their own on the pages of the bays, by the bay's key
  * @param properties what their pages are given, by the very resolution, as far as it was asked for
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param choices  what is chosen in those that were asked for
@@ -40,28 +45,40 @@ public record Combos(
         Map<String, Resolution> byScheme,
         Map<String, Resolution> live,
         List<Resolution> scoped,
+        Map<String, List<SpotLook>> spots,
         Map<Resolution, LiveProperties> properties,
         Map<Resolution, List<Pair.Measured>> pairs,
         Map<Combination, List<Choices.Chosen>> choices,
         Map<Combination, Map<String, Grounds.Placed>> grounds) {
+    /** A spot as it is looked at, and what is right around it. */
+    public record SpotLook(SitePlaces.Spot spot, Resolution own, Resolution around) {}
+
     private static final int MOST_LIVE = 8;
     private static final int MOST_SCOPED = 24;
 
     /** Everything at its default, each scheme in a bay. */
     public static Combos of(ThemeDocument theme) {
-        return of(theme, theme.defaults(), List.of(), Pictures.NONE, combination -> ThemeGraph.of(theme, combination));
+        return of(
+                theme,
+                theme.defaults(),
+                List.of(),
+                Pictures.NONE,
+                combination -> ThemeGraph.of(theme, combination),
+                Map.of());
     }
 
     /**
      * @param bays   combinations of the bays; every scheme of the working one where none is given
      * @param graphs the graph of a combination, from wherever it is at hand
+     * @param places of the sites whose pages the bays show
      */
     public static Combos of(
             ThemeDocument theme,
             Combination wanted,
             Collection<Combination> bays,
             Pictures pictures,
-            Function<Combination, ThemeGraph> graphs) {
+            Function<Combination, ThemeGraph> graphs,
+            Map<String, SitePlaces> places) {
         Map<Combination, Resolution> known = new LinkedHashMap<>();
         Function<Combination, Resolution> resolve = combination ->
                 known.computeIfAbsent(combination, key -> graphs.apply(key).resolution());
@@ -79,7 +96,11 @@ public record Combos(
         if (bays.isEmpty())
             byScheme.values()
                     .forEach(resolution -> live.put(resolution.combination().key(), resolution));
+        Map<String, List<SpotLook>> spots = new LinkedHashMap<>();
+        for (Combination bay : bays)
+            if (live.containsKey(bay.key())) spots.put(bay.key(), spots(theme, bay, places, resolve));
         List<Resolution> scoped = theme.scopesWritten().stream()
+                .filter(Scope::ofTheme)
                 .limit(MOST_SCOPED)
                 .map(scope -> resolve.apply(working.at(scope)))
                 .toList();
@@ -93,10 +114,35 @@ public record Combos(
                 byScheme,
                 live,
                 scoped,
+                spots,
                 Collections.synchronizedMap(new IdentityHashMap<>()),
                 Collections.synchronizedMap(new IdentityHashMap<>()),
                 new ConcurrentHashMap<>(),
                 grounds);
+    }
+
+    private static List<SpotLook> spots(
+            ThemeDocument theme,
+            Combination bay,
+            Map<String, SitePlaces> places,
+            Function<Combination, Resolution> resolve) {
+        List<SpotLook> looks = new ArrayList<>();
+        Optional<Scope> shown = bay.scopes().stream()
+                .filter(scope -> scope.level() == Scope.Level.PAGE)
+                .findFirst();
+        if (shown.isEmpty() || !places.containsKey(shown.get().site())) return looks;
+        SitePlaces site = places.get(shown.get().site());
+        for (SitePlaces.PagePlace page : site.pages()) {
+            if (!page.page().equals(shown.get().name())) continue;
+            for (SitePlaces.Spot spot : page.spots()) {
+                if (!theme.writesAt(spot.scope())) continue;
+                List<Scope> chain = site.reaching(page, spot);
+                Combination own = bay.at(chain).completedFor(theme);
+                Combination around = bay.at(chain.subList(0, chain.size() - 1)).completedFor(theme);
+                looks.add(new SpotLook(spot, resolve.apply(own), resolve.apply(around)));
+            }
+        }
+        return looks;
     }
 
     /** What the pages of one of the combinations are given. */
@@ -106,7 +152,11 @@ public record Combos(
 
     /** The same, found from what it was before an edit, where that combination was looked at then. */
     public LiveProperties properties(Resolution resolution, Combos before) {
-        Resolution then = before.live.values().stream()
+        Resolution then = Stream.concat(
+                        before.live.values().stream(),
+                        before.spots.values().stream()
+                                .flatMap(List::stream)
+                                .flatMap(look -> Stream.of(look.own, look.around)))
                 .filter(one -> one.combination().equals(resolution.combination()))
                 .findFirst()
                 .orElse(null);

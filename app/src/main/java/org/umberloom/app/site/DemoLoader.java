@@ -20,6 +20,8 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -97,16 +99,16 @@ class DemoLoader implements ApplicationRunner {
                     file -> read(themeFolder.resolve(file)));
             long id = drafts.create(theme, "demo theme", lead);
             for (JsonNode site : themePlan.get("sites"))
-                loadSite(folder.resolve(site.get("folder").asString()), site, id);
+                loadSite(folder.resolve(site.get("folder").asString()), site, id, lead);
         }
         LOG.info("demo data loaded from {}", folder);
     }
 
-    private void loadSite(Path folder, JsonNode site, long theme) throws IOException {
-        List<Page> pages = new ArrayList<>();
+    private void loadSite(Path folder, JsonNode site, long theme, Account lead) throws IOException {
+        List<SitePage> pages = new ArrayList<>();
         for (JsonNode page : site.get("pages")) {
             String slug = page.get("slug").asString();
-            pages.add(new Page(
+            pages.add(new SitePage(
                     slug,
                     page.get("title").asString(),
                     page.get("kind").asString(),
@@ -121,7 +123,11 @@ class DemoLoader implements ApplicationRunner {
                     picture.get("license").asString(),
                     Files.readAllBytes(folder.resolve("pictures").resolve(name))));
         }
-        sites.add(site.get("slug").asString(), site.get("name").asString(), theme, pages, pictures);
+        sites.add(
+                SiteDocument.of(site.get("slug").asString(), site.get("name").asString(), pages),
+                theme,
+                pictures,
+                lead);
     }
 
     private static String read(Path file) {

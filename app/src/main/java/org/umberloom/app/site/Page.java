@@ -1,21 +1,32 @@
 package org.umberloom.app.site;
 
+import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 
-/** A page of a site: a whole HTML document that names its stylesheet {@code theme.css}. */
+/** A page that is shown: a whole HTML document that names its stylesheet {@code theme.css}. */
 public record Page(String slug, String title, String kind, String html) {
-    /** Its document, which says on the root of which kind it is. */
+    static Page of(SitePage page) {
+        return new Page(page.slug(), page.title(), page.kind(), page.html());
+    }
+
+    /** Its document, which says on the root of which kind it is and which page. */
     public Document document() {
         Document document = Jsoup.parse(html);
         document.outputSettings().prettyPrint(false);
-        document.selectFirst("html").attr(Stylesheet.attribute(Scope.Level.KIND), kind);
+        Element root = document.selectFirst("html");
+        root.attr(Stylesheet.attribute(Scope.Level.KIND), kind);
+        root.attr(Stylesheet.attribute(Scope.Level.PAGE), slug);
         return document;
     }
 
-    Scope scope() {
-        return Scope.kind(kind);
+    /** The scopes that reach it as a page of a site, from wide to narrow; a built-in page is of none. */
+    List<Scope> scopes(String site) {
+        return site.startsWith("~") ? List.of(Scope.kind(kind)) : SitePlaces.reaching(site, slug, kind);
     }
 }

@@ -20,6 +20,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.Specimen;
+import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -36,13 +37,20 @@ class PreviewController {
     private static final String DEFAULT = "default";
 
     private final SiteService sites;
+    private final SiteDrafts siteDrafts;
     private final DraftService drafts;
     private final FontFaces fonts;
     private final GroundPictures grounds;
     private final PictureStore pictures;
 
     PreviewController(
-            SiteService sites, DraftService drafts, FontFaces fonts, GroundPictures grounds, PictureStore pictures) {
+            SiteService sites,
+            SiteDrafts siteDrafts,
+            DraftService drafts,
+            FontFaces fonts,
+            GroundPictures grounds,
+            PictureStore pictures) {
+        this.siteDrafts = siteDrafts;
         this.grounds = grounds;
         this.pictures = pictures;
         this.sites = sites;
@@ -52,6 +60,7 @@ class PreviewController {
 
     /**
      * @param surface of a part that is shown alone
+     * @param still   whether the page shows by itself what is written at its places, rather than on a bench
      * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      */
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
@@ -62,32 +71,50 @@ class PreviewController {
             @PathVariable String site,
             @PathVariable String page,
             @RequestParam(defaultValue = Surfaces.PAGE) String surface,
-            @RequestParam(defaultValue = "") String choice) {
-        ThemeDocument worn = drafts.stateAt(theme, revision(theme, state));
+            @RequestParam(defaultValue = "") String choice,
+            @RequestParam(defaultValue = "false") boolean still) {
+        ThemeDocument worn = site.startsWith("~")
+                ? drafts.stateAt(theme, revision(theme, state))
+                : drafts.stateAt(theme, revision(theme, state))
+                        .worn(sites.document(sites.get(site)).written());
         Page shown = site.equals(Specimens.PARTS)
                 ? Specimens.part(page, surface)
                 : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
         Document document = shown.document();
         Combination combination =
-                (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scope());
+                (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scopes(site));
         Element root = document.selectFirst("html");
+        if (!site.startsWith("~")) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
         int colon = choice.indexOf(':');
         if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
             root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
+        if (still) document.select("link[href=theme.css]").attr("href", "theme.css?still=true");
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
-    ResponseEntity<String> stylesheet(@PathVariable long theme, @PathVariable String state) {
+    ResponseEntity<String> stylesheet(
+            @PathVariable long theme,
+            @PathVariable String state,
+            @PathVariable String site,
+            @RequestParam(defaultValue = "false") boolean still) {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
+        Usage usage = Usage.LIVE;
+        String tag = theme + "-" + revision;
+        if (still && !site.startsWith("~")) {
+            SiteDraft draft = siteDrafts.newest(site);
+            document = document.worn(draft.site().written());
+            usage = usage.in(draft.places());
+            tag += "-" + site + "-" + draft.revision();
+        }
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
-                .eTag(theme + "-" + revision)
-                .body(Stylesheet.compile(document, Usage.LIVE, fonts.all(), pictures.of(document)));
+                .eTag(tag)
+                .body(Stylesheet.compile(document, usage, fonts.all(), pictures.of(document)));
     }
 
     @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")

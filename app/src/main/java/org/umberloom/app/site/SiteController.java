@@ -1,22 +1,30 @@
 package org.umberloom.app.site;
 
+import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.theme.Scope;
 
 /** The sites that a bench can show. */
 @RestController
 @RequestMapping("/api/sites")
 class SiteController {
-    /** @param scope at which the page stands, as it is in a combination's key */
-    record PageView(String slug, String title, String kind, String scope) {
-        static PageView of(Page page) {
+    /** @param scopes that reach the page, from wide to narrow, as they are in a combination's key */
+    record PageView(String slug, String title, String kind, List<String> scopes) {
+        static PageView of(String site, Page page) {
             return new PageView(
-                    page.slug(), page.title(), page.kind(), page.scope().toString());
+                    page.slug(),
+                    page.title(),
+                    page.kind(),
+                    page.scopes(site).stream().map(Scope::toString).toList());
         }
     }
 
@@ -24,11 +32,27 @@ class SiteController {
     record SiteView(String slug, String name, long themeId, boolean specimen, List<PageView> pages) {}
 
     private final SiteService sites;
+    private final SiteDrafts siteDrafts;
     private final DraftService drafts;
+    private final AccountService accounts;
 
-    SiteController(SiteService sites, DraftService drafts) {
+    SiteController(SiteService sites, SiteDrafts siteDrafts, DraftService drafts, AccountService accounts) {
         this.sites = sites;
+        this.siteDrafts = siteDrafts;
         this.drafts = drafts;
+        this.accounts = accounts;
+    }
+
+    /** Takes back the last edit of a site that stands. */
+    @PostMapping("/{site}/undo")
+    SiteDrafts.Rail undo(@PathVariable String site, Principal principal) {
+        return siteDrafts.rail(siteDrafts.undo(site, accounts.get(principal.getName())));
+    }
+
+    /** Makes the last undone edit of a site again. */
+    @PostMapping("/{site}/redo")
+    SiteDrafts.Rail redo(@PathVariable String site, Principal principal) {
+        return siteDrafts.rail(siteDrafts.redo(site, accounts.get(principal.getName())));
     }
 
     /** All sites, and the specimen of a theme. */
@@ -41,14 +65,16 @@ class SiteController {
                     site.name(),
                     site.themeId(),
                     false,
-                    sites.pages(site).stream().map(PageView::of).toList()));
+                    sites.pages(site).stream()
+                            .map(page -> PageView.of(site.slug(), page))
+                            .toList()));
         all.add(new SiteView(
                 Specimens.SLUG,
                 Specimens.NAME,
                 theme,
                 true,
                 Specimens.of(drafts.newest(theme).theme()).stream()
-                        .map(PageView::of)
+                        .map(page -> PageView.of(Specimens.SLUG, page))
                         .toList()));
         return all;
     }

@@ -1,25 +1,85 @@
 package org.umberloom.app.site;
 
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface SiteMapper {
+    String ENTRY =
+            "site_id, number, kind, label, target, undo_top, redo_top, below, edit, inverse, account_id, made_at";
+
+    /** A part of a site's document, as JSON. */
+    record PartRow(String name, String content) {}
+
+    /** One entry of a site's log; the stacks are as in the log of themes. */
+    record EntryRow(
+            long siteId,
+            int number,
+            String kind,
+            String label,
+            Integer target,
+            Integer undoTop,
+            Integer redoTop,
+            Integer below,
+            String edit,
+            String inverse,
+            long accountId,
+            LocalDateTime madeAt) {}
+
+    /** A site with what was counted of it; facts are empty until they were. */
+    record CountedRow(long id, String slug, String name, long themeId, int revision, String facts) {}
+
     @Select("select id, slug, name, theme_id from site order by id")
     List<Site> all();
 
     @Select("select id, slug, name, theme_id from site where slug = #{slug}")
     Optional<Site> bySlug(String slug);
 
-    @Select("select slug, title, kind, html from page where site_id = #{siteId} order by position")
-    List<Page> pages(long siteId);
+    @Select("select id, slug, name, theme_id, revision, coalesce(facts, '') as facts from site order by name, id")
+    List<CountedRow> counted();
 
-    @Select("select p.slug, p.title, p.kind, p.html from page p join site s on s.id = p.site_id "
-            + "where s.slug = #{site} and p.slug = #{page}")
-    Optional<Page> page(String site, String page);
+    @Select("select revision from site where id = #{id}")
+    Optional<Integer> revisionOf(long id);
+
+    /** Keeps everybody else from storing this site until the transaction ends. */
+    @Select("select revision from site where id = #{id} for update")
+    Optional<Integer> lock(long id);
+
+    @Select("select name, content from site_part where site_id = #{id}")
+    List<PartRow> parts(long id);
+
+    @Insert("insert into site_part (site_id, name, content) values (#{id}, #{name}, #{content}) "
+            + "on duplicate key update content = values(content)")
+    void putPart(long id, String name, String content);
+
+    @Delete("delete from site_part where site_id = #{id} and name = #{name}")
+    void removePart(long id, String name);
+
+    /** One row when the site still stood at the revision before; none when somebody was faster. */
+    @Update("update site set name = #{name}, facts = #{facts}, revision = #{revision}, changed_at = #{at} "
+            + "where id = #{id} and revision = #{revision} - 1")
+    int advance(long id, String name, String facts, int revision, LocalDateTime at);
+
+    @Update("update site set facts = #{facts} where id = #{id} and revision = #{revision}")
+    void keepFacts(long id, int revision, String facts);
+
+    @Insert(
+            "insert into site_revision (" + ENTRY + ") values (#{r.siteId}, #{r.number}, #{r.kind}, #{r.label}, "
+                    + "#{r.target}, #{r.undoTop}, #{r.redoTop}, #{r.below}, #{r.edit}, #{r.inverse}, #{r.accountId}, #{r.madeAt})")
+    void log(@Param("r") EntryRow entry);
+
+    @Select("select " + ENTRY + " from site_revision where site_id = #{id} and number = #{number}")
+    Optional<EntryRow> entry(long id, int number);
+
+    @Select("select " + ENTRY + " from site_revision where site_id = #{id} and number > #{after} order by number")
+    List<EntryRow> since(long id, int after);
 
     @Select("select name, media_type, license, content from picture where site_id = #{siteId} order by name")
     List<Picture> pictures(long siteId);
@@ -28,19 +88,8 @@ interface SiteMapper {
             + "where s.slug = #{site} and p.name = #{name}")
     Optional<Picture> picture(String site, String name);
 
-    @Select(
-            "select distinct p.kind from page p join site s on s.id = p.site_id where s.theme_id = #{themeId} order by p.kind")
-    List<String> kindsWearing(long themeId);
-
-    @Select("select distinct kind from page order by kind")
-    List<String> kinds();
-
     @Insert("insert into site (slug, name, theme_id) values (#{slug}, #{name}, #{themeId})")
     void addSite(String slug, String name, long themeId);
-
-    @Insert("insert into page (site_id, slug, title, kind, position, html) "
-            + "values (#{siteId}, #{slug}, #{title}, #{kind}, #{position}, #{html})")
-    void addPage(long siteId, String slug, String title, String kind, int position, String html);
 
     @Insert("insert into picture (site_id, name, media_type, license, content) "
             + "values (#{siteId}, #{name}, #{mediaType}, #{license}, #{content})")

@@ -20,7 +20,7 @@ import org.umberloom.core.limit.Patience;
  * tried again. What cannot be known after a commit is said as that.
  */
 @Component
-class Commits {
+public class Commits {
     private static final int MOST_TRIES = 16;
     /** So often it is tried without keeping others waiting. */
     private static final int FREE_TRIES = 2;
@@ -32,10 +32,10 @@ class Commits {
     private static final Set<Integer> MET = Set.of(1205, 1213, 1020, 1047);
 
     /** Somebody else was faster: nothing of this try is stored. */
-    static final class Overtaken extends RuntimeException {
+    public static final class Overtaken extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        Overtaken() {
+        public Overtaken() {
             super("overtaken", null, false, false);
         }
     }
@@ -53,7 +53,7 @@ class Commits {
      *
      * @param lock keeps other processes from the theme; used for who was overtaken often
      */
-    <T> T inTurn(long theme, Runnable lock, Supplier<T> work) {
+    public <T> T inTurn(long theme, Runnable lock, Supplier<T> work) {
         ReentrantLock turn = turns[Math.floorMod(Long.hashCode(theme), STRIPES)];
         try {
             if (!turn.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) throw crowded();
@@ -75,7 +75,7 @@ class Commits {
     }
 
     /** Stores something that nobody else can meet, in a transaction of its own. */
-    <T> T store(Supplier<T> work) {
+    public <T> T store(Supplier<T> work) {
         return again(() -> once(work));
     }
 
@@ -95,7 +95,7 @@ class Commits {
     }
 
     /** One transaction. @throws MayBeStored when its work was done and the database did not say whether it is committed */
-    <T> T once(Supplier<T> work) {
+    public <T> T once(Supplier<T> work) {
         boolean[] done = {false};
         try {
             return transactions.execute(status -> {

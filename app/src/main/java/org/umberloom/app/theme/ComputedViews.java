@@ -2,9 +2,11 @@ package org.umberloom.app.theme;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.core.theme.SitePlaces;
 
 /**
  * The instruments of the themes that are being looked at. They depend on the document and on what is looked at, and a probe asks
@@ -36,6 +38,11 @@ class ComputedViews {
     }
 
     Computed of(Draft draft, Looking wanted) {
+        return of(draft, wanted, Map.of());
+    }
+
+    /** The same of a theme as sites wear it. @param places of their pages */
+    Computed of(Draft draft, Looking wanted, Map<String, SitePlaces> places) {
         Looking looking = wanted.in(draft.theme());
         View view = new View(draft.id(), looking);
         Computed last = known.getIfPresent(view);
@@ -45,7 +52,8 @@ class ComputedViews {
                 looking.working(),
                 looking.bays(),
                 pictures.of(draft.theme()),
-                combination -> graphs.of(draft, combination));
+                combination -> graphs.of(draft, combination),
+                places);
         ThemeViews.Instruments instruments = last == null
                 ? ThemeViews.Instruments.of(combos)
                 : ThemeViews.Instruments.of(combos, last.combos, last.instruments);

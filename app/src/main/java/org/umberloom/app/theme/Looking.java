@@ -2,12 +2,15 @@ package org.umberloom.app.theme;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** What a bench looks at: its working combination and those of its bays; no bays stand for every scheme of the working one. */
-record Looking(Combination working, List<Combination> bays) {
+public record Looking(Combination working, List<Combination> bays) {
     private static final int MOST_BAYS = 8;
 
     /** @throws IllegalArgumentException when one of the keys is none */
@@ -23,6 +26,21 @@ record Looking(Combination working, List<Combination> bays) {
 
     static Looking at(EditRequest request) {
         return at(request.comboOrDefault(), request.baysOrNone());
+    }
+
+    /** Every scope at which something is looked at. */
+    public Set<Scope> scopes() {
+        Set<Scope> scopes = new TreeSet<>(working.scopes());
+        for (Combination bay : bays) scopes.addAll(bay.scopes());
+        return scopes;
+    }
+
+    /** The sites whose places are looked at. */
+    public Set<String> sites() {
+        Set<String> sites = new TreeSet<>();
+        scopes().forEach(scope -> sites.add(scope.site()));
+        sites.remove("");
+        return sites;
     }
 
     /** Everything at its default. */

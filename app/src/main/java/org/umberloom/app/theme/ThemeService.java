@@ -1,6 +1,11 @@
 package org.umberloom.app.theme;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
@@ -10,10 +15,14 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.theme.Asked;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.wish.ValueWish;
@@ -28,6 +37,7 @@ public class ThemeService {
     private final PictureStore pictures;
     private final ComputedViews views;
     private final PageKinds kinds;
+    private final WornSites sites;
 
     ThemeService(
             ThemeMapper themes,
@@ -35,7 +45,9 @@ public class ThemeService {
             ThemeGraphs graphs,
             PictureStore pictures,
             ComputedViews views,
-            PageKinds kinds) {
+            PageKinds kinds,
+            WornSites sites) {
+        this.sites = sites;
         this.kinds = kinds;
         this.views = views;
         this.pictures = pictures;
@@ -72,9 +84,11 @@ public class ThemeService {
         return view(drafts.newest(id), looking).get();
     }
 
+    /** Stores an edit in the theme's log, or in that of the site at whose places it writes. */
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
         Asked asked = request.asked();
+        if (!looking.sites().isEmpty() && editSite(drafts.newest(id), looking, asked, by)) return bench(id, looking);
         return drafts.edit(
                 id,
                 request.base(),
@@ -82,6 +96,36 @@ public class ThemeService {
                         asked.in(seen(newest.theme(), views.of(newest, looking).combos())),
                 next -> view(next, looking),
                 by);
+    }
+
+    /** @return whether it was one that writes in a site, and is stored there */
+    private boolean editSite(Draft draft, Looking looking, Asked asked, Account by) {
+        WornSites.Worn worn = sites.lay(draft, looking);
+        Edit edit = asked.in(seen(
+                worn.theme(),
+                views.of(laid(draft, worn), looking, worn.places()).combos()));
+        ThemeDocument after = edit.applyTo(worn.theme()).theme();
+        if (after.ofSites().equals(worn.theme().ofSites())) return false;
+        if (!after.unworn().equals(worn.theme().unworn()))
+            throw new IllegalArgumentException(
+                    "This would change the theme and a site at once. Nothing was changed; do one after the other.");
+        Set<String> changed = new TreeSet<>();
+        Map<Place.InScope, Group> before = worn.theme().ofSites();
+        after.ofSites().forEach((place, tokens) -> {
+            if (!tokens.equals(before.get(place))) changed.add(place.scope().site());
+        });
+        before.keySet().forEach(place -> {
+            if (!after.ofSites().containsKey(place)) changed.add(place.scope().site());
+        });
+        if (changed.size() != 1)
+            throw new IllegalArgumentException(
+                    "This would change several sites at once. Nothing was changed; do one after the other.");
+        sites.store(changed.iterator().next(), after, edit.label(), by);
+        return true;
+    }
+
+    private static Draft laid(Draft draft, WornSites.Worn worn) {
+        return new Draft(draft.id(), draft.revision(), worn.theme());
     }
 
     ThemeViews.Bench undo(long id, int base, Looking looking, Account by) {
@@ -94,15 +138,22 @@ public class ThemeService {
 
     /** What an edit would do; nothing is stored. */
     ThemeViews.Probe probe(long id, EditRequest request) {
-        Draft draft = drafts.seen(id, request.base());
         Looking looking = Looking.at(request);
-        ComputedViews.Computed base = views.of(draft, looking);
+        Draft stored = drafts.seen(id, request.base());
+        WornSites.Worn worn = sites.lay(stored, looking);
+        Draft draft = laid(stored, worn);
+        ComputedViews.Computed base = views.of(draft, looking, worn.places());
         Asked asked = request.asked();
         ThemeDocument probed = asked.in(seen(draft.theme(), base.combos()))
                 .applyTo(draft.theme())
                 .theme();
         Combos combos = Combos.of(
-                probed, looking.working(), looking.bays(), pictures.of(probed), graphs.probing(draft, probed));
+                probed,
+                looking.working(),
+                looking.bays(),
+                pictures.of(probed),
+                graphs.probing(draft, probed),
+                worn.places());
         ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())
                 ? ThemeViews.Instruments.lean(combos, base.combos(), base.instruments())
                 : ThemeViews.Instruments.of(combos, base.combos(), base.instruments());
@@ -131,8 +182,9 @@ public class ThemeService {
 
     /** Everything is computed at once; what the log says is read when it is asked for. */
     private Supplier<ThemeViews.Bench> view(Draft draft, Looking looking) {
-        ComputedViews.Computed known = views.of(draft, looking);
-        ThemeViews.StructureView structure = ThemeViews.StructureView.of(draft.theme(), kinds.of(draft.id()));
+        WornSites.Worn worn = sites.lay(draft, looking);
+        ComputedViews.Computed known = views.of(laid(draft, worn), looking, worn.places());
+        ThemeViews.StructureView structure = ThemeViews.StructureView.of(worn.theme(), scopes(draft, looking));
         return () -> new ThemeViews.Bench(
                 draft.id(),
                 draft.theme().name(),
@@ -140,7 +192,19 @@ public class ThemeService {
                 draft.revision(),
                 known.combos().working().key(),
                 drafts.rail(draft.id(), draft.revision()),
+                sites.rails(looking.sites()),
                 structure,
                 known.instruments());
+    }
+
+    /** The scopes that can be written at while that is looked at. */
+    private List<WornSites.Named> scopes(Draft draft, Looking looking) {
+        List<WornSites.Named> scopes = new ArrayList<>();
+        for (String kind : kinds.of(draft.id())) {
+            Scope scope = Scope.kind(kind);
+            scopes.add(new WornSites.Named(scope, scope.words(), List.of(scope)));
+        }
+        scopes.addAll(sites.places(looking));
+        return scopes;
     }
 }

@@ -17,6 +17,7 @@ import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Homes;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.LiveProperties;
+import org.umberloom.core.css.SpotProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.EditJson;
@@ -163,16 +164,14 @@ public final class ThemeViews {
         private static Map<String, Map<String, Map<String, String>>> live(
                 Combos combos, Function<Resolution, LiveProperties> properties) {
             Map<String, Map<String, Map<String, String>>> live = new LinkedHashMap<>();
-            combos.live()
-                    .forEach((key, resolution) -> live.put(
-                            key,
-                            withChoices(
-                                    combos,
-                                    resolution,
-                                    properties
-                                            .apply(resolution)
-                                            .on(combos.grounds(resolution))
-                                            .blocks())));
+            Function<Resolution, Map<String, Map<String, String>>> blocks = resolution ->
+                    properties.apply(resolution).on(combos.grounds(resolution)).blocks();
+            combos.live().forEach((key, resolution) -> {
+                Map<String, Map<String, String>> all = withChoices(combos, resolution, blocks.apply(resolution));
+                for (Combos.SpotLook look : combos.spots().getOrDefault(key, List.of()))
+                    all.putAll(SpotProperties.of(look.spot(), blocks.apply(look.own()), blocks.apply(look.around())));
+                live.put(key, all);
+            });
             return live;
         }
 
@@ -235,7 +234,7 @@ public final class ThemeViews {
      * @param homes where something new of a kind goes; empty where a person has to choose
      */
     public record StructureView(List<LayerView> layers, List<Writable> writable, Map<String, String> homes) {
-        static StructureView of(ThemeDocument theme, List<String> pageKinds) {
+        static StructureView of(ThemeDocument theme, List<WornSites.Named> scopes) {
             List<LayerView> layers = new ArrayList<>();
             theme.order()
                     .forEach(entry -> layers.add(
@@ -247,7 +246,7 @@ public final class ThemeViews {
                 if (!theme.order().contains(ThemeDocument.OrderEntry.modifier(name)))
                     layers.add(modifier(theme, name, false));
             });
-            return new StructureView(layers, Writable.of(theme, pageKinds), Homes.of(theme));
+            return new StructureView(layers, Writable.of(theme, scopes), Homes.of(theme));
         }
 
         private static LayerView set(ThemeDocument theme, String name, boolean applies) {
@@ -291,7 +290,7 @@ public final class ThemeViews {
         }
     }
 
-    /** The whole bench. */
+    /** The whole bench. @param sites what undo and redo would do in those that are looked at */
     public record Bench(
             long id,
             String name,
@@ -299,6 +298,7 @@ public final class ThemeViews {
             int revision,
             String combo,
             Rail rail,
+            List<WornSites.SiteRail> sites,
             StructureView structure,
             Instruments instruments) {}
 

@@ -93,8 +93,10 @@ public class TokenService {
 
     private final DraftService drafts;
     private final ThemeGraphs graphs;
+    private final WornSites sites;
 
-    TokenService(DraftService drafts, ThemeGraphs graphs) {
+    TokenService(DraftService drafts, ThemeGraphs graphs, WornSites sites) {
+        this.sites = sites;
         this.drafts = drafts;
         this.graphs = graphs;
     }
@@ -148,7 +150,11 @@ public class TokenService {
 
     /** Why a token has its value in a combination, and what depends on it. */
     TokenView token(long id, String combo, String path) {
-        Draft draft = drafts.newest(id);
+        Draft stored = drafts.newest(id);
+        Draft draft = new Draft(
+                stored.id(),
+                stored.revision(),
+                sites.lay(stored, Looking.at(combo, List.of())).theme());
         ThemeGraph graph = graph(draft, combo);
         TokenPath at = TokenPath.of(path);
         List<TokenPath> dependents = graph.dependents(at);

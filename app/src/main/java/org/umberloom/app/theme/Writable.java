@@ -1,8 +1,10 @@
 package org.umberloom.app.theme;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.theme.Place;
@@ -16,22 +18,34 @@ import org.umberloom.core.token.TokenPath;
  * @param kind    set, context or scope
  * @param words   for people
  * @param scope   as it stands in a combination's key; empty for what holds in the whole theme
+ * @param reaching every scope that has a say there, from wide to narrow; none for what holds in the whole theme
  * @param of      the modifier whose context it holds in; empty where it holds in all
  * @param context that context
  * @param holds   how many tokens and choices stand there
  */
-record Writable(String place, String kind, String words, String scope, String of, String context, int holds) {
-    /** Every set and context of a theme, and each page kind: in all combinations, and under each context. */
-    static List<Writable> of(ThemeDocument theme, List<String> pageKinds) {
+record Writable(
+        String place,
+        String kind,
+        String words,
+        String scope,
+        List<String> reaching,
+        String of,
+        String context,
+        int holds) {
+    private static final WornSites.Named NOWHERE = new WornSites.Named(Scope.kind("any"), "", List.of());
+
+    /** Every set and context of a theme, and each scope: in all combinations, and under each context. */
+    static List<Writable> of(ThemeDocument theme, List<WornSites.Named> known) {
         List<Writable> all = new ArrayList<>();
-        theme.sets().keySet().forEach(set -> all.add(of(theme, Place.set(set))));
+        theme.sets().keySet().forEach(set -> all.add(of(theme, Place.set(set), NOWHERE)));
         theme.modifiers().forEach((name, modifier) -> modifier.contexts()
                 .keySet()
-                .forEach(context -> all.add(of(theme, Place.context(name, context)))));
-        Set<Scope> scopes = new LinkedHashSet<>();
-        pageKinds.forEach(kind -> scopes.add(Scope.kind(kind)));
-        scopes.addAll(theme.scopesWritten());
-        for (Scope scope : scopes) {
+                .forEach(context -> all.add(of(theme, Place.context(name, context), NOWHERE))));
+        Map<Scope, WornSites.Named> scopes = new LinkedHashMap<>();
+        known.forEach(one -> scopes.put(one.scope(), one));
+        theme.scopesWritten()
+                .forEach(scope -> scopes.putIfAbsent(scope, new WornSites.Named(scope, scope.words(), List.of(scope))));
+        for (Scope scope : scopes.keySet()) {
             Set<Place> places = new LinkedHashSet<>(List.of(Place.scope(scope)));
             theme.order().stream().filter(ThemeDocument.OrderEntry::modifier).forEach(entry -> theme.modifier(
                             entry.name())
@@ -41,35 +55,38 @@ record Writable(String place, String kind, String words, String scope, String of
             theme.scopes().keySet().stream()
                     .filter(place -> place.scope().equals(scope))
                     .forEach(places::add);
-            places.forEach(place -> all.add(of(theme, place)));
+            places.forEach(place -> all.add(of(theme, place, scopes.get(scope))));
         }
         return all;
     }
 
-    private static Writable of(ThemeDocument theme, Place place) {
+    private static Writable of(ThemeDocument theme, Place place, WornSites.Named called) {
         int holds = theme.at(place).tokenCount()
                 + theme.at(place)
                         .group(TokenPath.of(Choices.GROUP))
                         .map(group -> group.children().size())
                         .orElse(0);
-        if (place instanceof Place.InSet in) return new Writable(place.toString(), "set", in.set(), "", "", "", holds);
+        if (place instanceof Place.InSet in)
+            return new Writable(place.toString(), "set", in.set(), "", List.of(), "", "", holds);
         if (place instanceof Place.InContext in)
             return new Writable(
                     place.toString(),
                     "context",
                     in.modifier() + "/" + in.context(),
                     "",
+                    List.of(),
                     in.modifier(),
                     in.context(),
                     holds);
         Place.InScope scoped = (Place.InScope) place;
-        String words = scoped.scope().words()
-                + scoped.under().map(in -> " in " + in.context()).orElse("");
+        String words =
+                called.words() + scoped.under().map(in -> " in " + in.context()).orElse("");
         return new Writable(
                 place.toString(),
                 "scope",
                 words,
                 scoped.scope().toString(),
+                called.reaching().stream().map(Scope::toString).toList(),
                 scoped.under().map(Place.InContext::modifier).orElse(""),
                 scoped.under().map(Place.InContext::context).orElse(""),
                 holds);

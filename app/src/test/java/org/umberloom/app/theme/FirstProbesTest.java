@@ -12,6 +12,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
@@ -32,7 +33,8 @@ class FirstProbesTest {
     private void thereIs(ThemeDocument theme) {
         when(themes.lastChanged()).thenReturn(Optional.of(7L));
         when(themes.bench(anyLong(), any()))
-                .thenReturn(new ThemeViews.Bench(7, "T", "", 3, "", null, null, ThemeViews.Instruments.of(theme)));
+                .thenReturn(new ThemeViews.Bench(
+                        7, "T", "", 3, "", null, List.of(), null, ThemeViews.Instruments.of(theme)));
     }
 
     @Test

@@ -93,7 +93,8 @@ class ProbeTest {
                 Combination.parse("look=freight"),
                 List.of(),
                 Pictures.NONE,
-                combination -> ThemeGraph.of(theme, combination));
+                combination -> ThemeGraph.of(theme, combination),
+                Map.of());
         assertThat(combos.editPlace("light", "surface.page.link")).hasToString("context:look/freight");
         assertThat(combos.editPlace("dark", "surface.page.link")).hasToString("context:look/freight");
         assertThat(combos.editPlace("dark", "surface.page.text")).hasToString("context:scheme/dark");

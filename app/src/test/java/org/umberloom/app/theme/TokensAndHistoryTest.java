@@ -19,6 +19,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -46,6 +47,7 @@ class TokensAndHistoryTest {
     private static final ThemeDocument DEMO = demo();
 
     private final DraftService drafts = mock(DraftService.class);
+    private final WornSites sites = mock(WornSites.class);
 
     private static ThemeDocument demo() {
         Path folder =
@@ -89,10 +91,11 @@ class TokensAndHistoryTest {
 
     @Nested
     class Tokens {
-        private final TokenService tokens = new TokenService(drafts, new ThemeGraphs());
+        private final TokenService tokens = new TokenService(drafts, new ThemeGraphs(), sites);
 
         Tokens() {
             when(drafts.newest(1)).thenReturn(new Draft(1, 4, DEMO));
+            when(sites.lay(any(), any())).thenReturn(new WornSites.Worn(DEMO, Map.of()));
         }
 
         private TokenService.TokenRow row(String combo, String path) {

@@ -112,7 +112,7 @@ public record Paint(
     }
 
     /** Source: Cascade 5, section 6.4. */
-    static long rank(PartRule rule, Selector selector) {
+    public static long rank(PartRule rule, Selector selector) {
         return rule.layer().ordinal() * LAYER
                 + selector.specificity().classes() * CLASSES
                 + selector.specificity().elements() * ELEMENTS

@@ -42,6 +42,11 @@ public record PartRule(
                 || choice.get().value().equals(values.get(choice.get().choice()));
     }
 
+    /** What one of its declarations reads of roles, in order. */
+    public static List<String> readings(Declaration declaration) {
+        return PartFolders.readings(declaration);
+    }
+
     public List<Declaration> declarations() {
         return rule.declarations();
     }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -23,13 +24,37 @@ import org.umberloom.core.theme.Surfaces;
 public final class Spots {
     /** Names a section or an element. */
     public static final String NAME = "data-spot";
-    /** On a page that is looked at: where in the page each element stands. */
+    /** On a page that is looked at: the scope that each element is, or would be. */
     public static final String AT = "data-at";
 
     private static final String SURFACE = "data-surface";
     private static final Set<String> SECTIONS =
             Set.of("section", "header", "footer", "main", "article", "aside", "nav", "figure", "form", "table");
+    /** What people call elements; others are called sections or elements. */
+    private static final Map<String, String> CALLED = Map.ofEntries(
+            Map.entry("h1", "heading"),
+            Map.entry("h2", "heading"),
+            Map.entry("h3", "heading"),
+            Map.entry("h4", "heading"),
+            Map.entry("h5", "heading"),
+            Map.entry("h6", "heading"),
+            Map.entry("p", "paragraph"),
+            Map.entry("a", "link"),
+            Map.entry("button", "button"),
+            Map.entry("header", "header"),
+            Map.entry("footer", "footer"),
+            Map.entry("main", "main part"),
+            Map.entry("nav", "menu"),
+            Map.entry("table", "table"),
+            Map.entry("ul", "list"),
+            Map.entry("ol", "list"),
+            Map.entry("form", "form"),
+            Map.entry("img", "picture"),
+            Map.entry("figure", "figure"),
+            Map.entry("blockquote", "quote"));
+
     private static final int LONGEST = 100;
+    private static final int MOST_WORDS = 40;
 
     private Spots() {}
 
@@ -61,6 +86,32 @@ public final class Spots {
         return element.map(one -> spot(site, one));
     }
 
+    /** What a spot is and how it begins, for people: {@code the section “The blue card”}. */
+    public static Optional<String> words(String html, String name) {
+        return meant(Jsoup.parse(html), name).map(element -> {
+            Element heading = element.selectFirst("h1, h2, h3, h4, h5, h6");
+            String text = heading != null ? heading.text() : element.text();
+            String said = text.length() <= MOST_WORDS ? text : text.substring(0, MOST_WORDS) + "…";
+            return "the " + CALLED.getOrDefault(element.normalName(), isSection(element) ? "section" : "element")
+                    + (said.isEmpty() ? "" : " “" + said + "”");
+        });
+    }
+
+    /** The name of the element that stands somewhere in a page's body: its own, or the one it would be given. */
+    public static String nameAt(String html, String page, int at) {
+        List<Element> all = Jsoup.parse(html).body().getAllElements();
+        if (at < 1 || at >= all.size())
+            throw new IllegalArgumentException("The page “" + page + "” has no element " + at + ".");
+        String own = all.get(at).attr(NAME);
+        if (!own.isEmpty()) return own;
+        String name = page + "." + at;
+        // Another may have been given that name where it stood before.
+        for (int more = 2;
+                !Jsoup.parse(html).getElementsByAttributeValue(NAME, name).isEmpty();
+                more++) name = page + "." + at + "-" + more;
+        return name;
+    }
+
     /** A page with a name at the spot it means; the same where it has it already. */
     public static String named(String html, String name) {
         Document document = Jsoup.parse(html);
@@ -71,10 +122,15 @@ public final class Spots {
         return document.outerHtml();
     }
 
-    /** A page whose elements say where they stand, to be looked at. */
-    public static void number(Document document) {
+    /** A page whose elements say which scopes they are or would be, to be looked at. */
+    public static void number(Document document, String site, String page) {
         int at = 0;
-        for (Element element : document.body().getAllElements()) element.attr(AT, String.valueOf(at++));
+        for (Element element : document.body().getAllElements()) {
+            String name = element.hasAttr(NAME) ? element.attr(NAME) : page + "." + at;
+            if (at > 0)
+                element.attr(AT, Scope.spot(site, name, isSection(element)).toString());
+            at++;
+        }
     }
 
     /** The element of that name, else the one that stands where the name says and has no other. */
@@ -83,7 +139,9 @@ public final class Spots {
                 document.body().getElementsByAttributeValue(NAME, name).stream().findFirst();
         if (named.isPresent()) return named;
         try {
-            int at = Integer.parseInt(name.substring(name.lastIndexOf('.') + 1));
+            String place = name.substring(name.lastIndexOf('.') + 1);
+            int more = place.indexOf('-');
+            int at = Integer.parseInt(more < 0 ? place : place.substring(0, more));
             List<Element> all = document.body().getAllElements();
             return at > 0 && at < all.size() && !all.get(at).hasAttr(NAME)
                     ? Optional.of(all.get(at))

@@ -26,7 +26,6 @@ import org.umberloom.core.token.Names;
  * @param scheme  which schemes its readers see
  * @param pages   in order
  * @param written what it writes at places of its own, each laid over the theme where it holds; never an empty tree
- * @param kept    strays that stay on purpose, each with the reason
  */
 public record SiteDocument(
         String slug,
@@ -35,8 +34,7 @@ public record SiteDocument(
         Map<String, String> look,
         SchemePolicy scheme,
         List<SitePage> pages,
-        SortedMap<Place.InScope, Group> written,
-        Map<String, String> kept) {
+        SortedMap<Place.InScope, Group> written) {
     private static final int MOST_PAGES = 500;
 
     /** @throws IllegalArgumentException for names that are none, two pages of one address, or a place of another site */
@@ -58,13 +56,22 @@ public record SiteDocument(
             if (!entry.getValue().equals(Group.EMPTY)) said.put(entry.getKey(), entry.getValue());
         }
         written = Collections.unmodifiableSortedMap(said);
-        kept = Collections.unmodifiableMap(new TreeMap<>(kept));
     }
 
     /** A site that differs in nothing. */
     public static SiteDocument of(String slug, String name, List<SitePage> pages) {
-        return new SiteDocument(
-                slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap(), Map.of());
+        return new SiteDocument(slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap());
+    }
+
+    /** All its parts; those that make it again. */
+    public List<SitePart> parts() {
+        List<SitePart> parts = new ArrayList<>();
+        parts.add(new SitePart.Nameplate(name, tagline));
+        parts.add(new SitePart.Look(look, scheme));
+        pages.forEach(page -> parts.add(SitePart.Page.of(page)));
+        parts.add(new SitePart.Order(pages.stream().map(SitePage::slug).toList()));
+        written.forEach((place, tokens) -> parts.add(new SitePart.Written(place, tokens)));
+        return parts;
     }
 
     public Optional<SitePage> find(String page) {
@@ -95,7 +102,7 @@ public record SiteDocument(
     }
 
     SiteDocument withPages(List<SitePage> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, others, written, kept);
+        return new SiteDocument(slug, name, tagline, look, scheme, others, written);
     }
 
     /** The same with a page in place of that of its address, or at the end. */
@@ -108,7 +115,7 @@ public record SiteDocument(
     }
 
     SiteDocument withWritten(Map<Place.InScope, Group> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), kept);
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others));
     }
 
     /** The same site under another short name, with all its places. */
@@ -120,6 +127,6 @@ public record SiteDocument(
                                 place.scope().level(), otherSlug, place.scope().name()),
                         place.under()),
                 tokens));
-        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, kept);
+        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved);
     }
 }

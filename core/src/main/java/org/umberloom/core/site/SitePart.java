@@ -1,7 +1,6 @@
 package org.umberloom.core.site;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +23,7 @@ public sealed interface SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
-                    site.slug(), name, tagline, site.look(), site.scheme(), site.pages(), site.written(), site.kept());
+                    site.slug(), name, tagline, site.look(), site.scheme(), site.pages(), site.written());
         }
 
         @Override
@@ -43,14 +42,7 @@ public sealed interface SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
-                    site.slug(),
-                    site.name(),
-                    site.tagline(),
-                    contexts,
-                    scheme,
-                    site.pages(),
-                    site.written(),
-                    site.kept());
+                    site.slug(), site.name(), site.tagline(), contexts, scheme, site.pages(), site.written());
         }
 
         @Override
@@ -88,7 +80,7 @@ public sealed interface SitePart {
 
     /** A page; none takes it away. */
     record Page(String slug, Optional<SitePage> page) implements SitePart {
-        static Page of(SitePage page) {
+        public static Page of(SitePage page) {
             return new Page(page.slug(), Optional.of(page));
         }
 
@@ -128,34 +120,6 @@ public sealed interface SitePart {
         @Override
         public String key() {
             return "at/" + place;
-        }
-    }
-
-    /** Why a stray stays; none for one that no longer does. */
-    record Kept(String stray, Optional<String> reason) implements SitePart {
-        @Override
-        public SiteDocument in(SiteDocument site) {
-            Map<String, String> all = new LinkedHashMap<>(site.kept());
-            reason.ifPresentOrElse(said -> all.put(stray, said), () -> all.remove(stray));
-            return new SiteDocument(
-                    site.slug(),
-                    site.name(),
-                    site.tagline(),
-                    site.look(),
-                    site.scheme(),
-                    site.pages(),
-                    site.written(),
-                    all);
-        }
-
-        @Override
-        public SitePart from(SiteDocument site) {
-            return new Kept(stray, Optional.ofNullable(site.kept().get(stray)));
-        }
-
-        @Override
-        public String key() {
-            return "kept/" + stray;
         }
     }
 }

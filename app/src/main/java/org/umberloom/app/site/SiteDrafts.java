@@ -1,0 +1,265 @@
+package org.umberloom.app.site;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.Commits;
+import org.umberloom.app.web.Conflict;
+import org.umberloom.core.format.SiteJson;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdit;
+import org.umberloom.core.site.SitePart;
+import org.umberloom.core.token.Names;
+
+/** Sites as documents: read, edit, undo and redo. What an edit leads to is read again before it is stored. */
+@Service
+public class SiteDrafts {
+    private static final String START = "start";
+    private static final String EDIT = "edit";
+    private static final String UNDO = "undo";
+    private static final String REDO = "redo";
+    private static final int LONGEST_LABEL = 400;
+    /** Letters of all sites that are kept at hand. */
+    private static final long AT_HAND = 24L << 20;
+
+    /** What undo and redo would do; empty where there is nothing. */
+    public record Rail(int revision, String undo, String redo) {}
+
+    private record Step(SiteDocument site, SiteEdit edit, SiteMapper.EntryRow entry) {}
+
+    private final SiteMapper sites;
+    private final Commits commits;
+    private final Clock clock;
+    private final Cache<Long, SiteDraft> newest = Caffeine.newBuilder()
+            .maximumWeight(AT_HAND)
+            .weigher((Long id, SiteDraft draft) -> draft.weight())
+            .build();
+
+    SiteDrafts(SiteMapper sites, Commits commits, Clock clock) {
+        this.sites = sites;
+        this.commits = commits;
+        this.clock = clock;
+    }
+
+    /** @throws NoSuchElementException when there is no such site */
+    public SiteDraft newest(String slug) {
+        return newest(sites.bySlug(slug)
+                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”.")));
+    }
+
+    SiteDraft newest(Site site) {
+        int revision = sites.revisionOf(site.id())
+                .orElseThrow(() -> new NoSuchElementException("There is no site “" + site.name() + "” any more."));
+        SiteDraft known = newest.getIfPresent(site.id());
+        if (known != null && known.revision() == revision) return known;
+        Map<String, String> parts = new LinkedHashMap<>();
+        for (SiteMapper.PartRow part : sites.parts(site.id())) parts.put(part.name(), part.content());
+        SiteDraft read = new SiteDraft(site.id(), site.themeId(), revision, SiteJson.read(site.slug(), parts));
+        newest.put(site.id(), read);
+        return read;
+    }
+
+    /** Stores a new site and gives it the log's first entry. */
+    SiteDraft create(SiteDocument site, long theme, String label, Account by) {
+        return commits.store(() -> {
+            if (sites.bySlug(site.slug()).isPresent())
+                throw new IllegalArgumentException(
+                        "There already is a site with the address “" + site.slug() + "”. Choose another.");
+            sites.addSite(site.slug(), site.name(), theme);
+            Site row = sites.bySlug(site.slug()).orElseThrow();
+            SiteJson.write(site).forEach((name, content) -> sites.putPart(row.id(), name, content));
+            sites.keepFacts(row.id(), 0, SiteFacts.of(site).write());
+            sites.log(new SiteMapper.EntryRow(
+                    row.id(), 0, START, label, null, null, null, null, null, null, by.id(), now()));
+            return new SiteDraft(row.id(), theme, 0, site);
+        });
+    }
+
+    /**
+     * Applies an edit to the newest state.
+     *
+     * @param base the revision the person saw when they made the edit; none for an edit that is made from the newest state
+     * @throws Conflict when a part that it changes was changed since then
+     */
+    public SiteDraft edit(String slug, Optional<Integer> base, Function<SiteDraft, SiteEdit> asked, Account by) {
+        return store(slug, draft -> {
+            SiteEdit edit = asked.apply(draft);
+            if (base.isPresent() && base.get() < draft.revision())
+                for (SiteMapper.EntryRow since : sites.since(draft.id(), base.get()))
+                    if (logged(draft.id(), since).meets(edit))
+                        throw new Conflict("This changed since you read it (" + since.label()
+                                + "). Your change was not saved; look at what is there now and decide again.");
+            int number = draft.revision() + 1;
+            SiteEdit.Applied applied = edit.applyTo(draft.site());
+            if (applied.site().equals(draft.site())) return Optional.empty();
+            return Optional.of(new Step(
+                    applied.site(),
+                    edit,
+                    new SiteMapper.EntryRow(
+                            draft.id(),
+                            number,
+                            EDIT,
+                            shortened(edit.label()),
+                            null,
+                            number,
+                            null,
+                            head(draft).undoTop(),
+                            SiteJson.write(edit),
+                            SiteJson.write(applied.inverse()),
+                            by.id(),
+                            now())));
+        });
+    }
+
+    /** Takes back the newest edit that stands. @throws IllegalArgumentException when there is nothing to undo */
+    public SiteDraft undo(String slug, Account by) {
+        return store(slug, draft -> {
+            SiteMapper.EntryRow head = head(draft);
+            if (head.undoTop() == null) throw new IllegalArgumentException("There is nothing left to undo.");
+            SiteMapper.EntryRow undone = sites.entry(draft.id(), head.undoTop()).orElseThrow();
+            SiteEdit back = SiteJson.readEdit(undone.inverse());
+            int number = draft.revision() + 1;
+            return Optional.of(new Step(
+                    back.applyTo(draft.site()).site(),
+                    back,
+                    new SiteMapper.EntryRow(
+                            draft.id(),
+                            number,
+                            UNDO,
+                            undone.label(),
+                            undone.number(),
+                            undone.below(),
+                            number,
+                            head.redoTop(),
+                            null,
+                            null,
+                            by.id(),
+                            now())));
+        });
+    }
+
+    /** Makes the newest undone edit again. @throws IllegalArgumentException when there is nothing to redo */
+    public SiteDraft redo(String slug, Account by) {
+        return store(slug, draft -> {
+            SiteMapper.EntryRow head = head(draft);
+            if (head.redoTop() == null) throw new IllegalArgumentException("There is nothing to redo.");
+            SiteMapper.EntryRow undo = sites.entry(draft.id(), head.redoTop()).orElseThrow();
+            SiteMapper.EntryRow made = sites.entry(draft.id(), undo.target()).orElseThrow();
+            SiteEdit again = SiteJson.readEdit(made.edit());
+            return Optional.of(new Step(
+                    again.applyTo(draft.site()).site(),
+                    again,
+                    new SiteMapper.EntryRow(
+                            draft.id(),
+                            draft.revision() + 1,
+                            REDO,
+                            made.label(),
+                            made.number(),
+                            made.number(),
+                            undo.below(),
+                            null,
+                            null,
+                            null,
+                            by.id(),
+                            now())));
+        });
+    }
+
+    Rail rail(SiteDraft draft) {
+        SiteMapper.EntryRow head = head(draft);
+        return new Rail(
+                draft.revision(),
+                label(draft, head.undoTop()),
+                head.redoTop() == null
+                        ? ""
+                        : label(
+                                draft,
+                                sites.entry(draft.id(), head.redoTop())
+                                        .orElseThrow()
+                                        .target()));
+    }
+
+    private String label(SiteDraft draft, Integer number) {
+        return number == null
+                ? ""
+                : sites.entry(draft.id(), number)
+                        .map(SiteMapper.EntryRow::label)
+                        .orElse("");
+    }
+
+    private SiteMapper.EntryRow head(SiteDraft draft) {
+        return sites.entry(draft.id(), draft.revision()).orElseThrow();
+    }
+
+    private SiteEdit logged(long site, SiteMapper.EntryRow entry) {
+        return SiteJson.readEdit(
+                entry.kind().equals(EDIT)
+                        ? entry.edit()
+                        : sites.entry(site, entry.target()).orElseThrow().edit());
+    }
+
+    private SiteDraft store(String slug, Function<SiteDraft, Optional<Step>> plan) {
+        Site row = sites.bySlug(slug)
+                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”."));
+        SiteDraft stored = commits.inTurn(-row.id(), () -> sites.lock(row.id()), () -> {
+            SiteDraft draft = newest(row);
+            Optional<Step> step = plan.apply(draft);
+            return step.isEmpty() ? draft : advance(draft, step.get());
+        });
+        newest.put(row.id(), stored);
+        return stored;
+    }
+
+    /** What changed is stored part by part; it was read again from its text first. */
+    private SiteDraft advance(SiteDraft before, Step step) {
+        SiteDocument read = SiteJson.read(before.site().slug(), SiteJson.write(step.site));
+        if (!read.equals(step.site))
+            throw new IllegalArgumentException("This would not read the same again, so it was not stored.");
+        SiteDraft next = new SiteDraft(before.id(), before.themeId(), step.entry.number(), read);
+        return commits.once(() -> {
+            if (sites.advance(
+                            before.id(),
+                            read.name(),
+                            SiteFacts.of(read).write(),
+                            step.entry.number(),
+                            step.entry.madeAt())
+                    == 0) throw new Commits.Overtaken();
+            for (SitePart part : withOrder(step, before.site())) {
+                SitePart now = part.from(read);
+                SiteJson.write(now)
+                        .ifPresentOrElse(
+                                content -> sites.putPart(before.id(), part.key(), content),
+                                () -> sites.removePart(before.id(), part.key()));
+            }
+            sites.log(step.entry);
+            return next;
+        });
+    }
+
+    /** Pages that come or go change the order too. */
+    private static List<SitePart> withOrder(Step step, SiteDocument before) {
+        SitePart order = new SitePart.Order(List.of());
+        return order.from(before).equals(order.from(step.site))
+                ? step.edit.parts()
+                : java.util.stream.Stream.concat(step.edit.parts().stream(), java.util.stream.Stream.of(order))
+                        .toList();
+    }
+
+    private LocalDateTime now() {
+        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    private static String shortened(String label) {
+        return label.length() <= LONGEST_LABEL ? label : label.substring(0, LONGEST_LABEL - 1) + "…";
+    }
+}

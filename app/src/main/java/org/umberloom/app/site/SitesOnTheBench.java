@@ -1,0 +1,184 @@
+package org.umberloom.app.site;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.springframework.stereotype.Component;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.Draft;
+import org.umberloom.app.theme.Looking;
+import org.umberloom.app.theme.WornSites;
+import org.umberloom.core.page.Spots;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdit;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.SitePart;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Group;
+
+/** Sites laid over the theme that they wear, as a bench looks at them. */
+@Component
+class SitesOnTheBench implements WornSites {
+    private static final int MOST_AT_HAND = 64;
+
+    private record Key(long theme, int revision, Map<String, Integer> sites, Set<Scope> unnamed) {}
+
+    /** A worn theme, right by the very document it was laid over. */
+    private record Kept(ThemeDocument over, Worn worn) {}
+
+    private final SiteDrafts drafts;
+    private final Cache<Key, Kept> laid =
+            Caffeine.newBuilder().maximumSize(MOST_AT_HAND).build();
+
+    SitesOnTheBench(SiteDrafts drafts) {
+        this.drafts = drafts;
+    }
+
+    @Override
+    public Worn lay(Draft draft, Looking looking) {
+        if (looking.sites().isEmpty()) return new Worn(draft.theme(), Map.of());
+        Map<String, SiteDraft> sites = drafts(looking.sites());
+        Map<String, Integer> revisions = new TreeMap<>();
+        sites.forEach((slug, site) -> revisions.put(slug, site.revision()));
+        Set<Scope> unnamed = new LinkedHashSet<>();
+        for (Scope scope : looking.scopes())
+            if (scope.level().isSpot() && sites.containsKey(scope.site()) && !named(sites.get(scope.site()), scope))
+                unnamed.add(scope);
+        Key key = new Key(draft.id(), draft.revision(), revisions, unnamed);
+        Kept known = laid.getIfPresent(key);
+        if (known != null && known.over == draft.theme()) return known.worn;
+        Map<Place.InScope, Group> written = new TreeMap<>();
+        Map<String, SitePlaces> places = new LinkedHashMap<>();
+        sites.forEach((slug, site) -> {
+            written.putAll(site.site().written());
+            places.put(slug, with(site, unnamed));
+        });
+        Worn worn = new Worn(draft.theme().worn(written), places);
+        laid.put(key, new Kept(draft.theme(), worn));
+        return worn;
+    }
+
+    /** Sites that are gone meanwhile have nothing to say. */
+    private Map<String, SiteDraft> drafts(Set<String> slugs) {
+        Map<String, SiteDraft> sites = new LinkedHashMap<>();
+        for (String slug : slugs)
+            try {
+                sites.put(slug, drafts.newest(slug));
+            } catch (NoSuchElementException gone) {
+                continue;
+            }
+        return sites;
+    }
+
+    private static boolean named(SiteDraft site, Scope scope) {
+        return site.places().pages().stream()
+                .flatMap(page -> page.spots().stream())
+                .anyMatch(spot -> spot.scope().equals(scope));
+    }
+
+    /** The places of a site, with spots that are looked at before something was written for them. */
+    private static SitePlaces with(SiteDraft draft, Set<Scope> unnamed) {
+        SitePlaces places = draft.places();
+        for (Scope scope : unnamed) {
+            if (!scope.level().isSpot() || !scope.site().equals(places.site()) || named(draft, scope)) continue;
+            String slug = Spots.pageIn(scope.name());
+            Optional<SitePlaces.Spot> spot =
+                    draft.site().find(slug).flatMap(page -> Spots.unnamed(scope.site(), page.html(), scope.name()));
+            if (spot.isEmpty()) continue;
+            List<SitePlaces.PagePlace> pages = new ArrayList<>();
+            for (SitePlaces.PagePlace page : places.pages()) {
+                List<SitePlaces.Spot> spots = new ArrayList<>(page.spots());
+                if (page.page().equals(slug)) spots.add(spot.get());
+                pages.add(new SitePlaces.PagePlace(page.page(), page.kind(), spots));
+            }
+            places = new SitePlaces(places.site(), pages);
+        }
+        return places;
+    }
+
+    @Override
+    public List<Named> places(Looking looking) {
+        List<Named> all = new ArrayList<>();
+        drafts(looking.sites()).forEach((slug, draft) -> {
+            SiteDocument site = draft.site();
+            all.add(new Named(Scope.site(slug), "all of " + site.name(), List.of(Scope.site(slug))));
+            site.pages().stream().map(SitePage::kind).distinct().forEach(kind -> {
+                Scope scope = Scope.kindIn(slug, kind);
+                all.add(new Named(
+                        scope, kind + " pages of " + site.name(), List.of(Scope.kind(kind), Scope.site(slug), scope)));
+            });
+            for (SitePage page : site.pages())
+                all.add(new Named(
+                        Scope.page(slug, page.slug()),
+                        "“" + page.title() + "” of " + site.name(),
+                        page.reaching(slug)));
+            SitePlaces places = with(draft, looking.scopes());
+            for (SitePlaces.PagePlace page : places.pages())
+                for (SitePlaces.Spot spot : page.spots()) {
+                    boolean written = site.written().keySet().stream()
+                            .anyMatch(place -> place.scope().equals(spot.scope()));
+                    if (written || looking.scopes().contains(spot.scope()))
+                        all.add(new Named(spot.scope(), words(site, spot.scope()), places.reaching(page, spot)));
+                }
+        });
+        return all;
+    }
+
+    /** What people call a spot: what it is and the first words in it. */
+    static String words(SiteDocument site, Scope spot) {
+        Optional<SitePage> page = site.find(Spots.pageIn(spot.name()));
+        return page.flatMap(one -> Spots.words(one.html(), spot.name()).map(said -> said + " on “" + one.title() + "”"))
+                .orElse(spot.words());
+    }
+
+    @Override
+    public List<SiteRail> rails(Set<String> sites) {
+        List<SiteRail> rails = new ArrayList<>();
+        drafts(sites).forEach((slug, draft) -> {
+            SiteDrafts.Rail rail = drafts.rail(draft);
+            rails.add(new SiteRail(slug, draft.site().name(), rail.revision(), rail.undo(), rail.redo()));
+        });
+        return rails;
+    }
+
+    /** Spots that something is written for get their names in the markup with the same edit. */
+    @Override
+    public void store(String site, ThemeDocument worn, String label, Account by) {
+        drafts.edit(
+                site,
+                Optional.empty(),
+                draft -> {
+                    SiteEdit edit = SiteEdit.between(label, draft.site(), worn);
+                    Map<String, SitePage> named = new LinkedHashMap<>();
+                    for (SitePart part : edit.parts())
+                        if (part instanceof SitePart.Written written
+                                && written.place().scope().level().isSpot()
+                                && !written.tokens().equals(Group.EMPTY)) {
+                            SitePage page = draft.site().pageOf(written.place().scope());
+                            SitePage last = named.getOrDefault(page.slug(), page);
+                            named.put(
+                                    page.slug(),
+                                    last.withHtml(Spots.named(
+                                            last.html(), written.place().scope().name())));
+                        }
+                    List<SitePart> parts = new ArrayList<>();
+                    named.forEach((slug, page) -> {
+                        if (!page.equals(draft.site().page(slug))) parts.add(SitePart.Page.of(page));
+                    });
+                    parts.addAll(edit.parts());
+                    return new SiteEdit(label, parts);
+                },
+                by);
+    }
+}

@@ -1,0 +1,37 @@
+package org.umberloom.app.theme;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.umberloom.app.account.Account;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.theme.ThemeDocument;
+
+/** What sites write at their own places, for a bench that looks at their pages. */
+public interface WornSites {
+    /**
+     * A theme as some sites wear it.
+     *
+     * @param theme  with what is written in those sites laid over
+     * @param places of their pages, by the site; a spot that is looked at is among them, also before it has its name
+     */
+    record Worn(ThemeDocument theme, Map<String, SitePlaces> places) {}
+
+    /** A scope that something can be written at, with what people call it. @param reaching all that have a say there, from wide to narrow */
+    record Named(Scope scope, String words, List<Scope> reaching) {}
+
+    /** What undo and redo would do in a site; empty where there is nothing. */
+    record SiteRail(String site, String name, int revision, String undo, String redo) {}
+
+    /** The theme as the sites that are looked at wear it: the very same document as long as neither changed. */
+    Worn lay(Draft draft, Looking looking);
+
+    /** Of the sites that are looked at: each as a whole, its page kinds, its pages, and the spots that have something of their own. */
+    List<Named> places(Looking looking);
+
+    List<SiteRail> rails(Set<String> sites);
+
+    /** Stores what an edit of the worn theme changed in a site. */
+    void store(String site, ThemeDocument worn, String label, Account by);
+}

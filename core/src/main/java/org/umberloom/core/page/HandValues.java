@@ -1,0 +1,197 @@
+package org.umberloom.core.page;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.select.Evaluator;
+import org.jsoup.select.QueryParser;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Paint;
+import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.limit.Patience;
+import org.umberloom.core.sheet.Declaration;
+import org.umberloom.core.sheet.Selector;
+import org.umberloom.core.sheet.SheetReader;
+import org.umberloom.core.theme.Surfaces;
+
+/**
+ * Literal values that somebody wrote at a page by hand, on properties that a role governs there: in {@code style} attributes
+ * and in presentational attributes.
+ */
+public final class HandValues {
+    private static final int MOST_WORDS = 60;
+    private static final String STYLE = "style";
+    private static final String SURFACE = "data-surface";
+    /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
+    private static final Set<String> INHERITED =
+            Set.of("color", "font-family", "font-size", "font-weight", "line-height", "letter-spacing");
+
+    /** What presentational attributes mean. Source: HTML Living Standard, section 15, Rendering. */
+    private static final Map<String, String> PRESENTATIONAL = Map.of(
+            "bgcolor", "background-color",
+            "text", "color",
+            "face", "font-family",
+            "color", "color");
+    /** Elements on which those attributes mean that; {@code *} for any. */
+    private static final Map<String, Set<String>> ON = Map.of(
+            "bgcolor", Set.of("body", "table", "thead", "tbody", "tfoot", "tr", "td", "th"),
+            "text", Set.of("body"),
+            "face", Set.of("font"),
+            "color", Set.of("font"));
+
+    /**
+     * One value.
+     *
+     * @param at       where its element stands in the body, as {@link Spots} counts
+     * @param tag      of the element
+     * @param words    the first words in it
+     * @param source   {@code style}, or the name of the presentational attribute
+     * @param property that it sets
+     * @param value    as CSS
+     * @param reading  what would govern the property there, such as {@code surface.text} or {@code type.h1.size}
+     * @param surface  that the element stands on
+     */
+    public record HandValue(
+            int at,
+            String tag,
+            String words,
+            String source,
+            String property,
+            String value,
+            String reading,
+            String surface) {}
+
+    /** A rule of the contract as one of its selectors says it: which property takes which reading. */
+    private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
+
+    /** Read once: every choice at its standard. */
+    private static final class Rules {
+        private static final List<Governs> ALL = collect();
+
+        private static List<Governs> collect() {
+            List<Governs> all = new ArrayList<>();
+            Contract contract = Contract.standard();
+            for (PartRule rule : contract.rules()) {
+                if (!rule.holds(contract.completed(Map.of()))
+                        || !rule.rule().within().isEmpty()) continue;
+                Map<String, String> readings = new LinkedHashMap<>();
+                for (Declaration declaration : rule.declarations())
+                    for (String reading : PartRule.readings(declaration))
+                        readings.put(family(declaration.property(), reading), reading);
+                if (readings.isEmpty()) continue;
+                for (Selector selector : rule.rule().selectors())
+                    if (selector.states().isEmpty() && selector.drawn().isEmpty())
+                        all.add(new Governs(
+                                QueryParser.parse(selector.resting()), Paint.rank(rule, selector), readings));
+            }
+            return all;
+        }
+    }
+
+    private HandValues() {}
+
+    /** @throws IllegalArgumentException for markup that is too much to be looked through in time */
+    public static List<HandValue> of(String html) {
+        Document document = Jsoup.parse(html);
+        List<HandValue> found = new ArrayList<>();
+        int at = 0;
+        for (Element element : document.body().getAllElements()) {
+            Patience.ask();
+            if (element.hasAttr(STYLE))
+                for (Declaration declaration : declarations(element.attr(STYLE)))
+                    value(element, at, STYLE, declaration.property(), declaration.value())
+                            .ifPresent(found::add);
+            for (Map.Entry<String, String> attribute : PRESENTATIONAL.entrySet())
+                if (element.hasAttr(attribute.getKey())
+                        && ON.get(attribute.getKey()).contains(element.normalName()))
+                    value(element, at, attribute.getKey(), attribute.getValue(), element.attr(attribute.getKey()))
+                            .ifPresent(found::add);
+            at++;
+        }
+        return found;
+    }
+
+    /** The page without one of its values; the same where it is not there. */
+    public static String without(String html, HandValue gone) {
+        Document document = Jsoup.parse(html);
+        document.outputSettings().prettyPrint(false);
+        List<Element> all = document.body().getAllElements();
+        if (gone.at >= all.size()) return html;
+        Element element = all.get(gone.at);
+        if (!gone.source.equals(STYLE)) element.removeAttr(gone.source);
+        else {
+            StringBuilder left = new StringBuilder();
+            for (Declaration declaration : declarations(element.attr(STYLE)))
+                if (!declaration.property().equals(gone.property)
+                        || !declaration.value().equals(gone.value))
+                    left.append(left.isEmpty() ? "" : "; ").append(declaration);
+            if (left.isEmpty()) element.removeAttr(STYLE);
+            else element.attr(STYLE, left.toString());
+        }
+        if (element.normalName().equals("font") && element.attributesSize() == 0) element.unwrap();
+        return document.outerHtml();
+    }
+
+    private static List<Declaration> declarations(String style) {
+        return SheetReader.read("x { " + style.replace("}", "") + " }").rules().stream()
+                .flatMap(rule -> rule.declarations().stream())
+                .toList();
+    }
+
+    private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
+        String name = property.toLowerCase(Locale.ROOT);
+        if (value.contains("var(")
+                || Set.of("inherit", "initial", "unset", "revert").contains(value)) return Optional.empty();
+        return governing(element, name).map(reading -> {
+            Element standing = element.closest("[" + SURFACE + "]");
+            String words = element.text();
+            return new HandValue(
+                    at,
+                    element.normalName(),
+                    words.length() <= MOST_WORDS ? words : words.substring(0, MOST_WORDS) + "…",
+                    source,
+                    name,
+                    value,
+                    reading,
+                    standing == null ? Surfaces.PAGE : standing.attr(SURFACE));
+        });
+    }
+
+    /** The reading that a property of an element takes where nobody wrote there, if it takes one. */
+    private static Optional<String> governing(Element element, String property) {
+        for (Element one = element; one != null; one = one.parent()) {
+            Element at = one;
+            Optional<String> reading = Rules.ALL.stream()
+                    .filter(rule -> rule.readings.containsKey(family(property, "")) && at.is(rule.selector))
+                    .max(Comparator.comparingLong(Governs::rank))
+                    .map(rule -> rule.readings.get(family(property, "")));
+            if (reading.isPresent() || !INHERITED.contains(property)) return reading;
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * Properties that are one for a person: sides and directions of a margin or padding, the ways to say a line's color.
+     *
+     * @param reading what a rule takes for it, where that tells which part of a shorthand it is
+     */
+    private static String family(String property, String reading) {
+        if (property.startsWith("background")) return "background-color";
+        if (property.startsWith("padding")) return "padding";
+        if (property.startsWith("margin")) return "margin";
+        if (property.endsWith("gap")) return "gap";
+        if (property.endsWith("radius")) return "border-radius";
+        if (property.startsWith("border"))
+            return reading.startsWith("shape.") || property.endsWith("width") ? "border-width" : "border-color";
+        if (property.equals("max-width") || property.equals("max-inline-size")) return "max-inline-size";
+        return property;
+    }
+}
