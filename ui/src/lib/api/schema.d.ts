@@ -36,6 +36,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/theme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["wear"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["describePage"];
+        post?: never;
+        delete: operations["removePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/nameplate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["nameplate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["look"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -180,6 +260,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/strays/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sites"];
+        put?: never;
+        post: operations["create_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/undo": {
         parameters: {
             query?: never;
@@ -196,6 +308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/strays/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveBack_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/strays/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/redo": {
         parameters: {
             query?: never;
@@ -206,6 +350,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["redo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copyPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/follow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["follow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copy_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -411,7 +619,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look"];
+        get: operations["look_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -676,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/strays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["strays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starters": {
         parameters: {
             query?: never;
@@ -692,17 +916,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sites": {
+    "/api/sites/{site}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["sites"];
+        get: operations["site"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["delete_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -764,6 +988,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["harmonies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
         put?: never;
         post?: never;
         delete?: never;
@@ -868,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cloth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cloth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/others": {
         parameters: {
             query?: never;
@@ -936,6 +1192,41 @@ export interface components {
             person: string;
             at: string;
             checkpoint: string;
+        };
+        ThemeWanted: {
+            /** Format: int64 */
+            theme: number;
+        };
+        Described: {
+            /** Format: int32 */
+            base: number;
+            title: string;
+            kind: string;
+        };
+        Stacks: {
+            /** Format: int32 */
+            revision: number;
+            undo: string;
+            redo: string;
+        };
+        Ordered: {
+            /** Format: int32 */
+            base: number;
+            pages: string[];
+        };
+        Plate: {
+            /** Format: int32 */
+            base: number;
+            name: string;
+            tagline: string;
+        };
+        LookWanted: {
+            /** Format: int32 */
+            base: number;
+            contexts: {
+                [key: string]: string;
+            };
+            scheme: string;
         };
         PasswordRequest: {
             current: string;
@@ -1354,6 +1645,43 @@ export interface components {
             /** Format: int64 */
             id: number;
         };
+        StrayOfSite: {
+            site: string;
+            id: string;
+        };
+        StraysOfSites: {
+            strays: components["schemas"]["StrayOfSite"][];
+        };
+        NewSite: {
+            name: string;
+            /** Format: int64 */
+            theme: number;
+            kinds: string[];
+        };
+        SiteCreated: {
+            slug: string;
+        };
+        StraysChosen: {
+            /** Format: int32 */
+            base: number;
+            strays: string[];
+            reason: string;
+        };
+        NewPage: {
+            /** Format: int32 */
+            base: number;
+            kind: string;
+            title: string;
+        };
+        Followed: {
+            /** Format: int32 */
+            base: number;
+            place: string;
+            path: string;
+        };
+        SiteNamed: {
+            name: string;
+        };
         SignInRequest: {
             email: string;
             password: string;
@@ -1618,6 +1946,34 @@ export interface components {
             structure: boolean;
             changes: components["schemas"]["ChangeView"][];
         };
+        LikeView: {
+            words: string;
+            group: string;
+            css: string;
+            nearest: string;
+            nearestCss: string;
+            /** Format: double */
+            distance: number;
+            strays: components["schemas"]["StrayView"][];
+        };
+        StrayView: {
+            site: string;
+            id: string;
+            page: string;
+            title: string;
+            tag: string;
+            words: string;
+            property: string;
+            value: string;
+            css: string;
+            group: string;
+            role: string;
+            roleCss: string;
+            nearest: string;
+            nearestCss: string;
+            /** Format: double */
+            distance: number;
+        };
         StarterView: {
             id: string;
             name: string;
@@ -1639,6 +1995,58 @@ export interface components {
             themeId: number;
             specimen: boolean;
             pages: components["schemas"]["PageView"][];
+        };
+        OwnView: {
+            path: string;
+            group: string;
+            written: string;
+            css: string;
+            reason: string;
+            instead: string;
+        };
+        WholePage: {
+            slug: string;
+            title: string;
+            kind: string;
+            /** Format: int32 */
+            strays: number;
+            /** Format: int32 */
+            overrides: number;
+        };
+        WholePlace: {
+            place: string;
+            level: string;
+            words: string;
+            page: string;
+            under: string;
+            own: components["schemas"]["OwnView"][];
+        };
+        WholeSite: {
+            slug: string;
+            name: string;
+            tagline: string;
+            /** Format: int64 */
+            themeId: number;
+            theme: string;
+            look: {
+                [key: string]: string;
+            };
+            scheme: string;
+            combo: string;
+            /** Format: int32 */
+            revision: number;
+            undo: string;
+            redo: string;
+            pages: components["schemas"]["WholePage"][];
+            places: components["schemas"]["WholePlace"][];
+            strays: components["schemas"]["StrayView"][];
+            wore: components["schemas"]["WoreView"][];
+        };
+        WoreView: {
+            /** Format: int64 */
+            themeId: number;
+            theme: string;
+            until: string;
         };
         LegibilityView: {
             words: string;
@@ -1797,6 +2205,29 @@ export interface components {
             inP3: boolean;
             forms: components["schemas"]["Form"][];
             edges: components["schemas"]["Edge"][];
+        };
+        Cloth: {
+            groups: string[];
+            rows: components["schemas"]["ClothRow"][];
+        };
+        ClothRow: {
+            slug: string;
+            name: string;
+            /** Format: int64 */
+            themeId: number;
+            theme: string;
+            look: string;
+            /** Format: int32 */
+            pages: number;
+            weave: components["schemas"]["Weave"];
+            crossings: components["schemas"]["Crossing"][];
+        };
+        Crossing: {
+            group: string;
+            /** Format: int32 */
+            overrides: number;
+            /** Format: int32 */
+            strays: number;
         };
         Ended: {
             /** Format: int32 */
@@ -2305,6 +2736,158 @@ export interface operations {
             };
         };
     };
+    wear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThemeWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    describePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Described"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    removePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ordered"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    nameplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plate"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
     changePassword: {
         parameters: {
             query?: never;
@@ -2584,6 +3167,74 @@ export interface operations {
             };
         };
     };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StraysOfSites"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sites: {
+        parameters: {
+            query: {
+                theme: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteView"][];
+                };
+            };
+        };
+    };
+    create_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSite"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteCreated"];
+                };
+            };
+        };
+    };
     undo_1: {
         parameters: {
             query?: never;
@@ -2601,7 +3252,59 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Rail"];
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    giveBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StraysChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StraysChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
                 };
             };
         };
@@ -2623,7 +3326,108 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Rail"];
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    addPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    copyPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Followed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    copy_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteNamed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteCreated"];
                 };
             };
         };
@@ -2869,6 +3673,7 @@ export interface operations {
                 surface?: string;
                 choice?: string;
                 still?: boolean;
+                without?: string;
             };
             header?: never;
             path: {
@@ -2986,7 +3791,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    look_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3424,6 +4229,28 @@ export interface operations {
             };
         };
     };
+    strays: {
+        parameters: {
+            query: {
+                theme: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LikeView"][];
+                };
+            };
+        };
+    };
     starters: {
         parameters: {
             query?: never;
@@ -3444,13 +4271,13 @@ export interface operations {
             };
         };
     };
-    sites: {
+    site: {
         parameters: {
-            query: {
-                theme: number;
-            };
+            query?: never;
             header?: never;
-            path?: never;
+            path: {
+                site: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -3461,8 +4288,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SiteView"][];
+                    "*/*": components["schemas"]["WholeSite"];
                 };
+            };
+        };
+    };
+    delete_1: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3544,6 +4393,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Proposal"][];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
                 };
             };
         };
@@ -3665,6 +4534,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Forms"];
+                };
+            };
+        };
+    };
+    cloth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Cloth"];
                 };
             };
         };

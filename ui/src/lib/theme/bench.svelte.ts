@@ -134,7 +134,8 @@ export class Bench {
     return this.saved?.structure.homes ?? {};
   }
 
-  async load() {
+  /** @param wanted the site, and the page, that the bays show first */
+  async load(wanted: { site: string; page: string } = { site: '', page: '' }) {
     const [bench, contract, sites, fonts, sight, operations, grounds] = await Promise.all([
       this.#read(),
       ask(() => api.GET('/api/contract')),
@@ -151,7 +152,7 @@ export class Bench {
     this.operations = operations;
     this.grounds = grounds;
     this.#show(bench);
-    this.looks.begin(this.id);
+    this.looks.begin(this.id, wanted);
     await this.look();
   }
 

@@ -44,10 +44,14 @@ export class Looks {
   readonly #words = $derived(new Map(this.writable.map((one) => [one.place, one.words])));
 
   /** Every modifier at its default, and bays for the pages that wear the theme; else for its specimen. */
-  begin(theme: number) {
+  begin(theme: number, wanted: { site: string; page: string }) {
     this.working = Object.fromEntries(this.modifiers.map((m) => [m.name, m.standard]));
-    const site = this.sites.find((s) => s.themeId === theme && !s.specimen) ?? this.sites.find((s) => s.specimen);
-    const pages = site?.pages.map((p) => p.slug) ?? [];
+    const site =
+      this.sites.find((s) => s.slug === wanted.site) ??
+      this.sites.find((s) => s.themeId === theme && !s.specimen) ??
+      this.sites.find((s) => s.specimen);
+    const all = site?.pages.map((p) => p.slug) ?? [];
+    const pages = all.includes(wanted.page) ? [wanted.page, ...all.filter((slug) => slug !== wanted.page)] : all;
     if (!site || pages.length === 0) return;
     const dark = this.scheme ? { ...this.working, [this.scheme.modifier]: this.scheme.dark } : this.working;
     this.bays = [

@@ -6,6 +6,7 @@
 
   const PLACES = [
     { name: 'Library', href: '/library' },
+    { name: 'Sites', href: '/sites' },
     { name: 'People', href: '/people' }
   ];
 
@@ -21,7 +22,7 @@
   <span class="font-display text-lg text-heading">Umber Loom</span>
   <nav class="ml-4 flex h-full items-stretch gap-4" aria-label="Places">
     {#each PLACES as place (place.href)}
-      {@const here = page.url.pathname === place.href}
+      {@const here = page.url.pathname.startsWith(place.href)}
       <a
         class="flex items-center border-b-2 pt-0.5 {here
           ? 'border-accent font-semibold text-heading'

@@ -33,7 +33,7 @@
     session.name = data.name;
     const loading = new Bench(Number(page.params.theme));
     try {
-      await loading.load();
+      await loading.load({ site: page.url.searchParams.get('site') ?? '', page: page.url.searchParams.get('page') ?? '' });
       bench = loading;
       stop = loading.listen();
     } catch (e) {

@@ -41,5 +41,14 @@ create table site_revision (
     foreign key (account_id) references account (id)
 ) character set utf8mb4;
 
+-- What a site wore before.
+create table site_wore (
+    site_id  bigint      not null,
+    theme_id bigint      not null,
+    until    datetime(3) not null,
+    primary key (site_id, theme_id),
+    foreign key (site_id) references site (id)
+) character set utf8mb4;
+
 insert into site_revision (site_id, number, kind, label, account_id, made_at)
 select s.id, 0, 'start', 'the site as it stood', (select min(id) from account), current_timestamp(3) from site s;

@@ -5,7 +5,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -19,6 +21,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
@@ -107,12 +110,12 @@ class DemoLoader implements ApplicationRunner {
     private void loadSite(Path folder, JsonNode site, long theme, Account lead) throws IOException {
         List<SitePage> pages = new ArrayList<>();
         for (JsonNode page : site.get("pages")) {
-            String slug = page.get("slug").asString();
+            String name = page.get("slug").asString();
             pages.add(new SitePage(
-                    slug,
+                    name,
                     page.get("title").asString(),
                     page.get("kind").asString(),
-                    read(folder.resolve(slug + ".html"))));
+                    read(folder.resolve(name + ".html"))));
         }
         List<Picture> pictures = new ArrayList<>();
         for (JsonNode picture : site.get("pictures")) {
@@ -123,11 +126,22 @@ class DemoLoader implements ApplicationRunner {
                     picture.get("license").asString(),
                     Files.readAllBytes(folder.resolve("pictures").resolve(name))));
         }
-        sites.add(
-                SiteDocument.of(site.get("slug").asString(), site.get("name").asString(), pages),
-                theme,
-                pictures,
-                lead);
+        String slug = site.get("slug").asString();
+        Map<String, String> parts = new LinkedHashMap<>(
+                SiteJson.write(SiteDocument.of(slug, site.get("name").asString(), pages)));
+        if (site.has("tagline"))
+            parts.put(
+                    "nameplate",
+                    json.writeValueAsString(Map.of("name", site.get("name"), "tagline", site.get("tagline"))));
+        if (site.has("look"))
+            parts.put(
+                    "look",
+                    json.writeValueAsString(Map.of("contexts", site.get("look"), "scheme", site.get("scheme"))));
+        if (site.has("written"))
+            site.get("written")
+                    .properties()
+                    .forEach(place -> parts.put("at/" + place.getKey(), json.writeValueAsString(place.getValue())));
+        sites.add(SiteJson.read(slug, parts), theme, pictures, lead);
     }
 
     private static String read(Path file) {

@@ -1,5 +1,7 @@
 package org.umberloom.app.site;
 
+import java.util.List;
+import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.springframework.http.CacheControl;
@@ -21,6 +23,8 @@ import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -61,6 +65,7 @@ class PreviewController {
     /**
      * @param surface of a part that is shown alone
      * @param still   whether the page shows by itself what is written at its places, rather than on a bench
+     * @param without strays that are shown as if they were returned, by their ids
      * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      */
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
@@ -72,7 +77,8 @@ class PreviewController {
             @PathVariable String page,
             @RequestParam(defaultValue = Surfaces.PAGE) String surface,
             @RequestParam(defaultValue = "") String choice,
-            @RequestParam(defaultValue = "false") boolean still) {
+            @RequestParam(defaultValue = "false") boolean still,
+            @RequestParam(defaultValue = "") String without) {
         ThemeDocument worn = site.startsWith("~")
                 ? drafts.stateAt(theme, revision(theme, state))
                 : drafts.stateAt(theme, revision(theme, state))
@@ -80,6 +86,9 @@ class PreviewController {
         Page shown = site.equals(Specimens.PARTS)
                 ? Specimens.part(page, surface)
                 : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
+        if (!without.isEmpty())
+            shown = new Page(
+                    shown.slug(), shown.title(), shown.kind(), returned(site, page, Set.of(without.split(","))));
         Document document = shown.document();
         Combination combination =
                 (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scopes(site));
@@ -93,6 +102,18 @@ class PreviewController {
             root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
         if (still) document.select("link[href=theme.css]").attr("href", "theme.css?still=true");
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
+    }
+
+    private String returned(String site, String page, Set<String> ids) {
+        SiteDocument document = sites.document(sites.get(site));
+        List<Strays.Stray> gone = Strays.on(document.page(page)).stream()
+                .filter(stray -> ids.contains(stray.id()))
+                .toList();
+        return Strays.returned(document, gone)
+                .applyTo(document)
+                .site()
+                .page(page)
+                .html();
     }
 
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")

@@ -45,13 +45,13 @@ class SiteController {
 
     /** Takes back the last edit of a site that stands. */
     @PostMapping("/{site}/undo")
-    SiteDrafts.Rail undo(@PathVariable String site, Principal principal) {
+    SiteDrafts.Stacks undo(@PathVariable String site, Principal principal) {
         return siteDrafts.rail(siteDrafts.undo(site, accounts.get(principal.getName())));
     }
 
     /** Makes the last undone edit of a site again. */
     @PostMapping("/{site}/redo")
-    SiteDrafts.Rail redo(@PathVariable String site, Principal principal) {
+    SiteDrafts.Stacks redo(@PathVariable String site, Principal principal) {
         return siteDrafts.rail(siteDrafts.redo(site, accounts.get(principal.getName())));
     }
 

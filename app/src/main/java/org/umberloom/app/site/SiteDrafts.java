@@ -33,7 +33,7 @@ public class SiteDrafts {
     private static final long AT_HAND = 24L << 20;
 
     /** What undo and redo would do; empty where there is nothing. */
-    public record Rail(int revision, String undo, String redo) {}
+    public record Stacks(int revision, String undo, String redo) {}
 
     private record Step(SiteDocument site, SiteEdit edit, SiteMapper.EntryRow entry) {}
 
@@ -175,9 +175,14 @@ public class SiteDrafts {
         });
     }
 
-    Rail rail(SiteDraft draft) {
+    /** What is kept at hand of a site is read anew: something beside its document changed. */
+    void forget(long id) {
+        newest.invalidate(id);
+    }
+
+    Stacks rail(SiteDraft draft) {
         SiteMapper.EntryRow head = head(draft);
-        return new Rail(
+        return new Stacks(
                 draft.revision(),
                 label(draft, head.undoTop()),
                 head.redoTop() == null

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.site.RoleGroups;
+import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.Strays;
 
@@ -18,7 +19,14 @@ import org.umberloom.core.site.Strays;
  * @param overrides how many values and choices its own places hold, by the group of roles
  * @param strays    how many, by the group of roles that they hide
  */
-record SiteFacts(int form, int pages, Set<String> kinds, Map<String, Integer> overrides, Map<String, Integer> strays) {
+record SiteFacts(
+        int form,
+        int pages,
+        Set<String> kinds,
+        Map<String, String> look,
+        SchemePolicy scheme,
+        Map<String, Integer> overrides,
+        Map<String, Integer> strays) {
     /** Counts that another version made are made anew. */
     static final int FORM = 1;
 
@@ -30,7 +38,7 @@ record SiteFacts(int form, int pages, Set<String> kinds, Map<String, Integer> ov
         Strays.in(site).forEach(stray -> strays.merge(stray.group(), 1, Integer::sum));
         Set<String> kinds = new LinkedHashSet<>();
         site.pages().forEach(page -> kinds.add(page.kind()));
-        return new SiteFacts(FORM, site.pages().size(), kinds, overrides, strays);
+        return new SiteFacts(FORM, site.pages().size(), kinds, site.look(), site.scheme(), overrides, strays);
     }
 
     String write() {
@@ -38,6 +46,8 @@ record SiteFacts(int form, int pages, Set<String> kinds, Map<String, Integer> ov
         data.put("form", form);
         data.put("pages", pages);
         data.put("kinds", List.copyOf(kinds));
+        data.put("look", look);
+        data.put("scheme", scheme.id());
         data.put("overrides", overrides);
         data.put("strays", strays);
         return Json.writeCompact(data);
@@ -51,8 +61,16 @@ record SiteFacts(int form, int pages, Set<String> kinds, Map<String, Integer> ov
                 new LinkedHashSet<>(Json.list("kinds", data.get("kinds")).stream()
                         .map(String.class::cast)
                         .toList()),
+                look(data.get("look")),
+                SchemePolicy.byId(Json.string("scheme", data.get("scheme"))),
                 counts(data.get("overrides")),
                 counts(data.get("strays")));
+    }
+
+    private static Map<String, String> look(Object data) {
+        Map<String, String> look = new LinkedHashMap<>();
+        Json.object("look", data).forEach((modifier, context) -> look.put(modifier, Json.string(modifier, context)));
+        return look;
     }
 
     private static Map<String, Integer> counts(Object data) {

@@ -81,6 +81,36 @@ interface SiteMapper {
     @Select("select " + ENTRY + " from site_revision where site_id = #{id} and number > #{after} order by number")
     List<EntryRow> since(long id, int after);
 
+    /** A theme that a site wore, and until when. */
+    record WoreRow(long themeId, String theme, LocalDateTime until) {}
+
+    @Select(
+            "select w.theme_id, coalesce(t.name, '') as theme, w.until from site_wore w left join theme t on t.id = w.theme_id "
+                    + "where w.site_id = #{id} order by w.until desc limit 20")
+    List<WoreRow> wore(long id);
+
+    @Insert("insert into site_wore (site_id, theme_id, until) values (#{id}, #{theme}, #{until}) "
+            + "on duplicate key update until = values(until)")
+    void keepWore(long id, long theme, LocalDateTime until);
+
+    @Update("update site set theme_id = #{theme} where id = #{id}")
+    void wear(long id, long theme);
+
+    @Delete("delete from site_part where site_id = #{id}")
+    void removeParts(long id);
+
+    @Delete("delete from site_revision where site_id = #{id}")
+    void removeLog(long id);
+
+    @Delete("delete from picture where site_id = #{id}")
+    void removePictures(long id);
+
+    @Delete("delete from site_wore where site_id = #{id}")
+    void removeWore(long id);
+
+    @Delete("delete from site where id = #{id}")
+    void remove(long id);
+
     @Select("select name, media_type, license, content from picture where site_id = #{siteId} order by name")
     List<Picture> pictures(long siteId);
 

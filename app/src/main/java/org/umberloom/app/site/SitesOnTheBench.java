@@ -146,7 +146,7 @@ class SitesOnTheBench implements WornSites {
     public List<SiteRail> rails(Set<String> sites) {
         List<SiteRail> rails = new ArrayList<>();
         drafts(sites).forEach((slug, draft) -> {
-            SiteDrafts.Rail rail = drafts.rail(draft);
+            SiteDrafts.Stacks rail = drafts.rail(draft);
             rails.add(new SiteRail(slug, draft.site().name(), rail.revision(), rail.undo(), rail.redo()));
         });
         return rails;

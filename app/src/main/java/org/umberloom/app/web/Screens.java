@@ -14,7 +14,9 @@ class Screens {
         "/invitation/{word}",
         "/bench/{theme}",
         "/kit/{theme}",
-        "/dress/{theme}"
+        "/dress/{theme}",
+        "/sites",
+        "/sites/{site}"
     })
     String screen() {
         return "forward:/index.html";

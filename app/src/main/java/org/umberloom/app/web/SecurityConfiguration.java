@@ -17,8 +17,9 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityConfiguration {
     private static final String POLICY = "Content-Security-Policy";
     /** The pages in the bays: no script, no request to anywhere else, shown only inside the application. */
-    private static final String PREVIEW_POLICY = "default-src 'none'; style-src 'self'; img-src 'self' data:; "
-            + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
+    private static final String PREVIEW_POLICY =
+            "default-src 'none'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; "
+                    + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
 
     /** Hash of the one style attribute the front end's framework writes itself: it hides its page announcer. */
     private static final String ANNOUNCER_STYLE =

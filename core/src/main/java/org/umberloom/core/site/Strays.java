@@ -140,6 +140,25 @@ public final class Strays {
         return px == Math.rint(px) ? String.valueOf((long) px) : String.format(Locale.ROOT, "%.1f", px);
     }
 
+    /** A stray's color as hex; empty where it is none that can be read. */
+    public static Optional<String> shown(Stray stray) {
+        return color(stray.hand.value()).map(Color::hex);
+    }
+
+    /** ΔE00 of two colors as hex. */
+    public static double between(String one, String other) {
+        return Ciede2000.between(CssColor.parse(one), CssColor.parse(other));
+    }
+
+    /** What the role comes to that a stray hides, as CSS. */
+    public static String governing(Stray stray, Worn worn) {
+        if (!worn.surfaces().contains(stray.hand.surface())) return "";
+        TokenValue value = worn.at(roleOf(stray.hand), stray.hand.surface()).value();
+        if (value instanceof TypographyValue style)
+            value = style.part(Member.of(stray.hand.reading()).part());
+        return value instanceof ColorValue color ? color.color().hex() : ValueText.write(value);
+    }
+
     private static Optional<Color> color(String value) {
         try {
             return Optional.of(CssColor.parse(value));

@@ -1,0 +1,165 @@
+package org.umberloom.app.site;
+
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.web.Conflict;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.page.PageMarkup;
+import org.umberloom.core.site.SchemePolicy;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdit;
+import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.Strays;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenPath;
+
+/** What people do to sites. */
+@Service
+class SiteWork {
+    private final SiteDrafts drafts;
+    private final SiteMapper sites;
+    private final DraftService themes;
+    private final Clock clock;
+
+    SiteWork(SiteDrafts drafts, SiteMapper sites, DraftService themes, Clock clock) {
+        this.drafts = drafts;
+        this.sites = sites;
+        this.themes = themes;
+        this.clock = clock;
+    }
+
+    /** @param kinds of the pages that it begins with; a front page where none are named */
+    String create(String name, long theme, List<String> kinds, Account by) {
+        themes.newest(theme);
+        String slug = SiteEdits.slug(name, slugs());
+        List<SitePage> pages = new ArrayList<>();
+        for (String kind : kinds.isEmpty() ? List.of("landing") : kinds) {
+            String title = pages.isEmpty() ? name.trim() : kind.substring(0, 1).toUpperCase() + kind.substring(1);
+            pages.add(new SitePage(
+                    pages.isEmpty() ? "index" : SiteEdits.slug(title, taken(pages)),
+                    title,
+                    kind,
+                    pages.isEmpty()
+                            ? PageMarkup.first(name.trim(), kind, title)
+                            : PageMarkup.like(pages.get(0).html(), kind, title)));
+        }
+        return drafts.create(SiteDocument.of(slug, name.trim(), pages), theme, "new site", by)
+                .site()
+                .slug();
+    }
+
+    private static Set<String> taken(List<SitePage> pages) {
+        Set<String> taken = new HashSet<>();
+        pages.forEach(page -> taken.add(page.slug()));
+        return taken;
+    }
+
+    private Set<String> slugs() {
+        Set<String> slugs = new TreeSet<>();
+        sites.all().forEach(site -> slugs.add(site.slug()));
+        return slugs;
+    }
+
+    /** A site of its own that begins as another is now, with its pictures. */
+    @Transactional
+    public String copy(String slug, String name, Account by) {
+        SiteDraft from = drafts.newest(slug);
+        String called = name.isBlank() ? "Copy of " + from.site().name() : name.trim();
+        String other = SiteEdits.slug(called, slugs());
+        SiteDraft copy = drafts.create(
+                from.site().called(other, called),
+                from.themeId(),
+                "copied from " + from.site().name(),
+                by);
+        sites.pictures(from.id())
+                .forEach(picture -> sites.addPicture(
+                        copy.id(), picture.name(), picture.mediaType(), picture.license(), picture.content()));
+        return other;
+    }
+
+    /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */
+    @Transactional
+    public void delete(String slug, String name) {
+        SiteDraft draft = drafts.newest(slug);
+        if (!draft.site().name().equals(name))
+            throw new Conflict(
+                    "“" + draft.site().name() + "” was not deleted: write its name to say that it is meant.");
+        sites.removeParts(draft.id());
+        sites.removeLog(draft.id());
+        sites.removePictures(draft.id());
+        sites.removeWore(draft.id());
+        sites.remove(draft.id());
+    }
+
+    /** Gives a site another theme; what it writes itself stays, and what it wore is kept. */
+    @Transactional
+    public void wear(String slug, long theme) {
+        SiteDraft draft = drafts.newest(slug);
+        themes.newest(theme);
+        if (draft.themeId() == theme) return;
+        sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
+        sites.wear(draft.id(), theme);
+        drafts.forget(draft.id());
+    }
+
+    SiteDrafts.Stacks edit(String slug, Integer base, Function<SiteDocument, SiteEdit> asked, Account by) {
+        return drafts.rail(drafts.edit(slug, Optional.ofNullable(base), draft -> asked.apply(draft.site()), by));
+    }
+
+    SiteDrafts.Stacks look(String slug, Integer base, Map<String, String> contexts, String scheme, Account by) {
+        return edit(slug, base, site -> SiteEdits.look(contexts, SchemePolicy.byId(scheme)), by);
+    }
+
+    SiteDrafts.Stacks follow(String slug, Integer base, String place, String path, Account by) {
+        if (!(Place.parse(place) instanceof Place.InScope at))
+            throw new IllegalArgumentException("“" + place + "” is no place of a site.");
+        Optional<TokenPath> one = path == null || path.isBlank() ? Optional.empty() : Optional.of(TokenPath.of(path));
+        return edit(slug, base, site -> SiteEdits.follow(site, at, one), by);
+    }
+
+    /** Strays back to the theme. @throws Conflict when one of them is no longer there */
+    SiteDrafts.Stacks giveBack(String slug, Integer base, List<String> ids, Account by) {
+        return edit(slug, base, site -> Strays.returned(site, named(site, ids)), by);
+    }
+
+    /** Strays into the system, each as the value of its role at its own element. */
+    SiteDrafts.Stacks keep(String slug, Integer base, List<String> ids, String reason, Account by) {
+        return drafts.rail(drafts.edit(
+                slug,
+                Optional.ofNullable(base),
+                draft -> {
+                    ThemeDocument theme = themes.newest(draft.themeId())
+                            .theme()
+                            .worn(draft.site().written());
+                    Worn worn = Worn.of(Resolution.of(theme, ClothService.combination(theme, draft.site())));
+                    return Strays.kept(draft.site(), named(draft.site(), ids), reason, worn);
+                },
+                by));
+    }
+
+    private static List<Strays.Stray> named(SiteDocument site, List<String> ids) {
+        Set<String> wanted = new HashSet<>(ids);
+        List<Strays.Stray> found = Strays.in(site).stream()
+                .filter(stray -> wanted.contains(stray.id()))
+                .toList();
+        if (found.size() != wanted.size() || found.isEmpty())
+            throw new Conflict("The page changed since you looked, and " + (wanted.size() - found.size())
+                    + " of these strays are not there any more. Nothing was changed; look again.");
+        return found;
+    }
+}

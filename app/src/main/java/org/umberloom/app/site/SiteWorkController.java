@@ -1,0 +1,190 @@
+package org.umberloom.app.site;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.account.AccountService;
+import org.umberloom.core.page.PageMarkup;
+import org.umberloom.core.site.SiteEdits;
+
+/** Sites: the cloth of all, one as a whole, and what is done to it. An edit names the revision it was made on. */
+@RestController
+@RequestMapping("/api")
+class SiteWorkController {
+    record NewSite(
+            @NotBlank @Size(max = 120) String name,
+            @NotNull Long theme,
+            @Size(max = 20) List<@NotBlank String> kinds) {}
+
+    record SiteNamed(@Size(max = 120) String name) {}
+
+    record Plate(Integer base, @NotBlank @Size(max = 120) String name, @NotNull @Size(max = 300) String tagline) {}
+
+    record LookWanted(Integer base, @NotNull Map<String, String> contexts, @NotBlank String scheme) {}
+
+    record ThemeWanted(@NotNull Long theme) {}
+
+    record NewPage(Integer base, @NotBlank @Size(max = 60) String kind, @NotBlank @Size(max = 120) String title) {}
+
+    record Described(Integer base, @NotBlank @Size(max = 120) String title, @NotBlank @Size(max = 60) String kind) {}
+
+    record Ordered(Integer base, @NotNull @Size(max = 500) List<@NotBlank String> pages) {}
+
+    record Followed(Integer base, @NotBlank @Size(max = 600) String place, @Size(max = 600) String path) {}
+
+    record StraysChosen(
+            Integer base, @NotNull @Size(max = 5000) List<@NotBlank String> strays, @Size(max = 300) String reason) {}
+
+    record StrayOfSite(@NotBlank String site, @NotBlank String id) {}
+
+    record StraysOfSites(@NotNull @Size(max = 5000) List<@NotNull @Valid StrayOfSite> strays) {}
+
+    record SiteCreated(String slug) {}
+
+    private final SiteWork work;
+    private final SiteViews views;
+    private final ClothService cloth;
+    private final AccountService accounts;
+
+    SiteWorkController(SiteWork work, SiteViews views, ClothService cloth, AccountService accounts) {
+        this.work = work;
+        this.views = views;
+        this.cloth = cloth;
+        this.accounts = accounts;
+    }
+
+    private Account by(Principal principal) {
+        return accounts.get(principal.getName());
+    }
+
+    /** Every site against the groups of roles. */
+    @GetMapping("/cloth")
+    ClothService.Cloth cloth() {
+        return cloth.cloth();
+    }
+
+    /** The kinds that a new page can begin as. */
+    @GetMapping("/page-kinds")
+    List<String> kinds() {
+        return PageMarkup.kinds();
+    }
+
+    /** The strays of all sites that wear a theme, those that are one to the eye together. */
+    @GetMapping("/strays")
+    List<SiteViews.LikeView> strays(@RequestParam long theme) {
+        return views.alike(theme);
+    }
+
+    /** Strays of any sites back to the theme, an entry in the log of each. */
+    @PostMapping("/strays/return")
+    void giveBack(@Valid @RequestBody StraysOfSites named, Principal principal) {
+        named.strays().stream()
+                .collect(Collectors.groupingBy(
+                        StrayOfSite::site, TreeMap::new, Collectors.mapping(StrayOfSite::id, Collectors.toList())))
+                .forEach((site, ids) -> work.giveBack(site, null, ids, by(principal)));
+    }
+
+    @GetMapping("/sites/{site}")
+    SiteViews.WholeSite site(@PathVariable String site) {
+        return views.site(site);
+    }
+
+    @PostMapping("/sites")
+    SiteCreated create(@Valid @RequestBody NewSite wanted, Principal principal) {
+        return new SiteCreated(work.create(
+                wanted.name(), wanted.theme(), wanted.kinds() == null ? List.of() : wanted.kinds(), by(principal)));
+    }
+
+    @PostMapping("/sites/{site}/copy")
+    SiteCreated copy(@PathVariable String site, @Valid @RequestBody SiteNamed wanted, Principal principal) {
+        return new SiteCreated(work.copy(site, wanted.name() == null ? "" : wanted.name(), by(principal)));
+    }
+
+    /** For good. @param name of the site, so that nothing goes by mistake */
+    @DeleteMapping("/sites/{site}")
+    void delete(@PathVariable String site, @RequestParam String name) {
+        work.delete(site, name);
+    }
+
+    @PutMapping("/sites/{site}/nameplate")
+    SiteDrafts.Stacks nameplate(@PathVariable String site, @Valid @RequestBody Plate plate, Principal principal) {
+        return work.edit(site, plate.base(), old -> SiteEdits.nameplate(plate.name(), plate.tagline()), by(principal));
+    }
+
+    @PutMapping("/sites/{site}/look")
+    SiteDrafts.Stacks look(@PathVariable String site, @Valid @RequestBody LookWanted look, Principal principal) {
+        return work.look(site, look.base(), look.contexts(), look.scheme(), by(principal));
+    }
+
+    @PutMapping("/sites/{site}/theme")
+    void wear(@PathVariable String site, @Valid @RequestBody ThemeWanted wanted) {
+        work.wear(site, wanted.theme());
+    }
+
+    @PostMapping("/sites/{site}/pages")
+    SiteDrafts.Stacks addPage(@PathVariable String site, @Valid @RequestBody NewPage page, Principal principal) {
+        return work.edit(site, page.base(), old -> SiteEdits.addPage(old, page.kind(), page.title()), by(principal));
+    }
+
+    @PostMapping("/sites/{site}/pages/{page}/copy")
+    SiteDrafts.Stacks copyPage(@PathVariable String site, @PathVariable String page, Principal principal) {
+        return work.edit(site, null, old -> SiteEdits.copyPage(old, page), by(principal));
+    }
+
+    @PutMapping("/sites/{site}/pages/{page}")
+    SiteDrafts.Stacks describePage(
+            @PathVariable String site,
+            @PathVariable String page,
+            @Valid @RequestBody Described described,
+            Principal principal) {
+        return work.edit(
+                site,
+                described.base(),
+                old -> SiteEdits.describePage(old, page, described.title(), described.kind()),
+                by(principal));
+    }
+
+    @DeleteMapping("/sites/{site}/pages/{page}")
+    SiteDrafts.Stacks removePage(@PathVariable String site, @PathVariable String page, Principal principal) {
+        return work.edit(site, null, old -> SiteEdits.removePage(old, page), by(principal));
+    }
+
+    @PutMapping("/sites/{site}/order")
+    SiteDrafts.Stacks order(@PathVariable String site, @Valid @RequestBody Ordered ordered, Principal principal) {
+        return work.edit(site, ordered.base(), old -> SiteEdits.order(ordered.pages()), by(principal));
+    }
+
+    /** What is written at a place follows what is wider again: one path, or everything. */
+    @PostMapping("/sites/{site}/follow")
+    SiteDrafts.Stacks follow(@PathVariable String site, @Valid @RequestBody Followed followed, Principal principal) {
+        return work.follow(site, followed.base(), followed.place(), followed.path(), by(principal));
+    }
+
+    @PostMapping("/sites/{site}/strays/return")
+    SiteDrafts.Stacks giveBack(
+            @PathVariable String site, @Valid @RequestBody StraysChosen chosen, Principal principal) {
+        return work.giveBack(site, chosen.base(), chosen.strays(), by(principal));
+    }
+
+    @PostMapping("/sites/{site}/strays/keep")
+    SiteDrafts.Stacks keep(@PathVariable String site, @Valid @RequestBody StraysChosen chosen, Principal principal) {
+        return work.keep(
+                site, chosen.base(), chosen.strays(), chosen.reason() == null ? "" : chosen.reason(), by(principal));
+    }
+}

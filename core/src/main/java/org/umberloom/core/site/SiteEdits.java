@@ -1,0 +1,123 @@
+package org.umberloom.core.site;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.umberloom.core.page.PageMarkup;
+import org.umberloom.core.page.Spots;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Names;
+import org.umberloom.core.token.TokenPath;
+
+/** The edits of a site that people ask for by name. */
+public final class SiteEdits {
+    private SiteEdits() {}
+
+    public static SiteEdit nameplate(String name, String tagline) {
+        return new SiteEdit("name and tagline", List.of(new SitePart.Nameplate(name.trim(), tagline.trim())));
+    }
+
+    public static SiteEdit look(Map<String, String> contexts, SchemePolicy scheme) {
+        return new SiteEdit("what it stands in", List.of(new SitePart.Look(contexts, scheme)));
+    }
+
+    public static SiteEdit order(List<String> pages) {
+        return new SiteEdit("order of the pages", List.of(new SitePart.Order(pages)));
+    }
+
+    /** A new page of a kind, in the frame of the site's first. */
+    public static SiteEdit addPage(SiteDocument site, String kind, String title) {
+        String slug = free(site, title);
+        String html = site.pages().isEmpty()
+                ? PageMarkup.first(site.name(), kind, title.trim())
+                : PageMarkup.like(site.pages().get(0).html(), kind, title.trim());
+        return new SiteEdit(
+                "new page “" + title.trim() + "”",
+                List.of(SitePart.Page.of(new SitePage(slug, title.trim(), kind, html))));
+    }
+
+    /** @throws java.util.NoSuchElementException when there is no such page */
+    public static SiteEdit copyPage(SiteDocument site, String page) {
+        SitePage from = site.page(page);
+        String title = from.title() + ", copy";
+        return new SiteEdit(
+                "copy of “" + from.title() + "”",
+                List.of(SitePart.Page.of(
+                        new SitePage(free(site, title), title, from.kind(), PageMarkup.copied(from.html())))));
+    }
+
+    /** Another title or kind; the address stays, so that links to it hold. */
+    public static SiteEdit describePage(SiteDocument site, String page, String title, String kind) {
+        SitePage from = site.page(page);
+        return new SiteEdit(
+                "“" + from.title() + "” described otherwise",
+                List.of(SitePart.Page.of(new SitePage(from.slug(), title.trim(), kind.trim(), from.html()))));
+    }
+
+    /**
+     * A page gone, with everything that is written for it.
+     *
+     * @throws IllegalArgumentException for the last page of a site
+     */
+    public static SiteEdit removePage(SiteDocument site, String page) {
+        SitePage gone = site.page(page);
+        if (site.pages().size() == 1)
+            throw new IllegalArgumentException(
+                    "“" + gone.title() + "” is the last page of “" + site.name() + "”. Add another before it goes.");
+        List<SitePart> parts = new ArrayList<>();
+        for (Place.InScope place : site.written().keySet())
+            if (place.scope().level() == Scope.Level.PAGE
+                            && place.scope().name().equals(page)
+                    || place.scope().level().isSpot()
+                            && Spots.pageIn(place.scope().name()).equals(page))
+                parts.add(new SitePart.Written(place, Group.EMPTY));
+        parts.add(new SitePart.Page(page, Optional.empty()));
+        return new SiteEdit("page “" + gone.title() + "” removed", parts);
+    }
+
+    /** What is written at a place gone: at one path, or everything where none is given. */
+    public static SiteEdit follow(SiteDocument site, Place.InScope place, Optional<TokenPath> path) {
+        Group tokens = site.written().getOrDefault(place, Group.EMPTY);
+        Group left = path.map(one -> without(tokens, one)).orElse(Group.EMPTY);
+        return new SiteEdit(
+                path.map(one -> one + " follows again").orElse("everything at a place follows again"),
+                List.of(new SitePart.Written(place, left)));
+    }
+
+    /** The same without a token or choice, and without the groups around it that would be left with nothing to say. */
+    private static Group without(Group tokens, TokenPath path) {
+        TokenPath gone = path;
+        while (gone.parent()
+                .flatMap(tokens::group)
+                .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE))
+                .isPresent()) gone = gone.parent().get();
+        return tokens.without(gone);
+    }
+
+    /** An address that no page has yet, from words. */
+    private static String free(SiteDocument site, String title) {
+        TreeSet<String> taken = new TreeSet<>();
+        site.pages().forEach(page -> taken.add(page.slug()));
+        return slug(title, taken);
+    }
+
+    /** An address from words that is none of those taken. */
+    public static String slug(String words, java.util.Set<String> taken) {
+        String plain = java.text.Normalizer.normalize(words, java.text.Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        if (plain.length() > 60) plain = plain.substring(0, 60).replaceAll("-$", "");
+        if (plain.isEmpty()) plain = "page";
+        Names.safe("An address", plain);
+        String slug = plain;
+        for (int i = 2; taken.contains(slug); i++) slug = plain + "-" + i;
+        return slug;
+    }
+}

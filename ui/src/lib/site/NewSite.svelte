@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { Dialog } from 'bits-ui';
+  import { goto } from '$app/navigation';
+  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+
+  let { open = $bindable(false) }: { open: boolean } = $props();
+
+  let themes = $state.raw<Schemas['Card'][]>([]);
+  let kinds = $state.raw<string[]>([]);
+  let name = $state('');
+  let theme = $state('');
+  let chosen = $state<string[]>(['landing']);
+  let message = $state('');
+
+  $effect(() => {
+    if (!open) return;
+    message = '';
+    void Promise.all([ask(() => api.GET('/api/themes', { params: { query: {} } })), ask(() => api.GET('/api/page-kinds'))]).then(
+      ([page, all]) => {
+        themes = page.cards;
+        kinds = all;
+        theme ||= String(page.cards[0]?.id ?? '');
+      }
+    );
+  });
+
+  async function create(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const kindsInOrder = ['landing', ...chosen.filter((kind) => kind !== 'landing')].filter((kind) => chosen.includes(kind));
+      const { slug } = await store(() => api.POST('/api/sites', { body: { name, theme: Number(theme), kinds: kindsInOrder } }));
+      open = false;
+      await goto(`/sites/${slug}`);
+    } catch (e) {
+      message = e instanceof Problem ? e.message : String(e);
+    }
+  }
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-ground/80" />
+    <Dialog.Content
+      class="fixed top-1/5 left-1/2 z-50 w-[30rem] max-w-[95vw] -translate-x-1/2 rounded-[3px] border border-line bg-raised p-6"
+    >
+      <Dialog.Title class="font-display text-xl leading-7 text-heading">A new site</Dialog.Title>
+      <form class="mt-4 flex flex-col gap-4" onsubmit={create}>
+        <label class="flex flex-col gap-1"><span>Name</span> <input class="field" bind:value={name} required maxlength="120" /></label>
+        <label class="flex flex-col gap-1"
+          ><span>Theme that it wears</span>
+          <select class="field" bind:value={theme}
+            >{#each themes as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}</select
+          ></label
+        >
+        <fieldset>
+          <legend class="mb-1">Pages to begin with</legend>
+          <div class="flex flex-wrap gap-x-4 gap-y-1">
+            {#each kinds as kind (kind)}<label class="flex items-center gap-1.5"
+                ><input type="checkbox" value={kind} bind:group={chosen} /> {kind}</label
+              >{/each}
+          </div>
+        </fieldset>
+        <p class="min-h-5 text-must" role="alert">{message}</p>
+        <div class="flex justify-end gap-2">
+          <Dialog.Close class="button h-9" type="button">Cancel</Dialog.Close>
+          <button class="button button-strong h-9" type="submit" disabled={!name.trim() || !theme || chosen.length === 0}
+            >Create the site</button
+          >
+        </div>
+      </form>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,180 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import Plus from '@lucide/svelte/icons/plus';
+  import Search from '@lucide/svelte/icons/search';
+  import { toast } from 'svelte-sonner';
+  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { session } from '$lib/account/session.svelte';
+  import Cloth from '$lib/site/Cloth.svelte';
+  import ClothCell from '$lib/site/ClothCell.svelte';
+  import NewSite from '$lib/site/NewSite.svelte';
+  import Masthead from '$lib/ui/Masthead.svelte';
+
+  let cloth = $state.raw<Schemas['Cloth'] | null>(null);
+  let alike = $state.raw<{ theme: number; groups: Schemas['LikeView'][] }[]>([]);
+  let search = $state('');
+  let order = $state<'name' | 'difference'>('name');
+  let creating = $state(false);
+  let problem = $state('');
+
+  async function read() {
+    try {
+      cloth = await ask(() => api.GET('/api/cloth'));
+      const themes = [...new Set(cloth.rows.filter((row) => row.crossings.some((one) => one.strays)).map((row) => row.themeId))];
+      alike = await Promise.all(
+        themes.map(async (theme) => ({ theme, groups: await ask(() => api.GET('/api/strays', { params: { query: { theme } } })) }))
+      );
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  onMount(async () => {
+    if (!session.name) {
+      const { data, response } = await api.GET('/api/session');
+      if (!data && response.status === 401) return goto('/sign-in?to=/sites');
+      if (data) session.name = data.name;
+    }
+    await read();
+  });
+
+  const difference = (row: Schemas['ClothRow']) => row.crossings.reduce((sum, one) => sum + one.overrides + one.strays, 0);
+  const found = $derived(
+    (cloth?.rows ?? [])
+      .filter((row) => row.name.toLowerCase().includes(search.trim().toLowerCase()))
+      .sort((a, b) => (order === 'difference' ? difference(b) - difference(a) : a.name.localeCompare(b.name)))
+  );
+  /** One cloth for each theme, the one that most sites wear first. */
+  const cloths = $derived.by(() => {
+    const byTheme: { id: number; name: string; rows: Schemas['ClothRow'][] }[] = [];
+    for (const row of found) {
+      const known = byTheme.find((one) => one.id === row.themeId);
+      if (known) known.rows.push(row);
+      else byTheme.push({ id: row.themeId, name: row.theme, rows: [row] });
+    }
+    return byTheme.sort((a, b) => b.rows.length - a.rows.length);
+  });
+
+  /** All strays of a group back to the theme, site by site; each site's log has one entry to undo. */
+  async function giveBack(group: Schemas['LikeView']) {
+    const sites = [...new Set(group.strays.map((stray) => stray.site))];
+    try {
+      await store(() => api.POST('/api/strays/return', { body: { strays: group.strays.map(({ site, id }) => ({ site, id })) } }));
+      toast.success(`${group.strays.length} back to the theme`, {
+        action: {
+          label: 'Undo',
+          onClick: async () => {
+            for (const site of sites) await store(() => api.POST('/api/sites/{site}/undo', { params: { path: { site } } }));
+            await read();
+          }
+        }
+      });
+    } catch (e) {
+      toast.error('Not all of them were returned.', { description: e instanceof Problem ? e.message : String(e) });
+    }
+    await read();
+  }
+</script>
+
+<svelte:head><title>Sites · Umber Loom</title></svelte:head>
+
+{#if session.name}
+  <Masthead />
+  <main class="mx-auto max-w-6xl px-6 py-8">
+    <div class="mb-5 flex flex-wrap items-end gap-3">
+      <div>
+        <h1 class="font-display text-3xl leading-tight text-heading">Sites</h1>
+        <p class="text-muted">Each site is a thread through its theme: plain where it follows, knotted or frayed where it does not.</p>
+      </div>
+      <button class="button button-strong ml-auto h-9" onclick={() => (creating = true)}
+        ><Plus size={16} aria-hidden="true" /> New site</button
+      >
+    </div>
+
+    <div class="mb-6 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-border py-2">
+      <label class="relative flex items-center">
+        <span class="sr-only">Search sites by name</span>
+        <Search class="pointer-events-none absolute left-2 text-muted" size={14} aria-hidden="true" />
+        <input class="field w-56 pl-7" type="search" placeholder="Search by name" maxlength="100" bind:value={search} />
+      </label>
+      <label class="flex items-center gap-2"
+        ><span class="text-muted">In order of</span>
+        <select class="field" bind:value={order}><option value="name">name</option><option value="difference">difference</option></select
+        ></label
+      >
+      <!-- What the threads mean. -->
+      <dl class="ml-auto flex items-center gap-5">
+        {#each [{ what: 'follows the theme', overrides: 0, strays: 0 }, { what: 'values of its own', overrides: 1, strays: 0 }, { what: 'strays', overrides: 0, strays: 1 }] as one (one.what)}
+          <div class="flex items-center gap-2">
+            <dt class="w-20 overflow-hidden">
+              <ClothCell threads={['var(--surface-muted)']} overrides={one.overrides} strays={one.strays} />
+            </dt>
+            <dd class="caption">{one.what}</dd>
+          </div>
+        {/each}
+      </dl>
+    </div>
+
+    {#if problem}<p class="mb-6 border-l-4 border-must bg-raised px-4 py-3" role="alert">{problem}</p>{/if}
+
+    {#if cloth && cloth.rows.length === 0}
+      <div class="border border-dashed border-line px-8 py-16 text-center">
+        <h2 class="font-display text-xl text-heading">No site wears a theme yet</h2>
+        <p class="mx-auto mt-2 mb-6 max-w-md text-muted">Create one with a few pages to begin with; it takes the theme’s look by itself.</p>
+        <button class="button button-strong h-9" onclick={() => (creating = true)}>Create the first site</button>
+      </div>
+    {:else if cloth && found.length === 0}
+      <p class="py-8 text-center text-muted">
+        No site is called so. <button class="button ml-2" onclick={() => (search = '')}>Show all</button>
+      </p>
+    {/if}
+
+    {#each cloths as one (one.id)}
+      <section class="mb-8" aria-label="Sites that wear {one.name}">
+        <h2 class="mb-1 flex items-baseline gap-3">
+          <a class="font-display text-lg text-heading hover:underline" href="/bench/{one.id}">{one.name}</a>
+          <span class="caption">{one.rows.length} {one.rows.length === 1 ? 'site' : 'sites'}</span>
+        </h2>
+        <Cloth groups={cloth?.groups ?? []} rows={one.rows} />
+      </section>
+    {/each}
+
+    {#if alike.some((one) => one.groups.length)}
+      <section aria-labelledby="strays">
+        <h2 class="font-display text-xl text-heading" id="strays">Strays</h2>
+        <p class="mb-3 text-muted">Values written by hand that hide a role, those that are one to the eye together.</p>
+        <ul class="border-t border-border">
+          {#each alike.flatMap((one) => one.groups) as group (group.words)}
+            <li class="grid min-h-10 grid-cols-[1.5rem_minmax(0,1fr)_minmax(0,1fr)_auto] items-center gap-3 border-b border-border">
+              <span class="size-5 border border-line" style:background={group.css || undefined}></span>
+              <span class="min-w-0">
+                <span class="block truncate">{group.words}</span>
+                <span class="caption flex flex-wrap gap-x-2">
+                  {#each [...new Set(group.strays.map((stray) => `${stray.site}\n${stray.page}\n${stray.title}`))] as where (where)}
+                    <a class="text-link hover:underline" href="/sites/{where.split('\n')[0]}?stray={where.split('\n')[1]}"
+                      >{where.split('\n')[2]}</a
+                    >
+                  {/each}
+                </span>
+              </span>
+              <span class="flex min-w-0 items-center gap-2 text-muted">
+                {#if group.nearest}
+                  {#if group.css}<span class="size-5 shrink-0 border border-line" style:background={group.nearestCss}></span>{/if}
+                  <span class="value min-w-0 truncate"
+                    >{group.css ? `ΔE ${group.distance}` : `${group.distance} %`} from {group.nearest}</span
+                  >
+                {:else}nothing in the theme is like it{/if}
+              </span>
+              <button class="button" onclick={() => giveBack(group)}
+                >Return {group.strays.length > 1 ? `all ${group.strays.length}` : ''}</button
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
+  </main>
+{/if}
+
+<NewSite bind:open={creating} />

@@ -1,0 +1,357 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { toast } from 'svelte-sonner';
+  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { session } from '$lib/account/session.svelte';
+  import StrayList from '$lib/site/StrayList.svelte';
+  import Thumb from '$lib/site/Thumb.svelte';
+  import Masthead from '$lib/ui/Masthead.svelte';
+  import TextValue from '$lib/ui/TextValue.svelte';
+
+  const slug = $derived(page.params.site ?? '');
+  let site = $state.raw<Schemas['WholeSite'] | null>(null);
+  let themes = $state.raw<Schemas['Card'][]>([]);
+  let kinds = $state.raw<string[]>([]);
+  let modifiers = $state.raw<Schemas['LayerView'][]>([]);
+  let problem = $state('');
+  let title = $state('');
+  let kind = $state('article');
+  let leaving = $state('');
+
+  /** The group of roles that the lists are narrowed to; none for all. */
+  const group = $derived(page.url.searchParams.get('group') ?? '');
+  const places = $derived(
+    (site?.places ?? [])
+      .map((place) => ({ ...place, own: place.own.filter((one) => !group || one.group === group) }))
+      .filter((place) => place.own.length)
+  );
+  const strays = $derived((site?.strays ?? []).filter((one) => !group || one.group === group));
+  const preview = (one: string) =>
+    `/preview/${site?.themeId}/draft/${encodeURIComponent(site?.combo || 'default')}/${slug}/${one}.html?still=true&at=${site?.revision}`;
+
+  async function read() {
+    try {
+      const found = await ask(() => api.GET('/api/sites/{site}', { params: { path: { site: slug } } }));
+      const bench = await ask(() =>
+        api.GET('/api/themes/{id}', { params: { path: { id: found.themeId }, query: { combo: '', bays: '' } } })
+      );
+      modifiers = bench.structure.layers.filter((layer) => layer.kind === 'modifier' && layer.applies);
+      site = found;
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  onMount(async () => {
+    if (!session.name) {
+      const { data, response } = await api.GET('/api/session');
+      if (!data && response.status === 401) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
+      if (data) session.name = data.name;
+    }
+    await read();
+    kinds = await ask(() => api.GET('/api/page-kinds'));
+    themes = (await ask(() => api.GET('/api/themes', { params: { query: {} } }))).cards;
+  });
+
+  /** Does something to the site and shows it as it is then; resolves to why it was refused, empty when it was done. */
+  async function done(work: () => Promise<unknown>): Promise<string> {
+    try {
+      await work();
+      await read();
+      return '';
+    } catch (e) {
+      const message = e instanceof Problem ? e.message : String(e);
+      toast.error('Nothing was changed.', { description: message });
+      await read();
+      return message;
+    }
+  }
+
+  const path = $derived({ path: { site: slug } });
+  const base = $derived(site?.revision ?? 0);
+  const step = (way: 'undo' | 'redo') => done(() => store(() => api.POST(`/api/sites/{site}/${way}`, { params: path })));
+  const plate = (name: string, tagline: string) =>
+    done(() => store(() => api.PUT('/api/sites/{site}/nameplate', { params: path, body: { base, name, tagline } })));
+  const look = (contexts: Record<string, string>, scheme: string) =>
+    done(() => store(() => api.PUT('/api/sites/{site}/look', { params: path, body: { base, contexts, scheme } })));
+  const wear = (theme: number) =>
+    done(async () => {
+      await store(() => api.PUT('/api/sites/{site}/theme', { params: path, body: { theme } }));
+      toast.success('Wears another theme now', { description: 'What it says itself is kept; what it wore before stands below.' });
+    });
+  const follow = (place: string, one = '') =>
+    done(() => store(() => api.POST('/api/sites/{site}/follow', { params: path, body: { base, place, path: one } })));
+
+  async function copy() {
+    try {
+      const made = await store(() => api.POST('/api/sites/{site}/copy', { params: path, body: { name: '' } }));
+      await goto(`/sites/${made.slug}`);
+      await read();
+    } catch (e) {
+      toast.error('Not copied.', { description: e instanceof Problem ? e.message : String(e) });
+    }
+  }
+
+  async function remove() {
+    try {
+      await store(() => api.DELETE('/api/sites/{site}', { params: { ...path, query: { name: leaving } } }));
+      await goto('/sites');
+    } catch (e) {
+      toast.error('Not deleted.', { description: e instanceof Problem ? e.message : String(e) });
+    }
+  }
+
+  async function addPage(event: SubmitEvent) {
+    event.preventDefault();
+    const refused = await done(() => store(() => api.POST('/api/sites/{site}/pages', { params: path, body: { base, kind, title } })));
+    if (!refused) title = '';
+  }
+
+  function move(at: number, by: number) {
+    const order = site!.pages.map((one) => one.slug);
+    const [moved] = order.splice(at, 1);
+    order.splice(at + by, 0, moved!);
+    return done(() => store(() => api.PUT('/api/sites/{site}/order', { params: path, body: { base, pages: order } })));
+  }
+
+  const scheme = $derived(modifiers.find((one) => one.meaning === 'scheme'));
+  const counted = (count: number, one: string, many: string) => (count === 1 ? `1 ${one}` : `${count} ${many}`);
+</script>
+
+<svelte:head><title>{site?.name ?? 'Site'} · Umber Loom</title></svelte:head>
+
+{#if session.name}
+  <Masthead />
+  <main class="mx-auto max-w-6xl px-6 py-6">
+    {#if problem}
+      <div class="mx-auto max-w-md py-16 text-center">
+        <h1 class="font-display text-2xl text-heading">No such site</h1>
+        <p class="mt-2 mb-6 text-muted">{problem}</p>
+        <a class="button h-9" href="/sites">All sites</a>
+      </div>
+    {:else if site}
+      <div class="mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+        <div class="min-w-0 grow">
+          <p class="caption">
+            <a class="text-link hover:underline" href="/sites">Sites</a> · {counted(site.pages.length, 'page', 'pages')}
+          </p>
+          <h1 class="font-display text-3xl leading-tight text-heading">{site.name}</h1>
+          <p class="text-muted">{site.tagline || 'No tagline yet'}</p>
+        </div>
+        <div class="flex gap-2">
+          <button
+            class="button"
+            disabled={!site.undo}
+            aria-label={site.undo ? `Undo ${site.undo}` : 'Nothing to undo'}
+            title={site.undo ? `Undo ${site.undo}` : 'Nothing to undo'}
+            onclick={() => step('undo')}><Undo size={15} /></button
+          >
+          <button
+            class="button"
+            disabled={!site.redo}
+            aria-label={site.redo ? `Redo ${site.redo}` : 'Nothing to redo'}
+            title={site.redo ? `Redo ${site.redo}` : 'Nothing to redo'}
+            onclick={() => step('redo')}><Redo size={15} /></button
+          >
+          <button class="button" onclick={copy}>Copy the site</button>
+          <a class="button button-strong" href="/bench/{site.themeId}?site={slug}">Open on the bench</a>
+        </div>
+      </div>
+
+      <section class="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-border py-3 lg:grid-cols-4" aria-label="What it wears">
+        <label class="flex flex-col gap-1"
+          ><span class="caption">Theme</span>
+          <select class="field" bind:value={() => String(site?.themeId), (id) => void wear(Number(id))}>
+            {#each themes as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
+            {#if !themes.some((one) => one.id === site?.themeId)}<option value={String(site.themeId)}>{site.theme}</option>{/if}
+          </select></label
+        >
+        {#each modifiers.filter((one) => one !== scheme) as modifier (modifier.name)}
+          <label class="flex flex-col gap-1"
+            ><span class="caption">{modifier.name}</span>
+            <select
+              class="field"
+              bind:value={
+                () => site?.look[modifier.name] ?? modifier.standard,
+                (context) => void look({ ...site!.look, [modifier.name]: context }, site!.scheme)
+              }
+            >
+              {#each modifier.contexts as context (context.name)}<option>{context.name}</option>{/each}
+            </select></label
+          >
+        {/each}
+        {#if scheme}
+          <label class="flex flex-col gap-1"
+            ><span class="caption">{scheme.name}</span>
+            <select class="field" bind:value={() => site!.scheme, (policy) => void look(site!.look, policy)}>
+              <option value="reader">as the reader’s system asks</option>
+              <option value="light">light only</option>
+              <option value="dark">dark only</option>
+            </select></label
+          >
+        {/if}
+        <TextValue label="Name" value={site.name} width="w-full" oncommit={(text) => plate(text, site!.tagline)} />
+        <TextValue label="Tagline" value={site.tagline} width="w-full" oncommit={(text) => plate(site!.name, text)} />
+      </section>
+
+      {#if group}
+        <p class="mb-4 flex items-center gap-3 border-l-2 border-ink pl-3" role="status">
+          Only {group}, out of {counted(
+            site.places.reduce((sum, place) => sum + place.own.length, 0),
+            'value',
+            'values'
+          )} of its own and {counted(site.strays.length, 'stray', 'strays')}.
+          <a class="text-link hover:underline" href="/sites/{slug}">Show all</a>
+        </p>
+      {/if}
+
+      <section class="mb-8" aria-labelledby="pages">
+        <h2 class="font-display mb-2 text-xl text-heading" id="pages">Pages</h2>
+        <ul class="flex flex-wrap gap-x-5 gap-y-6">
+          {#each site.pages as one, i (one.slug)}
+            <li class="w-60">
+              <a
+                class="block hover:outline-2 hover:outline-accent"
+                href="/bench/{site.themeId}?site={slug}&page={one.slug}"
+                aria-label="Open “{one.title}” on the bench"><Thumb src={preview(one.slug)} title={one.title} /></a
+              >
+              <div class="mt-1 flex items-start gap-1">
+                <p class="min-w-0 grow">
+                  <span class="block truncate font-semibold">{one.title}</span>
+                  <span class="caption block"
+                    >{one.kind}{one.overrides ? ` · ${one.overrides} of its own` : ''}{#if one.strays}&nbsp;· <span class="text-must"
+                        >{counted(one.strays, 'stray', 'strays')}</span
+                      >{/if}</span
+                  >
+                </p>
+                <button
+                  class="button button-quiet h-6 px-1"
+                  disabled={i === 0}
+                  aria-label="Move “{one.title}” forward"
+                  onclick={() => move(i, -1)}>←</button
+                >
+                <button
+                  class="button button-quiet h-6 px-1"
+                  disabled={i === site.pages.length - 1}
+                  aria-label="Move “{one.title}” back"
+                  onclick={() => move(i, 1)}>→</button
+                >
+              </div>
+              <div class="flex gap-1">
+                <button
+                  class="button button-quiet h-6 px-1 text-xs text-muted"
+                  onclick={() =>
+                    done(() =>
+                      store(() => api.POST('/api/sites/{site}/pages/{page}/copy', { params: { path: { site: slug, page: one.slug } } }))
+                    )}>Copy</button
+                >
+                <button
+                  class="button button-quiet h-6 px-1 text-xs text-muted"
+                  onclick={() =>
+                    done(() =>
+                      store(() => api.DELETE('/api/sites/{site}/pages/{page}', { params: { path: { site: slug, page: one.slug } } }))
+                    )}>Remove</button
+                >
+              </div>
+            </li>
+          {/each}
+          <li class="w-60">
+            <form class="flex h-40 flex-col justify-center gap-2 border border-dashed border-line p-3" onsubmit={addPage}>
+              <label class="flex flex-col"
+                ><span class="caption">Title of a new page</span><input class="field" bind:value={title} required maxlength="120" /></label
+              >
+              <label class="flex items-center gap-2"
+                ><span class="caption">Kind</span><select class="field grow" bind:value={kind}
+                  >{#each kinds as one (one)}<option>{one}</option>{/each}</select
+                ></label
+              >
+              <button class="button" type="submit" disabled={!title.trim()}>Add the page</button>
+            </form>
+          </li>
+        </ul>
+      </section>
+
+      <div class="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
+        <section aria-labelledby="own">
+          <h2 class="font-display text-xl text-heading" id="own">Of its own</h2>
+          {#if places.length === 0}
+            <p class="text-muted">It follows the theme{group ? ` in all that is ${group}` : ''}.</p>
+          {:else}
+            <p class="mb-2 text-muted">What it says itself, from wide to narrow.</p>
+            {#each places as place (place.place)}
+              <div class="border-t border-border py-2">
+                <p class="flex items-center gap-2">
+                  <span class="font-semibold">{place.words}</span>
+                  {#if place.under}<span class="caption">only in {place.under}</span>{/if}
+                  <button class="button button-quiet ml-auto h-6 px-1.5 text-xs" onclick={() => follow(place.place)}>Follow again</button>
+                </p>
+                <ul>
+                  {#each place.own as one (one.path)}
+                    <li class="grid grid-cols-[1rem_minmax(0,1fr)_auto] items-baseline gap-2 py-0.5">
+                      <span class="size-3 self-center border border-line" style:background={one.group === 'color' ? one.css : 'transparent'}
+                      ></span>
+                      <span class="min-w-0">
+                        <span class="value block break-all">{one.path}: {one.written}</span>
+                        <span class="caption block"
+                          >{one.reason}{one.reason && one.instead ? '. ' : ''}{one.instead ? `Without it ${one.instead}` : ''}</span
+                        >
+                      </span>
+                      <button
+                        class="button button-quiet h-6 px-1 text-xs text-muted"
+                        aria-label="{one.path} at {place.words} follows again"
+                        onclick={() => follow(place.place, one.path)}>Follow</button
+                      >
+                    </li>
+                  {/each}
+                </ul>
+              </div>
+            {/each}
+          {/if}
+          {#if site.wore.length}
+            <h2 class="font-display mt-8 text-xl text-heading">What it wore</h2>
+            <ul class="mt-1">
+              {#each site.wore as one (one.themeId)}
+                <li class="flex items-center gap-3 border-t border-border py-1">
+                  <span class="grow">{one.theme || 'a theme that is gone'}</span>
+                  <span class="caption">until {new Date(one.until).toLocaleDateString()}</span>
+                  {#if one.theme}<button class="button" onclick={() => wear(one.themeId)}>Put on again</button>{/if}
+                </li>
+              {/each}
+            </ul>
+          {/if}
+        </section>
+
+        <section aria-labelledby="strays">
+          <h2 class="font-display text-xl text-heading" id="strays">Strays</h2>
+          <StrayList
+            {strays}
+            {preview}
+            all={!group}
+            onreturn={(ids) =>
+              done(() =>
+                store(() => api.POST('/api/sites/{site}/strays/return', { params: path, body: { base, strays: ids, reason: '' } }))
+              )}
+            onkeep={(ids, reason) =>
+              done(() => store(() => api.POST('/api/sites/{site}/strays/keep', { params: path, body: { base, strays: ids, reason } })))}
+          />
+        </section>
+      </div>
+
+      <section class="mt-12 flex flex-wrap items-center gap-3 border-t border-border pt-4" aria-label="Delete the site">
+        <p class="text-muted">
+          Deleting loses {counted(site.pages.length, 'page', 'pages')}, their pictures and the history of {counted(
+            site.revision + 1,
+            'revision',
+            'revisions'
+          )}. It cannot be undone.
+        </p>
+        <input class="field" aria-label="Name of the site to delete" placeholder="Write “{site.name}”" bind:value={leaving} />
+        <button class="button border-must text-must" disabled={leaving !== site.name} onclick={remove}>Delete for good</button>
+      </section>
+    {/if}
+  </main>
+{/if}
