@@ -18,7 +18,11 @@ public interface WornSites {
      */
     record Worn(ThemeDocument theme, Map<String, SitePlaces> places) {}
 
-    /** A scope that something can be written at, with what people call it. @param reaching all that have a say there, from wide to narrow */
+    /**
+     * A scope that something can be written at, with what people call it.
+     *
+     * @param reaching all that have a say there, from wide to narrow
+     */
     record Named(Scope scope, String words, List<Scope> reaching) {}
 
     /** What undo and redo would do in a site; empty where there is nothing. */

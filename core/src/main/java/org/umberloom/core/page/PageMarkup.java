@@ -15,8 +15,8 @@ public final class PageMarkup {
                     + "<p><a data-part=\"button\" href=\"#more\">Where to begin</a></p></section>"
                     + "<h2 id=\"more\">What to know first</h2><p>A paragraph that says it.</p>",
             "article",
-            "<h1></h1><p data-part=\"lead\">What this is about, in one sentence.</p><p>The first paragraph.</p>"
-                    + "<blockquote><p>What somebody said.</p></blockquote><h2>What follows from it</h2><p>The next paragraph.</p>",
+            "<h1></h1><p data-part=\"lead\">What this is about, in one sentence.</p>"
+                    + "<p>The first paragraph.</p><blockquote><p>What somebody said.</p></blockquote><h2>What follows from it</h2><p>The next paragraph.</p>",
             "listing",
             "<h1></h1><table data-width=\"wide\"><thead><tr><th scope=\"col\">What</th><th scope=\"col\">When</th>"
                     + "<th scope=\"col\">Where</th></tr></thead><tbody><tr><td>The first</td><td>today</td><td>here</td></tr>"

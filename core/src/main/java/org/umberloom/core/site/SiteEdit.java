@@ -27,6 +27,9 @@ public record SiteEdit(String label, List<SitePart> parts) {
             back.add(0, part.from(changed));
             changed = part.in(changed);
         }
+        // A page that comes back comes back to where it stood.
+        SitePart order = new SitePart.Order(List.of());
+        if (!order.from(site).equals(order.from(changed))) back.add(order.from(site));
         return new Applied(changed, new SiteEdit(label, back));
     }
 
