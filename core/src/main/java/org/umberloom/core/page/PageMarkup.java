@@ -1,33 +1,36 @@
 package org.umberloom.core.page;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 
 /** New pages made from others: the frame around stays, and what is between header and footer is new. */
 public final class PageMarkup {
-    /** What a page of a kind begins with, below its heading. */
-    private static final Map<String, String> BEGINNINGS = Map.of(
-            "landing",
-            "<section data-width=\"full\" data-surface=\"deep\"><h1></h1><p data-part=\"lead\">What this site is for, in one sentence.</p>"
-                    + "<p><a data-part=\"button\" href=\"#more\">Where to begin</a></p></section>"
-                    + "<h2 id=\"more\">What to know first</h2><p>A paragraph that says it.</p>",
-            "article",
-            "<h1></h1><p data-part=\"lead\">What this is about, in one sentence.</p>"
-                    + "<p>The first paragraph.</p><blockquote><p>What somebody said.</p></blockquote><h2>What follows from it</h2><p>The next paragraph.</p>",
-            "listing",
-            "<h1></h1><table data-width=\"wide\"><thead><tr><th scope=\"col\">What</th><th scope=\"col\">When</th>"
-                    + "<th scope=\"col\">Where</th></tr></thead><tbody><tr><td>The first</td><td>today</td><td>here</td></tr>"
-                    + "<tr><td>The second</td><td>tomorrow</td><td>there</td></tr></tbody></table>",
-            "form",
-            "<h1></h1><p>What happens with what is sent.</p><form><p><label for=\"name\">Your name</label> <input id=\"name\"></p>"
-                    + "<p><label for=\"words\">Your words</label> <textarea id=\"words\"></textarea></p><p><button>Send</button></p></form>");
+    private static final String FOLDER = "pages/";
+    /** What a page of a kind begins with, between header and footer. */
+    private static final Map<String, String> BEGINNINGS = Stream.of("landing", "article", "listing", "form", "notice")
+            .collect(Collectors.toUnmodifiableMap(kind -> kind, PageMarkup::beginning));
 
     private static final String PLAIN = "<h1></h1><p>The first paragraph.</p>";
 
     private PageMarkup() {}
+
+    private static String beginning(String kind) {
+        String file = FOLDER + kind + ".html";
+        try (InputStream in = PageMarkup.class.getClassLoader().getResourceAsStream(file)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the file " + file + " cannot be read", e);
+        }
+    }
 
     /** The kinds that have a beginning of their own. */
     public static List<String> kinds() {
