@@ -127,6 +127,16 @@ class AccessibilityTest {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp"))
                 .waitFor();
         check(page, "dress");
+        page.navigate(loom.address() + "/sites");
+        page.getByText("Strays").first().waitFor();
+        check(page, "sites");
+        button(page, "New site").click();
+        page.getByText("Pages to begin with").waitFor();
+        check(page, "new site");
+        page.keyboard().press("Escape");
+        page.navigate(loom.address() + "/sites/galley");
+        page.getByLabel("Reason to keep").waitFor();
+        check(page, "site");
         page.navigate(loom.address() + "/bench/4711");
         page.getByText("This bench is empty").waitFor();
         check(page, "missing theme");

@@ -44,7 +44,7 @@ public class Commits {
     private final ReentrantLock[] turns =
             IntStream.range(0, STRIPES).mapToObj(i -> new ReentrantLock()).toArray(ReentrantLock[]::new);
 
-    Commits(TransactionOperations transactions) {
+    public Commits(TransactionOperations transactions) {
         this.transactions = transactions;
     }
 

@@ -1,0 +1,161 @@
+package org.umberloom.app.site;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionOperations;
+import org.umberloom.app.RealDatabase;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.Commits;
+import org.umberloom.app.web.Conflict;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.site.SitePage;
+
+/** Sites and their log as MariaDB keeps them; a second service stands for a second process. */
+class SitesInTheDatabaseTest {
+    private final RealDatabase database = RealDatabase.shared();
+    private final SiteMapper sites = database.bean(SiteMapper.class);
+    private final JdbcTemplate sql = new JdbcTemplate(database.bean(DataSource.class));
+    private final SiteDrafts drafts = service();
+    private final String slug = "s" + UUID.randomUUID().toString().replace("-", "");
+    private Account lead;
+    private long theme;
+
+    private SiteDrafts service() {
+        return new SiteDrafts(sites, new Commits(database.bean(TransactionOperations.class)), Clock.systemUTC());
+    }
+
+    @BeforeEach
+    void aSite() {
+        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
+        lead = new Account(
+                sql.queryForObject("select max(id) from account", Long.class), "l@example", "Lead", "", "lead");
+        sql.update(
+                "insert into theme (name, document, card, card_form, revision, changed_at) values ('T', '{}', '{}', 0, 0, now(3))");
+        theme = sql.queryForObject("select max(id) from theme", Long.class);
+        drafts.create(
+                SiteDocument.of(
+                        slug,
+                        "Quay",
+                        List.of(
+                                new SitePage(
+                                        "index", "Quay", "landing", "<html><head></head><body><p>a</p></body></html>"),
+                                new SitePage(
+                                        "fares",
+                                        "Fares",
+                                        "listing",
+                                        "<html><head></head><body><p>b</p></body></html>"))),
+                theme,
+                "begun",
+                lead);
+    }
+
+    private SiteDocument stored() {
+        return service().newest(slug).site();
+    }
+
+    @Test
+    void whatWasStoredIsReadByAnotherProcessAsItWas() {
+        assertThat(stored()).isEqualTo(drafts.newest(slug).site());
+        drafts.edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("The quay", "By the water"), lead);
+        assertThat(stored().tagline()).isEqualTo("By the water");
+        assertThat(sites.bySlug(slug).orElseThrow().name()).isEqualTo("The quay");
+    }
+
+    @Test
+    void undoAndRedoReachBackThroughEverythingAndSurviveAProcess() {
+        SiteDocument first = stored();
+        drafts.edit(slug, Optional.empty(), draft -> SiteEdits.removePage(draft.site(), "index"), lead);
+        drafts.edit(slug, Optional.empty(), draft -> SiteEdits.addPage(draft.site(), "form", "Ask"), lead);
+        SiteDocument last = stored();
+        SiteDrafts other = service();
+        assertThat(other.rail(other.newest(slug)).undo()).isEqualTo("new page “Ask”");
+        other.undo(slug, lead);
+        other.undo(slug, lead);
+        assertThat(stored()).isEqualTo(first);
+        assertThatThrownBy(() -> other.undo(slug, lead)).hasMessageContaining("nothing left to undo");
+        other.redo(slug, lead);
+        other.redo(slug, lead);
+        assertThat(stored()).isEqualTo(last);
+        assertThatThrownBy(() -> other.redo(slug, lead)).hasMessageContaining("nothing to redo");
+    }
+
+    @Test
+    void whoChangesWhatSomebodyElseChangedMeanwhileIsTold() {
+        drafts.edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("One", ""), lead);
+        assertThatThrownBy(() -> service().edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("Two", ""), lead))
+                .isInstanceOf(Conflict.class)
+                .hasMessageContaining("changed since you read it");
+        assertThat(stored().name()).isEqualTo("One");
+        service()
+                .edit(
+                        slug,
+                        Optional.of(0),
+                        draft -> SiteEdits.describePage(draft.site(), "fares", "Prices", "listing"),
+                        lead);
+        assertThat(stored().page("fares").title()).isEqualTo("Prices");
+    }
+
+    @Test
+    void manyAtOnceLeaveEveryEditInTheLogOnce() throws Exception {
+        int writers = 4;
+        int edits = 6;
+        ExecutorService threads = Executors.newFixedThreadPool(writers);
+        List<Future<?>> all = new ArrayList<>();
+        for (int writer = 0; writer < writers; writer++) {
+            SiteDrafts own = service();
+            String name = "w" + writer;
+            all.add(threads.submit(() -> {
+                for (int i = 0; i < edits; i++) {
+                    String title = name + " " + i;
+                    own.edit(slug, Optional.empty(), draft -> SiteEdits.addPage(draft.site(), "article", title), lead);
+                }
+            }));
+        }
+        for (Future<?> one : all) one.get();
+        threads.shutdown();
+        assertThat(stored().pages()).hasSize(2 + writers * edits);
+        assertThat(drafts.newest(slug).revision()).isEqualTo(writers * edits);
+        for (int i = 0; i < writers * edits; i++) drafts.undo(slug, lead);
+        assertThat(stored().pages().stream().map(SitePage::slug)).containsExactly("index", "fares");
+    }
+
+    @Test
+    void whatIsCountedFollowsEveryEdit() {
+        SiteService service = new SiteService(sites, drafts);
+        drafts.edit(
+                slug,
+                Optional.empty(),
+                draft -> new org.umberloom.core.site.SiteEdit(
+                        "a stray",
+                        List.of(
+                                new org.umberloom.core.site.SitePart.Page(
+                                        "fares",
+                                        Optional.of(
+                                                draft.site()
+                                                        .page("fares")
+                                                        .withHtml(
+                                                                "<html><head></head><body><p style=\"color: red\">b</p></body></html>"))))),
+                lead);
+        SiteFacts facts = service.counted().stream()
+                .filter(site -> site.row().slug().equals(slug))
+                .findFirst()
+                .orElseThrow()
+                .facts();
+        assertThat(facts.strays()).containsEntry("color", 1);
+        assertThat(facts.kinds()).containsExactly("landing", "listing");
+    }
+}

@@ -1,0 +1,140 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The places around what is picked: one section of one page is given a value of its own, which the theme no longer reaches,
+ * until it follows again. The site is a copy, the theme one of this test alone.
+ */
+class PlacesOnTheBenchTest {
+    private final Loom loom = Loom.withDemo();
+    private Page page;
+    private String site;
+
+    @BeforeEach
+    void open() {
+        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        Browsers.newTheme(page, "Places apart", "Plain weave");
+        String bench = page.url();
+        page.navigate(loom.address() + "/sites/crossings");
+        button("Copy the site").click();
+        page.waitForURL("**/sites/copy-of-*");
+        site = page.url().replaceFirst(".*/", "");
+        page.navigate(bench + "?site=" + site + "&page=fares");
+        frame(0).locator("section h2").waitFor();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
+                .click();
+        frame(0).locator("section p").first().click();
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private FrameLocator frame(int bay) {
+        return page.locator("iframe").nth(bay).contentFrame();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator place(String words) {
+        return page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words));
+    }
+
+    private void widen(String text) {
+        Locator field = page.getByLabel("text as written");
+        field.fill(text);
+        field.press("Enter");
+    }
+
+    private boolean shows(int bay, String selector, String width) {
+        try {
+            return width.equals(frame(bay)
+                    .locator(selector)
+                    .first()
+                    .evaluate("(one) => getComputedStyle(one).getPropertyValue('--width-text')"));
+        } catch (PlaywrightException loading) {
+            return false;
+        }
+    }
+
+    /** What the section says, what its page does beside it, and what another page does. */
+    private void shown(String section, String here, String elsewhere) {
+        page.waitForCondition(
+                () -> shows(0, "section p", section) && shows(0, "main > ol", here) && shows(1, "main", elsewhere));
+    }
+
+    @Test
+    void oneSectionDiffersAndEverythingElseFollowsTheTheme() {
+        place("this section “The blue card”").check();
+        assertThat(page.getByText("Edits go to the section “The blue card” on “Fares” only."))
+                .isVisible();
+        widen("22rem");
+        shown("22rem", "40rem", "40rem");
+        assertThat(place("this section “The blue card” 22rem")).isChecked();
+        assertThat(page.getByText("Without it: 40rem, from the theme.")).isVisible();
+        // The theme changes; the pinned spot does not.
+        place("the theme").check();
+        widen("36rem");
+        shown("22rem", "36rem", "36rem");
+        // Loaded again, the stored page says the same.
+        page.reload();
+        frame(0).locator("section h2").waitFor();
+        shown("22rem", "36rem", "36rem");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
+                .click();
+        frame(0).locator("section p").first().click();
+        place("this section “The blue card”").check();
+        button("Follow again").click();
+        shown("36rem", "36rem", "36rem");
+        // It is the site's own history that takes it back.
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove"))
+                .click();
+        shown("22rem", "36rem", "36rem");
+    }
+
+    @Test
+    void theRulerIsWalkedWithArrowKeysAndWiderPlacesReachFurther() {
+        place("this page").check();
+        page.keyboard().press("ArrowUp");
+        assertThat(place("listing pages of Copy of Crossings")).isChecked();
+        assertThat(page.getByText("Edits go to listing pages of Copy of Crossings only."))
+                .isVisible();
+        widen("30rem");
+        // The timetable is a listing too.
+        shown("30rem", "30rem", "30rem");
+        place("this page").check();
+        widen("28rem");
+        shown("28rem", "28rem", "30rem");
+        page.navigate(loom.address() + "/sites/" + site);
+        assertThat(page.getByText("width.text: 30rem")).isVisible();
+        assertThat(page.getByText("width.text: 28rem")).isVisible();
+        button("Follow again").first().click();
+        assertThat(page.getByText("width.text: 30rem")).isHidden();
+    }
+
+    @Test
+    void anElementIsTriedLiveBeforeItHasAName() {
+        place("this element").check();
+        assertThat(page.getByText("Edits go to the paragraph")).isVisible();
+        Locator field = page.getByLabel("text as written");
+        field.fill("12rem");
+        field.press("Enter");
+        page.waitForCondition(() -> shows(0, "section p", "12rem") && shows(0, "section h2", "40rem"));
+        assertThat(page.getByText("1 element of this site already has something of its own."))
+                .isVisible();
+    }
+}

@@ -1,0 +1,150 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Sites as a lead keeps them: the cloth of all, one with its strays and what it says itself. Each test has a copy of its own. */
+class SitesTest {
+    private final Loom loom = Loom.withDemo();
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator heading(String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator strays() {
+        return page.getByRole(
+                        AriaRole.LIST,
+                        new Page.GetByRoleOptions().setName("Strays").setExact(true))
+                .getByRole(AriaRole.LISTITEM);
+    }
+
+    private void copyOf(String site) {
+        page.navigate(loom.address() + "/sites/" + site);
+        button("Copy the site").click();
+        page.waitForURL("**/sites/copy-of-*");
+        heading("Copy of").waitFor();
+    }
+
+    @Test
+    void theClothSaysWhatEverySiteDoesWithEveryGroup() {
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Sites").setExact(true))
+                .click();
+        assertThat(page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions()
+                                .setName("Crossings, color: follows the theme")
+                                .setExact(true)))
+                .isVisible();
+        Locator crossing = page.getByRole(
+                AriaRole.LINK,
+                new Page.GetByRoleOptions()
+                        .setName("Galley, shape: 1 value of its own, 1 stray")
+                        .setExact(true));
+        assertThat(crossing).isVisible();
+        page.getByLabel("Search sites by name").fill("gall");
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Crossings, color")))
+                .isHidden();
+        crossing.click();
+        assertThat(page.getByText("Only shape")).isVisible();
+        assertThat(strays()).hasCount(1);
+        assertThat(page.getByText("Rounder, like bowls")).isVisible();
+    }
+
+    @Test
+    void straysGoBackToTheThemeAndComeAgainByUndo() {
+        copyOf("galley");
+        int all = strays().count();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("font-size: 27px"))
+                .first()
+                .check();
+        // As it is and as it would be, side by side.
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Before and after"))
+                        .locator("iframe"))
+                .hasCount(2);
+        button("Return 1 to the theme").click();
+        assertThat(strays()).hasCount(all - 1);
+        page.getByLabel("All " + (all - 1)).check();
+        button("Return " + (all - 1) + " to the theme").click();
+        assertThat(page.getByText("Nothing on its pages hides the theme.")).isVisible();
+        button("Undo").click();
+        assertThat(strays()).hasCount(all - 1);
+        button("Undo").click();
+        assertThat(strays()).hasCount(all);
+    }
+
+    @Test
+    void aStrayIsKeptWithItsReasonAndCanFollowAgain() {
+        copyOf("winter");
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("color: #ffb36b"))
+                .check();
+        page.getByLabel("Reason to keep").fill("Seen from the ramp");
+        button("Keep 1").click();
+        assertThat(page.getByText("Seen from the ramp. Without it")).isVisible();
+        assertThat(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("color: #ffb36b")))
+                .isHidden();
+        button("surface.page.text at the paragraph").click();
+        assertThat(page.getByText("Seen from the ramp")).isHidden();
+    }
+
+    @Test
+    void aNewSiteHasPagesThatTakeTheThemeByThemselves() {
+        page.navigate(loom.address() + "/sites");
+        button("New site").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Slipway yard");
+        page.getByLabel("Theme that it wears")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Tern Passage"));
+        page.getByLabel("article").check();
+        button("Create the site").click();
+        heading("Slipway yard").waitFor();
+        page.getByLabel("Title of a new page").fill("Who builds what");
+        button("Add the page").click();
+        assertThat(page.getByLabel("Open “Who builds what” on the bench")).isVisible();
+        page.getByLabel("look").selectOption("heritage");
+        assertThat(page.frameLocator("iframe[title='Slipway yard']").locator("html[data-look=heritage] h1"))
+                .hasText("Slipway yard");
+        button("Remove").last().click();
+        assertThat(page.getByLabel("Open “Who builds what” on the bench")).isHidden();
+        page.getByLabel("Name of the site to delete").fill("Slipway yard");
+        button("Delete for good").click();
+        heading("Sites").waitFor();
+        assertThat(page.getByText("Slipway yard")).isHidden();
+    }
+
+    @Test
+    void anotherThemeIsPutOnAndTheOneBeforeIsKept() {
+        Browsers.newTheme(page, "For a while", "Plain weave");
+        copyOf("trust");
+        page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("For a while"));
+        assertThat(heading("What it wore")).isVisible();
+        assertThat(page.getByText("Long reading, fewer letters a line")).isVisible();
+        button("Put on again").click();
+        assertThat(page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true))
+                        .locator("option:checked"))
+                .hasText("Tern Passage");
+    }
+}
