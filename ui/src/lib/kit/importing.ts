@@ -10,13 +10,16 @@ export const previewFiles = (files: File[]) => sent<Schemas['Preview']>('/api/ki
 /** Sends files; resolves with the number of the new theme and what was converted. */
 export const importFiles = (files: File[]) => sent<Schemas['Imported']>('/api/kits', files);
 
+/** A site from an archive or from pages by themselves, with what was taken out or passed over. */
+export const takeSite = (files: File[], theme: number) => sent<Schemas['Arrived']>(`/api/sites/archive?theme=${theme}`, files);
+
 async function sent<T>(path: string, files: File[]): Promise<T> {
   const bytes = files.reduce((sum, file) => sum + file.size, 0);
   if (bytes > MOST_BYTES)
     throw new Problem(
       413,
       'Too large',
-      `“${files[0]?.name}” has ${Math.round(bytes / 1048576)} MB; a kit may have 32 MB. Nothing was sent and nothing was changed.`
+      `“${files[0]?.name}” has ${Math.round(bytes / 1048576)} MB; 32 MB are read. Nothing was sent and nothing was changed.`
     );
   let response: Response;
   try {

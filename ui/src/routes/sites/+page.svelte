@@ -1,11 +1,13 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
+  import FileUp from '@lucide/svelte/icons/file-up';
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
+  import BringIn from '$lib/site/BringIn.svelte';
   import Cloth from '$lib/site/Cloth.svelte';
   import ClothCell from '$lib/site/ClothCell.svelte';
   import NewSite from '$lib/site/NewSite.svelte';
@@ -16,6 +18,7 @@
   let search = $state('');
   let order = $state<'name' | 'difference'>('name');
   let creating = $state(false);
+  let bringing = $state(false);
   let problem = $state('');
 
   async function read() {
@@ -87,9 +90,8 @@
         <h1 class="font-display text-3xl leading-tight text-heading">Sites</h1>
         <p class="text-muted">Each site is a thread through its theme: plain where it follows, knotted or frayed where it does not.</p>
       </div>
-      <button class="button button-strong ml-auto h-9" onclick={() => (creating = true)}
-        ><Plus size={16} aria-hidden="true" /> New site</button
-      >
+      <button class="button ml-auto h-9" onclick={() => (bringing = true)}><FileUp size={16} aria-hidden="true" /> Bring one in</button>
+      <button class="button button-strong h-9" onclick={() => (creating = true)}><Plus size={16} aria-hidden="true" /> New site</button>
     </div>
 
     <div class="mb-6 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-border py-2">
@@ -178,3 +180,4 @@
 {/if}
 
 <NewSite bind:open={creating} />
+<BringIn bind:open={bringing} />

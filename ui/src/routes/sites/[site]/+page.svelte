@@ -158,6 +158,7 @@
             onclick={() => step('redo')}><Redo size={15} /></button
           >
           <button class="button" onclick={copy}>Copy the site</button>
+          <a class="button" href="/api/sites/{slug}/archive.zip" download>Take it out</a>
           <a class="button button-strong" href="/bench/{site.themeId}?site={slug}">Open on the bench</a>
         </div>
       </div>

@@ -147,4 +147,53 @@ class SitesTest {
                         .locator("option:checked"))
                 .hasText("Tern Passage");
     }
+
+    private void bringIn(java.nio.file.Path file) {
+        page.navigate(loom.address() + "/sites");
+        button("Bring one in").click();
+        page.getByLabel("Archive, or pages").setInputFiles(file);
+        page.getByLabel("Theme that it wears")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Tern Passage"));
+        button("Take it in").click();
+    }
+
+    @Test
+    void aSiteGoesOutAndComesInAgainAsItWas() throws java.io.IOException {
+        copyOf("trust");
+        int strays = strays().count();
+        com.microsoft.playwright.Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Take it out"))
+                        .click());
+        java.nio.file.Path file =
+                java.nio.file.Files.createTempDirectory("site").resolve("trust.zip");
+        download.saveAs(file);
+        bringIn(file);
+        page.waitForURL("**/sites/copy-of-*");
+        heading("Copy of Steamers’ Trust").waitFor();
+        assertThat(strays()).hasCount(strays);
+        assertThat(page.getByText("Long reading, fewer letters a line")).isVisible();
+        assertThat(page.getByLabel("look")).hasValue("heritage");
+    }
+
+    /** Nothing of it runs, and nothing is asked of anybody but the application. */
+    @Test
+    void aHostilePageComesInHarmlessAndWhatWentIsTold() throws java.io.IOException {
+        java.util.List<String> asked = new java.util.concurrent.CopyOnWriteArrayList<>();
+        page.onRequest(request -> asked.add(request.url()));
+        java.nio.file.Path file = java.nio.file.Files.writeString(
+                java.nio.file.Files.createTempDirectory("site").resolve("spite.html"),
+                "<!doctype html><html><head><title>Spite</title><script>top.ran = true</script>"
+                        + "<link rel=stylesheet href=\"http://evil.example/x.css\"></head><body onload=\"top.ran = true\">"
+                        + "<h1 style=\"background: url(http://evil.example/a.png)\">Spite</h1>"
+                        + "<img src=\"http://evil.example/b.png\" onerror=\"top.ran = true\"><iframe src=\"http://evil.example\"></iframe></body></html>");
+        bringIn(file);
+        assertThat(page.getByText("Taken out, since nothing here may run or load"))
+                .containsText("2 event attributes");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Look at the site"))
+                .click();
+        assertThat(page.frameLocator("iframe[title='Spite']").locator("h1")).hasText("Spite");
+        org.assertj.core.api.Assertions.assertThat(page.evaluate("() => 'ran' in window"))
+                .isEqualTo(false);
+        org.assertj.core.api.Assertions.assertThat(asked).allMatch(url -> url.startsWith(loom.address()));
+    }
 }

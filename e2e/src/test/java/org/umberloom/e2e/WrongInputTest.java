@@ -171,7 +171,7 @@ class WrongInputTest {
         try (RandomAccessFile huge = new RandomAccessFile(file.toFile(), "rw")) {
             huge.setLength(200L << 20);
         }
-        importRefused(file, "a kit may have 32 MB");
+        importRefused(file, "32 MB are read");
     }
 
     /** The same without the front end's own check: the server answers 413 with its reason, and goes on. */

@@ -75,12 +75,15 @@ public class KitFiles {
                                         .toList())
                         .write()));
         ThemeDocument worn = theme;
+        String own = "";
         if (shown.size() == 1) {
             SiteDocument site = sites.document(shown.get(0));
             worn = theme.worn(site.written());
             usage = usage.in(site.places());
+            own = Stylesheet.own(site.css());
         }
-        files.put(STYLESHEET, bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS), grounds.of(theme))));
+        files.put(
+                STYLESHEET, bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS), grounds.of(theme)) + own));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (Picture picture : pictures) {

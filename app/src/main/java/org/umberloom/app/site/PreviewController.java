@@ -126,16 +126,20 @@ class PreviewController {
         ThemeDocument document = drafts.stateAt(theme, revision);
         Usage usage = Usage.LIVE;
         String tag = theme + "-" + revision;
-        if (still && !site.startsWith("~")) {
+        String own = "";
+        if (!site.startsWith("~")) {
             SiteDraft draft = siteDrafts.newest(site);
-            document = document.worn(draft.site().written());
-            usage = usage.in(draft.places());
-            tag += "-" + site + "-" + draft.revision();
+            own = Stylesheet.own(draft.site().css());
+            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "");
+            if (still) {
+                document = document.worn(draft.site().written());
+                usage = usage.in(draft.places());
+            }
         }
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
                 .eTag(tag)
-                .body(Stylesheet.compile(document, usage, fonts.all(), pictures.of(document)));
+                .body(Stylesheet.compile(document, usage, fonts.all(), pictures.of(document)) + own);
     }
 
     @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")

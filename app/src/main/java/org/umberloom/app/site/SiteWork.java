@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,9 +14,12 @@ import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.picture.PictureReader;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.contract.Worn;
+import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
@@ -34,9 +38,11 @@ class SiteWork {
     private final SiteDrafts drafts;
     private final SiteMapper sites;
     private final DraftService themes;
+    private final PictureReader reader;
     private final Clock clock;
 
-    SiteWork(SiteDrafts drafts, SiteMapper sites, DraftService themes, Clock clock) {
+    SiteWork(SiteDrafts drafts, SiteMapper sites, DraftService themes, PictureReader reader, Clock clock) {
+        this.reader = reader;
         this.drafts = drafts;
         this.sites = sites;
         this.themes = themes;
@@ -90,6 +96,38 @@ class SiteWork {
                 .forEach(picture -> sites.addPicture(
                         copy.id(), picture.name(), picture.mediaType(), picture.license(), picture.content()));
         return other;
+    }
+
+    /** A site as an archive. */
+    byte[] archive(String slug) {
+        SiteDraft draft = drafts.newest(slug);
+        Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
+        for (Picture picture : sites.pictures(draft.id()))
+            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
+        return KitArchive.write(SiteArchive.write(draft.site(), pictures));
+    }
+
+    /** A site that came in, with what was converted, taken out or passed over. */
+    record Arrived(String slug, List<String> notes) {}
+
+    /** Takes in a site from an archive or from single files. Pictures are read and written anew; those that cannot be are said. */
+    @Transactional
+    public Arrived take(String name, Map<String, byte[]> files, long theme, Account by) {
+        themes.newest(theme);
+        SiteArchive.Reading reading = SiteArchive.read(name, files);
+        List<String> notes = new ArrayList<>(reading.notes());
+        String slug = SiteEdits.slug(reading.site().name(), slugs());
+        SiteDocument site = reading.site().called(slug, reading.site().name());
+        long id = drafts.create(site, theme, "taken in", by).id();
+        reading.pictures().forEach((called, picture) -> {
+            try {
+                PictureReader.Seen seen = reader.read(picture.content());
+                sites.addPicture(id, called, seen.mediaType(), picture.license(), seen.content());
+            } catch (IllegalArgumentException e) {
+                notes.add("The picture “" + called + "” was left out: " + e.getMessage());
+            }
+        });
+        return new Arrived(slug, notes);
     }
 
     /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */

@@ -5,10 +5,16 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -17,9 +23,14 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.HeavyWork;
+import org.umberloom.app.web.Uploads;
+import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SiteEdits;
 
@@ -61,8 +72,10 @@ class SiteWorkController {
     private final SiteViews views;
     private final ClothService cloth;
     private final AccountService accounts;
+    private final HeavyWork heavy;
 
-    SiteWorkController(SiteWork work, SiteViews views, ClothService cloth, AccountService accounts) {
+    SiteWorkController(SiteWork work, SiteViews views, ClothService cloth, AccountService accounts, HeavyWork heavy) {
+        this.heavy = heavy;
         this.work = work;
         this.views = views;
         this.cloth = cloth;
@@ -114,6 +127,34 @@ class SiteWorkController {
     @PostMapping("/sites/{site}/copy")
     SiteCreated copy(@PathVariable String site, @Valid @RequestBody SiteNamed wanted, Principal principal) {
         return new SiteCreated(work.copy(site, wanted.name() == null ? "" : wanted.name(), by(principal)));
+    }
+
+    /** The site as files in one archive, from which it comes in again as it is. */
+    @GetMapping(value = "/sites/{site}/archive.zip", produces = "application/zip")
+    ResponseEntity<byte[]> archive(@PathVariable String site) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(site + ".zip")
+                                .build()
+                                .toString())
+                .body(work.archive(site));
+    }
+
+    /** Takes in a site: an archive of one, an archive of plain pages, or pages by themselves. */
+    @PostMapping(value = "/sites/archive", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    SiteWork.Arrived take(@RequestPart List<MultipartFile> file, @RequestParam long theme, Principal principal) {
+        return heavy.read(() -> {
+            Map<String, byte[]> files = new LinkedHashMap<>();
+            for (MultipartFile one : file) {
+                String name = Uploads.name(one, "a file");
+                if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) files.putAll(KitArchive.read(Uploads.bytes(one)));
+                else files.put(name, Uploads.bytes(one));
+            }
+            String called = Uploads.name(file.get(0), "A site").replaceFirst("\\.[^.]*$", "");
+            return work.take(called, files, theme, by(principal));
+        });
     }
 
     /** For good. @param name of the site, so that nothing goes by mistake */

@@ -78,6 +78,11 @@ public final class Stylesheet {
         return css.toString();
     }
 
+    /** A site's own style sheet as it follows a theme's: in the last layer, where it wins over all others. */
+    public static String own(String css) {
+        return layer("own", css);
+    }
+
     /** Only the custom properties, for an interface that has rules of its own; roles as {@code surface.text}. */
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();

@@ -101,6 +101,9 @@ public final class SiteJson {
         } else if (part instanceof SitePart.Written written) {
             if (written.tokens().equals(Group.EMPTY)) return Optional.empty();
             data.putAll(TokensJson.data(written.tokens()));
+        } else if (part instanceof SitePart.OwnCss own) {
+            if (own.css().isEmpty()) return Optional.empty();
+            data.put("css", own.css());
         }
         return Optional.of(data);
     }
@@ -123,6 +126,9 @@ public final class SiteJson {
             return new SitePart.Written(
                     place, content.map(tokens -> tokens(key, tokens)).orElse(Group.EMPTY));
         }
+        if (key.equals("css"))
+            return new SitePart.OwnCss(content.map(own -> Json.string("A site’s own style sheet", own.get("css")))
+                    .orElse(""));
         Map<String, Object> data = content.orElseThrow(() -> new FormatException("A site needs its “" + key + "”."));
         return switch (key) {
             case "nameplate" ->

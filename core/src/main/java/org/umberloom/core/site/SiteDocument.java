@@ -9,7 +9,9 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Spots;
+import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
@@ -26,6 +28,7 @@ import org.umberloom.core.token.Names;
  * @param scheme  which schemes its readers see
  * @param pages   in order
  * @param written what it writes at places of its own, each laid over the theme where it holds; never an empty tree
+ * @param css     its own style sheet, in a cascade layer of its own; read again and written anew, so that it loads nothing
  */
 public record SiteDocument(
         String slug,
@@ -34,7 +37,8 @@ public record SiteDocument(
         Map<String, String> look,
         SchemePolicy scheme,
         List<SitePage> pages,
-        SortedMap<Place.InScope, Group> written) {
+        SortedMap<Place.InScope, Group> written,
+        String css) {
     private static final int MOST_PAGES = 500;
 
     /** @throws IllegalArgumentException for names that are none, two pages of one address, or a place of another site */
@@ -56,11 +60,12 @@ public record SiteDocument(
             if (!entry.getValue().equals(Group.EMPTY)) said.put(entry.getKey(), entry.getValue());
         }
         written = Collections.unmodifiableSortedMap(said);
+        css = OwnSheet.of(css, PageCleaning::reaches).text();
     }
 
     /** A site that differs in nothing. */
     public static SiteDocument of(String slug, String name, List<SitePage> pages) {
-        return new SiteDocument(slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap());
+        return new SiteDocument(slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap(), "");
     }
 
     /** All its parts; those that make it again. */
@@ -71,6 +76,7 @@ public record SiteDocument(
         pages.forEach(page -> parts.add(SitePart.Page.of(page)));
         parts.add(new SitePart.Order(pages.stream().map(SitePage::slug).toList()));
         written.forEach((place, tokens) -> parts.add(new SitePart.Written(place, tokens)));
+        if (!css.isEmpty()) parts.add(new SitePart.OwnCss(css));
         return parts;
     }
 
@@ -102,7 +108,7 @@ public record SiteDocument(
     }
 
     SiteDocument withPages(List<SitePage> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, others, written);
+        return new SiteDocument(slug, name, tagline, look, scheme, others, written, css);
     }
 
     /** The same with a page in place of that of its address, or at the end. */
@@ -115,7 +121,11 @@ public record SiteDocument(
     }
 
     SiteDocument withWritten(Map<Place.InScope, Group> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others));
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), css);
+    }
+
+    SiteDocument withCss(String other) {
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, other);
     }
 
     /** The same site under another short name, with all its places. */
@@ -127,6 +137,6 @@ public record SiteDocument(
                                 place.scope().level(), otherSlug, place.scope().name()),
                         place.under()),
                 tokens));
-        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved);
+        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, css);
     }
 }

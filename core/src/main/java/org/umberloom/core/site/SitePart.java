@@ -23,7 +23,7 @@ public sealed interface SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
-                    site.slug(), name, tagline, site.look(), site.scheme(), site.pages(), site.written());
+                    site.slug(), name, tagline, site.look(), site.scheme(), site.pages(), site.written(), site.css());
         }
 
         @Override
@@ -42,7 +42,14 @@ public sealed interface SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
-                    site.slug(), site.name(), site.tagline(), contexts, scheme, site.pages(), site.written());
+                    site.slug(),
+                    site.name(),
+                    site.tagline(),
+                    contexts,
+                    scheme,
+                    site.pages(),
+                    site.written(),
+                    site.css());
         }
 
         @Override
@@ -100,6 +107,24 @@ public sealed interface SitePart {
         @Override
         public String key() {
             return "page/" + slug;
+        }
+    }
+
+    /** Its own style sheet. */
+    record OwnCss(String css) implements SitePart {
+        @Override
+        public SiteDocument in(SiteDocument site) {
+            return site.withCss(css);
+        }
+
+        @Override
+        public SitePart from(SiteDocument site) {
+            return new OwnCss(site.css());
+        }
+
+        @Override
+        public String key() {
+            return "css";
         }
     }
 

@@ -1,0 +1,239 @@
+package org.umberloom.core.format;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
+import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.sheet.OwnSheet;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.SitePart;
+import org.umberloom.core.token.Names;
+
+/**
+ * A site as files: {@code site.json} with everything but the markup, each page as HTML beside it, and its pictures. Also reads
+ * plain pages in any folders, with their style sheets and pictures.
+ */
+public final class SiteArchive {
+    public static final String FILE = "site.json";
+    private static final String PICTURES = "pictures/";
+    private static final String HTML = ".html";
+    private static final Set<String> PICTURE_ENDINGS = Set.of("svg", "png", "jpg", "jpeg", "gif", "webp");
+    private static final int MOST_PAGES = 500;
+
+    /** A picture of a site. @param license what is said of how it may be used; may be empty */
+    public record Picture(byte[] content, String license) {}
+
+    /**
+     * A site that was read.
+     *
+     * @param pictures by their names
+     * @param notes    what was converted, taken out or passed over, each as a sentence
+     */
+    public record Reading(SiteDocument site, Map<String, Picture> pictures, List<String> notes) {}
+
+    private SiteArchive() {}
+
+    /** Every file by its name; read again they give the same site. */
+    public static Map<String, byte[]> write(SiteDocument site, Map<String, Picture> pictures) {
+        Map<String, Object> said = new LinkedHashMap<>();
+        said.put("slug", site.slug());
+        Map<String, Object> parts = new LinkedHashMap<>();
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        SiteJson.write(site).forEach((key, content) -> {
+            Map<String, Object> data = Json.readObject(FILE, content);
+            if (key.startsWith("page/")) data.remove("html");
+            parts.put(key, data);
+        });
+        said.put("parts", parts);
+        Map<String, Object> licenses = new TreeMap<>();
+        pictures.forEach((name, picture) -> licenses.put(name, picture.license));
+        said.put("licenses", licenses);
+        files.put(FILE, Json.write(said).getBytes(StandardCharsets.UTF_8));
+        site.pages().forEach(page -> files.put(page.slug() + HTML, page.html().getBytes(StandardCharsets.UTF_8)));
+        pictures.forEach((name, picture) -> files.put(PICTURES + name, picture.content));
+        return files;
+    }
+
+    /**
+     * @param name what to call a site that does not say so itself
+     * @throws FormatException with a sentence for people when there is no page to show
+     */
+    public static Reading read(String name, Map<String, byte[]> files) {
+        return files.containsKey(FILE) ? own(files) : plain(name, files);
+    }
+
+    private static Reading own(Map<String, byte[]> files) {
+        Map<String, Object> said = Json.readObject(FILE, text(files.get(FILE)));
+        List<String> notes = new ArrayList<>();
+        Map<String, String> parts = new LinkedHashMap<>();
+        Map<String, Integer> removed = new TreeMap<>();
+        Json.object("The parts of a site", said.get("parts")).forEach((key, content) -> {
+            Map<String, Object> data = new LinkedHashMap<>(Json.object(key, content));
+            if (key.startsWith("page/")) {
+                byte[] html = files.get(key.substring("page/".length()) + HTML);
+                if (html == null)
+                    throw new FormatException(
+                            "The site names the page “" + Names.shown(key) + "”, whose file is missing.");
+                String markup = text(html);
+                // What went out of here as it is comes in as it is; what somebody wrote since is looked through.
+                PageCleaning.Cleaned clean = PageCleaning.of(markup, Optional::of);
+                clean.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
+                data.put("html", clean.removed().isEmpty() && clean.styles().isBlank() ? markup : clean.html());
+            }
+            parts.put(key, Json.writeCompact(data));
+        });
+        told(removed, notes);
+        SiteDocument site = SiteJson.read(Json.string("The site’s short name", said.get("slug")), parts);
+        if (site.pages().isEmpty()) throw none();
+        Map<String, Object> licenses =
+                said.containsKey("licenses") ? Json.object("Licenses", said.get("licenses")) : Map.of();
+        Map<String, Picture> pictures = new LinkedHashMap<>();
+        files.forEach((path, content) -> {
+            if (!path.startsWith(PICTURES)) return;
+            String picture = path.substring(PICTURES.length());
+            pictures.put(picture, new Picture(content, String.valueOf(licenses.getOrDefault(picture, ""))));
+        });
+        return new Reading(site, pictures, notes);
+    }
+
+    private static Reading plain(String name, Map<String, byte[]> files) {
+        Map<String, String> addresses = new LinkedHashMap<>();
+        Map<String, String> pages = new LinkedHashMap<>();
+        Map<String, Picture> pictures = new LinkedHashMap<>();
+        Set<String> taken = new HashSet<>();
+        List<String> notes = new ArrayList<>();
+        List<String> over = new ArrayList<>();
+        String front = files.keySet().stream()
+                .filter(SiteArchive::isPage)
+                .min(Comparator.comparing((String path) -> !stem(path).equals("index"))
+                        .thenComparing(
+                                path -> path.chars().filter(c -> c == '/').count())
+                        .thenComparing(path -> path))
+                .orElseThrow(SiteArchive::none);
+        List<String> ordered = new ArrayList<>(files.keySet());
+        ordered.sort(Comparator.comparing((String path) -> !path.equals(front)).thenComparing(path -> path));
+        String common = front.contains("/") ? front.substring(0, front.lastIndexOf('/') + 1) : "";
+        for (String path : ordered) {
+            String inside = path.startsWith(common) ? path.substring(common.length()) : path;
+            if (isPage(path)) {
+                if (pages.size() == MOST_PAGES) {
+                    over.add(path);
+                    continue;
+                }
+                String slug = path.equals(front)
+                        ? "index"
+                        : SiteEdits.slug(inside.replaceAll("\\.x?html?$", "").replace('/', '-'), taken);
+                taken.add(slug);
+                pages.put(path, slug);
+                addresses.put(path, slug + HTML);
+            } else if (PICTURE_ENDINGS.contains(ending(path))) {
+                String plain = SiteEdits.slug(inside.replaceAll("\\.[^.]*$", "").replace('/', '-'), Set.of());
+                String picture = plain + "." + ending(path);
+                for (int i = 2; pictures.containsKey(picture); i++) picture = plain + "-" + i + "." + ending(path);
+                pictures.put(picture, new Picture(files.get(path), ""));
+                addresses.put(path, PICTURES + picture);
+            } else if (!ending(path).equals("css")) over.add(path);
+        }
+        Map<String, Integer> removed = new TreeMap<>();
+        Map<String, String> sheets = new LinkedHashMap<>();
+        List<SitePage> read = new ArrayList<>();
+        pages.forEach((path, slug) -> {
+            PageCleaning.Cleaned clean = PageCleaning.of(
+                    text(files.get(path)), address -> resolved(path, address).flatMap(target -> {
+                        String here = addresses.get(target.replaceFirst("[?#].*$", ""));
+                        int part = target.indexOf('#');
+                        return Optional.ofNullable(here)
+                                .map(found -> part < 0 ? found : found + target.substring(part));
+                    }));
+            clean.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
+            clean.sheets().forEach(sheet -> resolved(path, sheet)
+                    .map(target -> target.replaceFirst("[?#].*$", ""))
+                    .filter(files::containsKey)
+                    .ifPresent(target -> sheets.putIfAbsent(target, text(files.get(target)))));
+            if (!clean.styles().isBlank()) sheets.putIfAbsent(path + " itself", clean.styles());
+            String title = clean.title().isBlank() ? slug : clean.title().strip();
+            read.add(new SitePage(
+                    slug,
+                    title.length() > Names.LONGEST ? title.substring(0, Names.LONGEST) : title,
+                    slug.equals("index") ? "landing" : "article",
+                    clean.html()));
+        });
+        StringBuilder css = new StringBuilder();
+        sheets.forEach((path, sheet) -> {
+            OwnSheet own = OwnSheet.of(sheet, PageCleaning::reaches);
+            css.append(own.text());
+            own.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
+            if (!own.faults().isEmpty())
+                notes.add(
+                        Names.shown(path) + ": " + own.faults().size() + " places could not be read as CSS; the first: "
+                                + own.faults().get(0));
+        });
+        told(removed, notes);
+        if (!over.isEmpty())
+            notes.add(over.size() + (over.size() == 1 ? " file was" : " files were") + " passed over, such as “"
+                    + Names.shown(over.get(0)) + "”: neither a page, a style sheet nor a picture.");
+        SiteDocument site = SiteDocument.of(SiteEdits.slug(name, Set.of()), name, read);
+        return new Reading(new SitePart.OwnCss(css.toString()).in(site), pictures, notes);
+    }
+
+    private static void told(Map<String, Integer> removed, List<String> notes) {
+        if (removed.isEmpty()) return;
+        List<String> parts = new ArrayList<>();
+        removed.forEach((what, count) -> parts.add(count + " " + what));
+        notes.add("Taken out, since nothing here may run or load: " + String.join(", ", parts) + ".");
+    }
+
+    /** Where an address of a page leads within the archive. */
+    private static Optional<String> resolved(String page, String address) {
+        try {
+            java.net.URI target = new java.net.URI("file:///" + encoded(page)).resolve(encoded(address));
+            String path = target.getPath();
+            return path == null || !"file".equals(target.getScheme())
+                    ? Optional.empty()
+                    : Optional.of(path.substring(1) + (target.getFragment() == null ? "" : "#" + target.getFragment()));
+        } catch (java.net.URISyntaxException | IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static String encoded(String path) {
+        return path.replace(" ", "%20");
+    }
+
+    private static boolean isPage(String path) {
+        return Set.of("html", "htm", "xhtml").contains(ending(path)) && !path.startsWith("__MACOSX/");
+    }
+
+    private static String ending(String path) {
+        int dot = path.lastIndexOf('.');
+        return dot < 0 ? "" : path.substring(dot + 1).toLowerCase(Locale.ROOT);
+    }
+
+    private static String stem(String path) {
+        String file = path.substring(path.lastIndexOf('/') + 1);
+        int dot = file.lastIndexOf('.');
+        return (dot < 0 ? file : file.substring(0, dot)).toLowerCase(Locale.ROOT);
+    }
+
+    private static String text(byte[] content) {
+        String text = new String(content, StandardCharsets.UTF_8);
+        return text.startsWith("\uFEFF") ? text.substring(1) : text;
+    }
+
+    private static FormatException none() {
+        return new FormatException(
+                "There is no page in this: no file ends in .html. Nothing was stored; choose an archive of a site’s pages.");
+    }
+}
