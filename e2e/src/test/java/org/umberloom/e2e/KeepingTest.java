@@ -25,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 
 /** Copying, putting away, deleting, taking everything home, and bringing it back from a backup. */
@@ -137,6 +138,11 @@ class KeepingTest {
                         "sites/crossings/site.json",
                         "sites/crossings/index.html",
                         "sites/crossings/pictures/lamp.svg");
+        Map<String, byte[]> site = new java.util.LinkedHashMap<>();
+        everything.forEach((name, content) -> {
+            if (name.startsWith("sites/galley/")) site.put(name.substring(13), content);
+        });
+        assertThat(SiteArchive.read("x", site).site().written()).isNotEmpty();
         Map<String, byte[]> theme = new java.util.LinkedHashMap<>();
         everything.forEach((name, content) -> {
             if (name.startsWith("themes/1/")) theme.put(name.substring(9), content);

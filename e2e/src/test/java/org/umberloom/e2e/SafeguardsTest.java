@@ -34,8 +34,10 @@ class SafeguardsTest {
     void thePagesInTheBaysMayDoNothingButShow() throws Exception {
         Client client = new Client(loom.address()).signedIn();
         assertThat(policy(client.send("GET", PAGE, "")))
-                .contains("default-src 'none'", "form-action 'none'")
-                .doesNotContain("script-src", "unsafe");
+                .contains("default-src 'none'", "style-src 'self';", "form-action 'none'")
+                // Values that people write at pages by hand are shown; style elements and scripts are not.
+                .contains("style-src-attr 'unsafe-inline'")
+                .doesNotContain("script-src", "unsafe-eval", "unsafe-hashes");
         Page page = Browsers.signedIn(loom, ColorScheme.LIGHT);
         Browsers.openBench(page, "Tern Passage");
         @SuppressWarnings("unchecked")

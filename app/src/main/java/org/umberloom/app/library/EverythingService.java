@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,12 +12,12 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.kit.KitFiles;
-import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Picture;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -68,24 +67,20 @@ class EverythingService {
             KitArchive.put(zip, folder + file.getKey(), file.getValue());
     }
 
+    /** A site as it goes out by itself; which theme it wears stands beside it. */
     private void site(ZipOutputStream zip, Site site) throws IOException {
         String folder = "sites/" + site.slug() + "/";
-        List<Object> pages = new ArrayList<>();
-        for (Page page : sites.pages(site)) {
-            KitArchive.put(zip, folder + page.slug() + ".html", page.html().getBytes(StandardCharsets.UTF_8));
-            pages.add(ordered("slug", page.slug(), "title", page.title(), "kind", page.kind()));
-        }
-        List<Object> pictures = new ArrayList<>();
-        for (Picture picture : sites.pictures(site)) {
-            KitArchive.put(zip, folder + "pictures/" + picture.name(), picture.content());
-            pictures.add(ordered("name", picture.name(), "license", picture.license()));
-        }
-        Map<String, Object> said =
-                ordered("slug", site.slug(), "name", site.name(), "theme", "themes/" + site.themeId());
-        said.put("pages", pages);
-        said.put("pictures", pictures);
+        Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
+        for (Picture picture : sites.pictures(site))
+            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
+        for (Map.Entry<String, byte[]> file :
+                SiteArchive.write(sites.document(site), pictures).entrySet())
+            KitArchive.put(zip, folder + file.getKey(), file.getValue());
+        Map<String, Object> wears = ordered("name", site.name(), "theme", "themes/" + site.themeId());
         KitArchive.put(
-                zip, folder + "site.json", json.writerWithDefaultPrettyPrinter().writeValueAsBytes(said));
+                zip,
+                folder + "wears.json",
+                json.writerWithDefaultPrettyPrinter().writeValueAsBytes(wears));
     }
 
     private static Map<String, Object> ordered(String... pairs) {

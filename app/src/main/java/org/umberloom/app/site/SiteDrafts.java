@@ -32,6 +32,8 @@ public class SiteDrafts {
     /** Letters of all sites that are kept at hand. */
     private static final long AT_HAND = 24L << 20;
 
+    private static final int MOST_IDS = 10_000;
+
     /** What undo and redo would do; empty where there is nothing. */
     public record Stacks(int revision, String undo, String redo) {}
 
@@ -45,6 +47,9 @@ public class SiteDrafts {
             .weigher((Long id, SiteDraft draft) -> draft.weight())
             .build();
 
+    private final Cache<String, Long> ids =
+            Caffeine.newBuilder().maximumSize(MOST_IDS).build();
+
     SiteDrafts(SiteMapper sites, Commits commits, Clock clock) {
         this.sites = sites;
         this.commits = commits;
@@ -57,7 +62,15 @@ public class SiteDrafts {
                 .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”.")));
     }
 
+    /** A state that is at hand, which need not be the newest; while a pointer moves, nothing is asked of the database. */
+    SiteDraft known(String slug) {
+        Long id = ids.getIfPresent(slug);
+        SiteDraft draft = id == null ? null : newest.getIfPresent(id);
+        return draft != null ? draft : newest(slug);
+    }
+
     SiteDraft newest(Site site) {
+        ids.put(site.slug(), site.id());
         int revision = sites.revisionOf(site.id())
                 .orElseThrow(() -> new NoSuchElementException("There is no site “" + site.name() + "” any more."));
         SiteDraft known = newest.getIfPresent(site.id());

@@ -11,6 +11,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
@@ -47,8 +48,16 @@ class SitesOnTheBench implements WornSites {
 
     @Override
     public Worn lay(Draft draft, Looking looking) {
-        if (looking.sites().isEmpty()) return new Worn(draft.theme(), Map.of());
-        Map<String, SiteDraft> sites = drafts(looking.sites());
+        return lay(draft, looking, drafts(looking.sites(), drafts::newest));
+    }
+
+    @Override
+    public Worn layKnown(Draft draft, Looking looking) {
+        return lay(draft, looking, drafts(looking.sites(), drafts::known));
+    }
+
+    private Worn lay(Draft draft, Looking looking, Map<String, SiteDraft> sites) {
+        if (sites.isEmpty()) return new Worn(draft.theme(), Map.of());
         Map<String, Integer> revisions = new TreeMap<>();
         sites.forEach((slug, site) -> revisions.put(slug, site.revision()));
         Set<Scope> unnamed = new LinkedHashSet<>();
@@ -70,11 +79,11 @@ class SitesOnTheBench implements WornSites {
     }
 
     /** Sites that are gone meanwhile have nothing to say. */
-    private Map<String, SiteDraft> drafts(Set<String> slugs) {
+    private static Map<String, SiteDraft> drafts(Set<String> slugs, Function<String, SiteDraft> read) {
         Map<String, SiteDraft> sites = new LinkedHashMap<>();
         for (String slug : slugs)
             try {
-                sites.put(slug, drafts.newest(slug));
+                sites.put(slug, read.apply(slug));
             } catch (NoSuchElementException gone) {
                 continue;
             }
@@ -110,7 +119,7 @@ class SitesOnTheBench implements WornSites {
     @Override
     public List<Named> places(Looking looking) {
         List<Named> all = new ArrayList<>();
-        drafts(looking.sites()).forEach((slug, draft) -> {
+        drafts(looking.sites(), drafts::newest).forEach((slug, draft) -> {
             SiteDocument site = draft.site();
             all.add(new Named(Scope.site(slug), "all of " + site.name(), List.of(Scope.site(slug))));
             site.pages().stream().map(SitePage::kind).distinct().forEach(kind -> {
@@ -145,7 +154,7 @@ class SitesOnTheBench implements WornSites {
     @Override
     public List<SiteRail> rails(Set<String> sites) {
         List<SiteRail> rails = new ArrayList<>();
-        drafts(sites).forEach((slug, draft) -> {
+        drafts(sites, drafts::newest).forEach((slug, draft) -> {
             SiteDrafts.Stacks rail = drafts.rail(draft);
             rails.add(new SiteRail(slug, draft.site().name(), rail.revision(), rail.undo(), rail.redo()));
         });

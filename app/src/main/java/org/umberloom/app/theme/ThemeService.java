@@ -120,6 +120,8 @@ public class ThemeService {
         if (changed.size() != 1)
             throw new IllegalArgumentException(
                     "This would change several sites at once. Nothing was changed; do one after the other.");
+        // What is stored can be shown: its views are computed first, by a draft that is kept nowhere.
+        views.of(new Draft(0, draft.revision(), after), looking, worn.places());
         sites.store(changed.iterator().next(), after, edit.label(), by);
         return true;
     }
@@ -140,7 +142,7 @@ public class ThemeService {
     ThemeViews.Probe probe(long id, EditRequest request) {
         Looking looking = Looking.at(request);
         Draft stored = drafts.seen(id, request.base());
-        WornSites.Worn worn = sites.lay(stored, looking);
+        WornSites.Worn worn = sites.layKnown(stored, looking);
         Draft draft = laid(stored, worn);
         ComputedViews.Computed base = views.of(draft, looking, worn.places());
         Asked asked = request.asked();

@@ -31,6 +31,9 @@ public interface WornSites {
     /** The theme as the sites that are looked at wear it: the very same document as long as neither changed. */
     Worn lay(Draft draft, Looking looking);
 
+    /** The same with what is at hand of the sites, for a pointer that moves. */
+    Worn layKnown(Draft draft, Looking looking);
+
     /** Of the sites that are looked at: each as a whole, its page kinds, its pages, and the spots that have something of their own. */
     List<Named> places(Looking looking);
 
