@@ -52,17 +52,15 @@
               title="{row.name}, {NAMES[crossing.group] ?? crossing.group}: {said(crossing)}"
             >
               <ClothCell threads={threads(row)} overrides={crossing.overrides} strays={crossing.strays} />
-              {#if crossing.overrides || crossing.strays}
-                <span
-                  class="value pointer-events-none absolute right-1 bottom-0.5 rounded-[2px] bg-ground px-1 leading-4"
-                  aria-hidden="true"
-                  >{#if crossing.overrides}<span class="text-ink">{crossing.overrides}</span
-                    >{/if}{#if crossing.overrides && crossing.strays}<span class="text-muted"> · </span>{/if}{#if crossing.strays}<span
-                      class="font-semibold text-must">{crossing.strays}</span
-                    >{/if}</span
-                >
-              {/if}
             </a>
+            {#if crossing.overrides || crossing.strays}
+              <span class="value pointer-events-none absolute right-1 bottom-0.5 rounded-[2px] bg-ground px-1 leading-4" aria-hidden="true"
+                >{#if crossing.overrides}<span class="text-ink">{crossing.overrides}</span
+                  >{/if}{#if crossing.overrides && crossing.strays}<span class="text-muted"> · </span>{/if}{#if crossing.strays}<span
+                    class="font-semibold text-must">{crossing.strays}</span
+                  >{/if}</span
+              >
+            {/if}
           </td>
         {/each}
       </tr>

@@ -154,7 +154,7 @@
                 <span class="block truncate">{group.words}</span>
                 <span class="caption flex flex-wrap gap-x-2">
                   {#each [...new Set(group.strays.map((stray) => `${stray.site}\n${stray.page}\n${stray.title}`))] as where (where)}
-                    <a class="text-link hover:underline" href="/sites/{where.split('\n')[0]}?stray={where.split('\n')[1]}"
+                    <a class="text-link underline underline-offset-2" href="/sites/{where.split('\n')[0]}?stray={where.split('\n')[1]}"
                       >{where.split('\n')[2]}</a
                     >
                   {/each}

@@ -137,7 +137,7 @@
       <div class="mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
         <div class="min-w-0 grow">
           <p class="caption">
-            <a class="text-link hover:underline" href="/sites">Sites</a> · {counted(site.pages.length, 'page', 'pages')}
+            <a class="text-link underline underline-offset-2" href="/sites">Sites</a> · {counted(site.pages.length, 'page', 'pages')}
           </p>
           <h1 class="font-display text-3xl leading-tight text-heading">{site.name}</h1>
           <p class="text-muted">{site.tagline || 'No tagline yet'}</p>
@@ -166,7 +166,7 @@
       <section class="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-border py-3 lg:grid-cols-4" aria-label="What it wears">
         <label class="flex flex-col gap-1"
           ><span class="caption">Theme</span>
-          <select class="field" bind:value={() => String(site?.themeId), (id) => void wear(Number(id))}>
+          <select class="field" aria-label="Theme" bind:value={() => String(site?.themeId), (id) => void wear(Number(id))}>
             {#each themes as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
             {#if !themes.some((one) => one.id === site?.themeId)}<option value={String(site.themeId)}>{site.theme}</option>{/if}
           </select></label
@@ -206,7 +206,7 @@
             'value',
             'values'
           )} of its own and {counted(site.strays.length, 'stray', 'strays')}.
-          <a class="text-link hover:underline" href="/sites/{slug}">Show all</a>
+          <a class="text-link underline underline-offset-2" href="/sites/{slug}">Show all</a>
         </p>
       {/if}
 
@@ -303,7 +303,7 @@
                       </span>
                       <button
                         class="button button-quiet h-6 px-1 text-xs text-muted"
-                        aria-label="{one.path} at {place.words} follows again"
+                        aria-label="Follow: {one.path} at {place.words}"
                         onclick={() => follow(place.place, one.path)}>Follow</button
                       >
                     </li>

@@ -127,6 +127,18 @@ class AccessibilityTest {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp"))
                 .waitFor();
         check(page, "dress");
+        checkSites(page);
+        page.navigate(loom.address() + "/bench/4711");
+        page.getByText("This bench is empty").waitFor();
+        check(page, "missing theme");
+        page.context().clearCookies();
+        page.navigate(loom.address() + "/sign-in");
+        page.getByLabel("Password").waitFor();
+        check(page, "sign-in");
+        page.context().close();
+    }
+
+    private void checkSites(Page page) throws IOException {
         page.navigate(loom.address() + "/sites");
         page.getByText("Strays").first().waitFor();
         check(page, "sites");
@@ -137,14 +149,6 @@ class AccessibilityTest {
         page.navigate(loom.address() + "/sites/galley");
         page.getByLabel("Reason to keep").waitFor();
         check(page, "site");
-        page.navigate(loom.address() + "/bench/4711");
-        page.getByText("This bench is empty").waitFor();
-        check(page, "missing theme");
-        page.context().clearCookies();
-        page.navigate(loom.address() + "/sign-in");
-        page.getByLabel("Password").waitFor();
-        check(page, "sign-in");
-        page.context().close();
     }
 
     private static com.microsoft.playwright.Locator button(Page page, String name) {

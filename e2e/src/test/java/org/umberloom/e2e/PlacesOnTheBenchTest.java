@@ -108,6 +108,11 @@ class PlacesOnTheBenchTest {
 
     @Test
     void theRulerIsWalkedWithArrowKeysAndWiderPlacesReachFurther() {
+        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                .nth(1)
+                .selectOption(site + "/timetable");
+        frame(1).locator("h1", new FrameLocator.LocatorOptions().setHasText("Summer timetable"))
+                .waitFor();
         place("this page").check();
         page.keyboard().press("ArrowUp");
         assertThat(place("listing pages of Copy of Crossings")).isChecked();

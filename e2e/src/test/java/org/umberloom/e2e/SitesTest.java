@@ -106,7 +106,7 @@ class SitesTest {
         assertThat(page.getByText("Seen from the ramp. Without it")).isVisible();
         assertThat(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("color: #ffb36b")))
                 .isHidden();
-        button("surface.page.text at the paragraph").click();
+        button("Follow: surface.page.text at the paragraph").click();
         assertThat(page.getByText("Seen from the ramp")).isHidden();
     }
 
