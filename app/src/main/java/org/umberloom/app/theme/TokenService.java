@@ -14,6 +14,7 @@ import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
@@ -23,10 +24,12 @@ import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Operation;
 import org.umberloom.core.token.Reference;
+import org.umberloom.core.token.TemplateValue;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.UnknownMembers;
 import org.umberloom.core.token.ValueText;
 
 /** Single tokens of a theme: the list of all, one with its trace and what depends on it, and what is untidy. */
@@ -181,13 +184,17 @@ public class TokenService {
                 dependents.size(),
                 roles(at, dependents),
                 places(draft.theme(), at),
-                unknown(draft.theme(), at));
+                unknown(draft.theme(), graph, at));
     }
 
-    private static List<String> unknown(ThemeDocument theme, TokenPath path) {
+    /** Where references stand in a value, what it comes to tells which of its members are known. */
+    private static List<String> unknown(ThemeDocument theme, ThemeGraph graph, TokenPath path) {
+        Optional<TokenValue> resolved = graph.resolution().find(path.dotted()).map(Resolved::value);
         return theme.places().stream()
                 .flatMap(place -> theme.at(place).token(path).stream())
-                .flatMap(token -> token.unknown().names().stream())
+                .flatMap(token -> token.value() instanceof TemplateValue template && resolved.isPresent()
+                        ? UnknownMembers.in(template.data(), resolved.get()).names().stream()
+                        : token.unknown().names().stream())
                 .distinct()
                 .toList();
     }

@@ -138,6 +138,21 @@ class TokensAndHistoryTest {
         }
 
         @Test
+        void membersThatTheFormatDoesNotKnowAreNamedAlsoBesideReferences() {
+            ThemeDocument odd = ThemeJson.readInline(
+                    """
+                    {"name": "T", "version": "2025.10", "sets": {"base": {"sources": [{"c": {"$type": "color",
+                      "a": {"$value": {"colorSpace": "srgb", "components": [0.5, 0.2, 0.1]}},
+                      "b": {"$value": {"colorSpace": "srgb", "glow": 3,
+                        "components": [{"$ref": "#/c/a/$value/components/0"}, 0, 0]}}}}]}},
+                     "resolutionOrder": [{"$ref": "#/sets/base"}]}""");
+            when(drafts.newest(2)).thenReturn(new Draft(2, 0, odd));
+            when(sites.lay(any(), any())).thenReturn(new WornSites.Worn(odd, Map.of()));
+            assertThat(tokens.token(2, "", "c.b").unknown()).containsExactly("glow");
+            assertThat(tokens.token(2, "", "c.a").unknown()).isEmpty();
+        }
+
+        @Test
         void aTokenThatIsNotThereHasNoChain() {
             assertThat(tokens.token(1, "", "no.such").hops()).isEmpty();
         }
