@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/css": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["css"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -542,6 +558,22 @@ export interface paths {
         get: operations["invitation"];
         put?: never;
         post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/css": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readCss"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1108,6 +1140,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/css-properties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["properties"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contract": {
         parameters: {
             query?: never;
@@ -1259,6 +1307,11 @@ export interface components {
                 [key: string]: string;
             };
             scheme: string;
+        };
+        CssText: {
+            /** Format: int32 */
+            base: number;
+            css: string;
         };
         PasswordRequest: {
             current: string;
@@ -1787,6 +1840,17 @@ export interface components {
             name: string;
             password: string;
         };
+        Mark: {
+            /** Format: int32 */
+            line: number;
+            words: string;
+        };
+        Read: {
+            text: string;
+            faults: components["schemas"]["Mark"][];
+            unknown: components["schemas"]["Mark"][];
+            removed: string[];
+        };
         Card: {
             /** Format: int64 */
             id: number;
@@ -2068,6 +2132,7 @@ export interface components {
                 [key: string]: string;
             };
             scheme: string;
+            css: string;
             combo: string;
             /** Format: int32 */
             revision: number;
@@ -2924,6 +2989,32 @@ export interface operations {
             };
         };
     };
+    css: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CssText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
     changePassword: {
         parameters: {
             query?: never;
@@ -3731,6 +3822,30 @@ export interface operations {
             };
         };
     };
+    readCss: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CssText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Read"];
+                };
+            };
+        };
+    };
     page_1: {
         parameters: {
             query?: {
@@ -3738,6 +3853,7 @@ export interface operations {
                 choice?: string;
                 still?: boolean;
                 without?: string;
+                bare?: boolean;
             };
             header?: never;
             path: {
@@ -3766,6 +3882,7 @@ export interface operations {
         parameters: {
             query?: {
                 still?: boolean;
+                bare?: boolean;
             };
             header?: never;
             path: {
@@ -4578,6 +4695,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    properties: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
             };
         };
     };

@@ -7,6 +7,7 @@
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
+  import OwnSheet from '$lib/site/OwnSheet.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
@@ -341,6 +342,19 @@
           />
         </section>
       </div>
+
+      <section class="mt-10" aria-labelledby="css">
+        <h2 class="font-display text-xl text-heading" id="css">Own style sheet</h2>
+        <p class="mb-2 text-muted">For what the theme has no word for yet.</p>
+        {#key `${slug} ${site.css}`}
+          <OwnSheet
+            css={site.css}
+            {preview}
+            pages={site.pages}
+            onstore={(css) => done(() => store(() => api.PUT('/api/sites/{site}/css', { params: path, body: { base, css } })))}
+          />
+        {/key}
+      </section>
 
       <section class="mt-12 flex flex-wrap items-center gap-3 border-t border-border pt-4" aria-label="Delete the site">
         <p class="text-muted">

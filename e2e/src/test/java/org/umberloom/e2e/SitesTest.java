@@ -148,6 +148,26 @@ class SitesTest {
                 .hasText("Tern Passage");
     }
 
+    @Test
+    void anOwnStyleSheetIsSeenWhileItIsWrittenAndLoadsNothing() {
+        copyOf("crew");
+        Locator editor = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Own style sheet"));
+        editor.click();
+        page.keyboard().type("h1 { text-transform: uppercase; background: url(http://evil.example/x.png) }");
+        Locator shown = page.frameLocator("iframe[title='The page while its style sheet is written']")
+                .locator("h1");
+        assertThat(shown).hasCSS("text-transform", "uppercase");
+        assertThat(page.getByText("Nothing here may load anything: 1 things from elsewhere"))
+                .isVisible();
+        button("Store it").click();
+        assertThat(editor).not().containsText("evil");
+        assertThat(page.frameLocator("iframe[title='Open places']").locator("h1"))
+                .hasCSS("text-transform", "uppercase");
+        button("Undo own style sheet").click();
+        assertThat(page.frameLocator("iframe[title='Open places']").locator("h1"))
+                .hasCSS("text-transform", "none");
+    }
+
     private void bringIn(java.nio.file.Path file) {
         page.navigate(loom.address() + "/sites");
         button("Bring one in").click();

@@ -66,6 +66,7 @@ class PreviewController {
      * @param surface of a part that is shown alone
      * @param still   whether the page shows by itself what is written at its places, rather than on a bench
      * @param without strays that are shown as if they were returned, by their ids
+     * @param bare    whether the site's own style sheet is left out
      * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      */
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
@@ -78,7 +79,8 @@ class PreviewController {
             @RequestParam(defaultValue = Surfaces.PAGE) String surface,
             @RequestParam(defaultValue = "") String choice,
             @RequestParam(defaultValue = "false") boolean still,
-            @RequestParam(defaultValue = "") String without) {
+            @RequestParam(defaultValue = "") String without,
+            @RequestParam(defaultValue = "false") boolean bare) {
         ThemeDocument worn = site.startsWith("~")
                 ? drafts.stateAt(theme, revision(theme, state))
                 : drafts.stateAt(theme, revision(theme, state))
@@ -100,7 +102,8 @@ class PreviewController {
         int colon = choice.indexOf(':');
         if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
             root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
-        if (still) document.select("link[href=theme.css]").attr("href", "theme.css?still=true");
+        if (still)
+            document.select("link[href=theme.css]").attr("href", "theme.css?still=true" + (bare ? "&bare=true" : ""));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
@@ -121,7 +124,8 @@ class PreviewController {
             @PathVariable long theme,
             @PathVariable String state,
             @PathVariable String site,
-            @RequestParam(defaultValue = "false") boolean still) {
+            @RequestParam(defaultValue = "false") boolean still,
+            @RequestParam(defaultValue = "false") boolean bare) {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
         Usage usage = Usage.LIVE;
@@ -129,8 +133,8 @@ class PreviewController {
         String own = "";
         if (!site.startsWith("~")) {
             SiteDraft draft = siteDrafts.newest(site);
-            own = Stylesheet.own(draft.site().css());
-            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "");
+            if (!bare) own = Stylesheet.own(draft.site().css());
+            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "");
             if (still) {
                 document = document.worn(draft.site().written());
                 usage = usage.in(draft.places());

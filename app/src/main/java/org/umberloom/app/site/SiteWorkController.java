@@ -66,6 +66,8 @@ class SiteWorkController {
 
     record StraysOfSites(@NotNull @Size(max = 5000) List<@NotNull @Valid StrayOfSite> strays) {}
 
+    record CssText(Integer base, @NotNull @Size(max = 200_000) String css) {}
+
     record SiteCreated(String slug) {}
 
     private final SiteWork work;
@@ -102,6 +104,24 @@ class SiteWorkController {
     @GetMapping("/strays")
     List<SiteViews.LikeView> strays(@RequestParam long theme) {
         return views.alike(theme);
+    }
+
+    /** The properties of a theme that a site's own style sheet can read. */
+    @GetMapping("/css-properties")
+    List<String> properties() {
+        return OwnCss.PROPERTIES;
+    }
+
+    /** A style sheet while it is written; nothing is stored. */
+    @PostMapping("/css")
+    OwnCss.Read readCss(@Valid @RequestBody CssText css) {
+        return OwnCss.read(css.css());
+    }
+
+    /** A site's own style sheet, as far as it can be read and may stand there. */
+    @PutMapping("/sites/{site}/css")
+    SiteDrafts.Stacks css(@PathVariable String site, @Valid @RequestBody CssText css, Principal principal) {
+        return work.edit(site, css.base(), old -> SiteEdits.css(css.css()), by(principal));
     }
 
     /** Strays of any sites back to the theme, an entry in the log of each. */

@@ -162,7 +162,7 @@ final class PartFolders {
     private void take(String css, Optional<PartRule.Chosen> chosen) {
         Sheet sheet = SheetReader.read(css);
         if (!sheet.faults().isEmpty())
-            throw fault("its rules cannot be read: " + sheet.faults().get(0));
+            throw fault("its rules cannot be read: " + sheet.faults().get(0).words());
         for (StyleRule rule : sheet.rules()) {
             Set<String> readings = new LinkedHashSet<>();
             boolean gives = false;

@@ -72,7 +72,7 @@ final class CssTokens {
                     .filter(block -> block.name().equals("@theme"))
                     .forEach(block -> reader.take(Where.PAGE, block.declarations()));
             sheet.rules().forEach(reader::take);
-            sheet.faults().stream().limit(3).forEach(reader.notes::add);
+            sheet.faults().stream().limit(3).map(Sheet.Fault::words).forEach(reader.notes::add);
         }
         return reader.theme(name);
     }

@@ -178,7 +178,7 @@ public final class SiteArchive {
             if (!own.faults().isEmpty())
                 notes.add(
                         Names.shown(path) + ": " + own.faults().size() + " places could not be read as CSS; the first: "
-                                + own.faults().get(0));
+                                + own.faults().get(0).words());
         });
         told(removed, notes);
         if (!over.isEmpty())

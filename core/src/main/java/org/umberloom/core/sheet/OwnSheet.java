@@ -12,10 +12,10 @@ import java.util.stream.Collectors;
  * anything: rules, also in media queries and the like, and nothing else.
  *
  * @param text    as CSS; empty for nothing
- * @param faults  what could not be read, each as a sentence with its line
+ * @param faults  what could not be read, each with its line
  * @param removed what was read and taken out, with how often
  */
-public record OwnSheet(String text, List<String> faults, Map<String, Integer> removed) {
+public record OwnSheet(String text, List<Sheet.Fault> faults, Map<String, Integer> removed) {
     public OwnSheet {
         faults = List.copyOf(faults);
     }

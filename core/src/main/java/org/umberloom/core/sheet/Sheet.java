@@ -7,9 +7,12 @@ import java.util.List;
  *
  * @param rules  style rules in order, those inside media queries, layers and the like among them
  * @param blocks at-rules with declarations of their own, such as {@code @theme}
- * @param faults what could not be read, each as a sentence with its line
+ * @param faults what could not be read, each with its line
  */
-public record Sheet(List<StyleRule> rules, List<Block> blocks, List<String> faults) {
+public record Sheet(List<StyleRule> rules, List<Block> blocks, List<Fault> faults) {
+    /** What could not be read. @param line from 1; 0 where it is not known */
+    public record Fault(int line, String words) {}
+
     /** An at-rule with its declarations. */
     public record Block(String name, String prelude, List<Declaration> declarations) {
         public Block {

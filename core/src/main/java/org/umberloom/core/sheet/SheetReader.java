@@ -37,7 +37,7 @@ public final class SheetReader {
 
     private final List<StyleRule> rules = new ArrayList<>();
     private final List<Sheet.Block> blocks = new ArrayList<>();
-    private final List<String> faults = new ArrayList<>();
+    private final List<Sheet.Fault> faults = new ArrayList<>();
 
     private SheetReader() {}
 
@@ -52,7 +52,9 @@ public final class SheetReader {
         CascadingStyleSheet sheet = CSSReader.readFromStringReader(css, reader.settings());
         if (sheet == null)
             throw new IllegalArgumentException(
-                    reader.faults.isEmpty() ? "This is not a style sheet." : reader.faults.get(0));
+                    reader.faults.isEmpty()
+                            ? "This is not a style sheet."
+                            : reader.faults.get(0).words());
         for (ICSSTopLevelRule rule : sheet.getAllRules()) reader.take(rule, List.of());
         return new Sheet(reader.rules, reader.blocks, reader.faults);
     }
@@ -86,7 +88,8 @@ public final class SheetReader {
                 at = Math.min(end, css.length());
             } else if (c == '{') depth++;
             else if (c == '}' && --depth < 0) {
-                faults.add("Line " + line + " has a } that closes nothing; what follows was passed over.");
+                faults.add(new Sheet.Fault(
+                        line, "Line " + line + " has a } that closes nothing; what follows was passed over."));
                 return;
             }
         }
@@ -94,7 +97,8 @@ public final class SheetReader {
 
     private void fault(ParseException error) {
         int line = error.currentToken == null ? 0 : error.currentToken.beginLine;
-        faults.add(line > 0 ? "Line " + line + " cannot be read as CSS." : "This cannot be read as CSS.");
+        faults.add(new Sheet.Fault(
+                line, line > 0 ? "Line " + line + " cannot be read as CSS." : "This cannot be read as CSS."));
     }
 
     private void take(ICSSTopLevelRule rule, List<String> within) {
@@ -110,7 +114,8 @@ public final class SheetReader {
             for (ICSSTopLevelRule inner : group.getAllRules()) take(inner, inside);
         } else if (rule instanceof CSSUnknownRule block) {
             var list = CSSReaderDeclarationList.readFromString(block.getBody(), settings());
-            if (list == null) faults.add("“" + Names.shown(block.getDeclaration()) + "” was passed over.");
+            if (list == null)
+                faults.add(new Sheet.Fault(0, "“" + Names.shown(block.getDeclaration()) + "” was passed over."));
             else
                 blocks.add(new Sheet.Block(
                         block.getDeclaration().toLowerCase(java.util.Locale.ROOT),
@@ -182,7 +187,7 @@ public final class SheetReader {
     }
 
     /** Hears of what is skipped. */
-    private record Skips(List<String> faults) implements ICSSParseErrorHandler {
+    private record Skips(List<Sheet.Fault> faults) implements ICSSParseErrorHandler {
         @Override
         public void onCSSParseError(ParseException error, Token skipped) {
             say(error.currentToken);
@@ -204,11 +209,13 @@ public final class SheetReader {
         }
 
         private void say(Token token) {
-            faults.add(
-                    token == null || token.beginLine < 1
-                            ? "Something that is no CSS was passed over."
-                            : "Line " + token.beginLine + " was passed over, from “"
-                                    + Names.shown(String.valueOf(token.image)) + "” on.");
+            boolean known = token != null && token.beginLine > 0;
+            faults.add(new Sheet.Fault(
+                    known ? token.beginLine : 0,
+                    known
+                            ? "Line " + token.beginLine + " was passed over, from “"
+                                    + Names.shown(String.valueOf(token.image)) + "” on."
+                            : "Something that is no CSS was passed over."));
         }
     }
 }

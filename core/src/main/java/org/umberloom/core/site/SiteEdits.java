@@ -26,6 +26,10 @@ public final class SiteEdits {
         return new SiteEdit("what it stands in", List.of(new SitePart.Look(contexts, scheme)));
     }
 
+    public static SiteEdit css(String css) {
+        return new SiteEdit("own style sheet", List.of(new SitePart.OwnCss(css)));
+    }
+
     public static SiteEdit order(List<String> pages) {
         return new SiteEdit("order of the pages", List.of(new SitePart.Order(pages)));
     }
