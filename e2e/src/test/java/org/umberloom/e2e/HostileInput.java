@@ -78,7 +78,7 @@ final class HostileInput {
         assertThat(client.send("GET", "/api/themes/" + id + "/card", "").body())
                 .as("card of seed %d", seed)
                 .contains("\"fault\":\"\"");
-        assertThat(client.send("GET", "/preview/" + id + "/draft/default/x/theme.css", "")
+        assertThat(client.send("GET", "/preview/" + id + "/draft/default/~specimen/theme.css", "")
                         .statusCode())
                 .isEqualTo(200);
         byte[] kit = client.download("/api/themes/" + id + "/kit.zip");
