@@ -99,7 +99,7 @@ class TogetherTest {
     @Test
     void aPictureThatOneTakesIsInTheStylesheetTheScrimAndTheKitOfTheOther() throws Exception {
         String theme = one.newTheme("Pictured");
-        other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "");
+        other.send("GET", "/preview/" + theme + "/draft/default/~specimen/theme.css", "");
         byte[] svg =
                 "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><rect width='9' height='9' fill='#000000'/></svg>"
                         .getBytes();
@@ -113,11 +113,11 @@ class TogetherTest {
                 + "\"role\":\"border\",\"scrim\":true}";
         HttpResponse<String> laid = one.send("POST", "/api/themes/" + theme + "/edits", Asked.edit(1, ground));
         assertThat(laid.statusCode()).as(laid.body()).isEqualTo(200);
-        String css = other.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "")
+        String css = other.send("GET", "/preview/" + theme + "/draft/default/~specimen/theme.css", "")
                 .body();
         assertThat(css)
                 .contains("ground/sea-view.svg")
-                .isEqualTo(one.send("GET", "/preview/" + theme + "/draft/default/x/theme.css", "")
+                .isEqualTo(one.send("GET", "/preview/" + theme + "/draft/default/~specimen/theme.css", "")
                         .body());
         assertThat(other.download("/api/themes/" + theme + "/kit.zip"))
                 .isEqualTo(one.download("/api/themes/" + theme + "/kit.zip"));

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -63,12 +64,24 @@ class PreviewController {
     }
 
     /**
+     * How a page is shown.
+     *
      * @param surface of a part that is shown alone
+     * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      * @param still   whether the page shows by itself what is written at its places, rather than on a bench
      * @param without strays that are shown as if they were returned, by their ids
      * @param bare    whether the site's own style sheet is left out
-     * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      */
+    record As(String surface, String choice, Boolean still, String without, Boolean bare) {
+        As {
+            surface = surface == null ? Surfaces.PAGE : surface;
+            choice = choice == null ? "" : choice;
+            still = still != null && still;
+            without = without == null ? "" : without;
+            bare = bare != null && bare;
+        }
+    }
+
     @GetMapping(value = "/{page}.html", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
     ResponseEntity<String> page(
             @PathVariable long theme,
@@ -76,21 +89,20 @@ class PreviewController {
             @PathVariable String combo,
             @PathVariable String site,
             @PathVariable String page,
-            @RequestParam(defaultValue = Surfaces.PAGE) String surface,
-            @RequestParam(defaultValue = "") String choice,
-            @RequestParam(defaultValue = "false") boolean still,
-            @RequestParam(defaultValue = "") String without,
-            @RequestParam(defaultValue = "false") boolean bare) {
+            @ParameterObject As as) {
         ThemeDocument worn = site.startsWith("~")
                 ? drafts.stateAt(theme, revision(theme, state))
                 : drafts.stateAt(theme, revision(theme, state))
                         .worn(sites.document(sites.get(site)).written());
         Page shown = site.equals(Specimens.PARTS)
-                ? Specimens.part(page, surface)
+                ? Specimens.part(page, as.surface())
                 : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
-        if (!without.isEmpty())
+        if (!as.without().isEmpty())
             shown = new Page(
-                    shown.slug(), shown.title(), shown.kind(), returned(site, page, Set.of(without.split(","))));
+                    shown.slug(),
+                    shown.title(),
+                    shown.kind(),
+                    returned(site, page, Set.of(as.without().split(","))));
         Document document = shown.document();
         Combination combination =
                 (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scopes(site));
@@ -99,11 +111,13 @@ class PreviewController {
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
+        String choice = as.choice();
         int colon = choice.indexOf(':');
         if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
             root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
-        if (still)
-            document.select("link[href=theme.css]").attr("href", "theme.css?still=true" + (bare ? "&bare=true" : ""));
+        if (as.still())
+            document.select("link[href=theme.css]")
+                    .attr("href", "theme.css?still=true" + (as.bare() ? "&bare=true" : ""));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
