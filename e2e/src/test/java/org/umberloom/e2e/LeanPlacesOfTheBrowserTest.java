@@ -25,6 +25,7 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
@@ -38,7 +39,10 @@ import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 
-/** What the places of the demo's sites add to a style sheet holds nothing that could be left out. */
+/**
+ * What the places of the demo's sites add to a style sheet holds nothing that could be left out. What a person writes where
+ * nothing reads it is not looked for: the demo has no such place.
+ */
 class LeanPlacesOfTheBrowserTest {
     private static final Path DEMO = Loom.HOME.resolve("demo");
     /** Takes each declaration of the layer away, one at a time, and says which of them make a difference to some element. */
@@ -71,6 +75,9 @@ class LeanPlacesOfTheBrowserTest {
                   if (rule instanceof CSSLayerBlockRule && rule.name === 'site') walk(rule.cssRules, '');
               return found.map(([name, matters]) => (matters ? '+' : '-') + name);
             }""";
+
+    /** What eases from one value to another shows no difference at first. */
+    private static final String STILL = "<style>* { transition: none !important; }</style>";
 
     private static ThemeDocument theme() {
         Path folder = DEMO.resolve("themes/tern-passage");
@@ -113,7 +120,10 @@ class LeanPlacesOfTheBrowserTest {
         if (said.containsKey("written"))
             Json.object("written", said.get("written"))
                     .forEach((place, tokens) -> parts.put("at/" + place, Json.writeCompact(tokens)));
-        SiteDocument site = SiteJson.read(slug, parts);
+        SiteDocument strayed = SiteJson.read(slug, parts);
+        // A value written by hand hides what a place says.
+        SiteDocument site =
+                Strays.returned(strayed, Strays.in(strayed)).applyTo(strayed).site();
         SitePage front = site.page("index");
         String section = Spots.nameAt(front.html(), "index", place(front, "section"));
         String heading = Spots.nameAt(front.html(), "index", place(front, "h2"));
@@ -131,7 +141,7 @@ class LeanPlacesOfTheBrowserTest {
                                                                 DimensionValue.px(300),
                                                                 Meta.typed(TokenType.DIMENSION)))
                                                 .with(
-                                                        TokenPath.of("color.sand.20"),
+                                                        TokenPath.of("surface.deep.heading"),
                                                         new Token(
                                                                 new Alias(TokenPath.of("color.sand.60")),
                                                                 Meta.typed(TokenType.COLOR)))),
@@ -186,7 +196,7 @@ class LeanPlacesOfTheBrowserTest {
                             page.setContent(html.replace("<html ", "<html " + attributes)
                                     .replace(
                                             "<link rel=\"stylesheet\" href=\"theme.css\">",
-                                            "<style>" + css + "</style>"));
+                                            STILL + "<style>" + css + "</style>"));
                             @SuppressWarnings("unchecked")
                             List<String> found = (List<String>) page.evaluate(MATTERING);
                             found.forEach(one -> (one.startsWith("+") ? mattering : idle).add(one.substring(1)));
