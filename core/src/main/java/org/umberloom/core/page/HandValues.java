@@ -106,7 +106,8 @@ public final class HandValues {
         for (Element element : document.body().getAllElements()) {
             Patience.ask();
             if (element.hasAttr(STYLE))
-                for (Declaration declaration : declarations(element.attr(STYLE)))
+                for (Declaration declaration :
+                        SheetReader.readStyle(element.attr(STYLE)).declarations())
                     value(element, at, STYLE, declaration.property(), declaration.value())
                             .ifPresent(found::add);
             for (Map.Entry<String, String> attribute : PRESENTATIONAL.entrySet())
@@ -129,7 +130,8 @@ public final class HandValues {
         if (!gone.source.equals(STYLE)) element.removeAttr(gone.source);
         else {
             StringBuilder left = new StringBuilder();
-            for (Declaration declaration : declarations(element.attr(STYLE)))
+            for (Declaration declaration :
+                    SheetReader.readStyle(element.attr(STYLE)).declarations())
                 if (!declaration.property().equals(gone.property)
                         || !declaration.value().equals(gone.value))
                     left.append(left.isEmpty() ? "" : "; ").append(declaration);
@@ -138,12 +140,6 @@ public final class HandValues {
         }
         if (element.normalName().equals("font") && element.attributesSize() == 0) element.unwrap();
         return document.outerHtml();
-    }
-
-    private static List<Declaration> declarations(String style) {
-        return SheetReader.read("x { " + style.replace("}", "") + " }").rules().stream()
-                .flatMap(rule -> rule.declarations().stream())
-                .toList();
     }
 
     private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
@@ -167,12 +163,13 @@ public final class HandValues {
 
     /** The reading that a property of an element takes where nobody wrote there, if it takes one. */
     private static Optional<String> governing(Element element, String property) {
+        String family = family(property, "");
         for (Element one = element; one != null; one = one.parent()) {
             Element at = one;
             Optional<String> reading = Rules.ALL.stream()
-                    .filter(rule -> rule.readings.containsKey(family(property, "")) && at.is(rule.selector))
+                    .filter(rule -> rule.readings.containsKey(family) && at.is(rule.selector))
                     .max(Comparator.comparingLong(Governs::rank))
-                    .map(rule -> rule.readings.get(family(property, "")));
+                    .map(rule -> rule.readings.get(family));
             if (reading.isPresent() || !INHERITED.contains(property)) return reading;
         }
         return Optional.empty();

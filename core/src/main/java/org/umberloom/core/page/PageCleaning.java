@@ -166,11 +166,9 @@ public final class PageCleaning {
 
     private void style(Element element, String value) {
         StringBuilder kept = new StringBuilder();
-        Sheet sheet = SheetReader.read("x { " + value.replace("}", "") + " }");
+        Sheet sheet = SheetReader.readStyle(value);
         if (!sheet.faults().isEmpty()) count("declarations that cannot be read");
-        for (Declaration declaration : sheet.rules().stream()
-                .flatMap(rule -> rule.declarations().stream())
-                .toList())
+        for (Declaration declaration : sheet.declarations())
             if (reaches(declaration.value())) count("things from elsewhere");
             else kept.append(kept.isEmpty() ? "" : "; ").append(declaration);
         if (kept.isEmpty()) element.removeAttr("style");

@@ -48,7 +48,7 @@ public final class PageMarkup {
         main.html(BEGINNINGS.getOrDefault(kind, PLAIN));
         Element heading = main.selectFirst("h1");
         if (heading != null) heading.text(title);
-        document.body().select("[" + Spots.NAME + "]").removeAttr(Spots.NAME);
+        unnamed(document);
         return document.outerHtml();
     }
 
@@ -67,7 +67,11 @@ public final class PageMarkup {
     public static String copied(String html) {
         Document document = Jsoup.parse(html);
         document.outputSettings().prettyPrint(false);
-        document.body().select("[" + Spots.NAME + "]").removeAttr(Spots.NAME);
+        unnamed(document);
         return document.outerHtml();
+    }
+
+    private static void unnamed(Document document) {
+        document.body().select("[" + Spots.NAME + "]").removeAttr(Spots.NAME);
     }
 }

@@ -99,16 +99,16 @@ public final class Spots {
 
     /** The name of the element that stands somewhere in a page's body: its own, or the one it would be given. */
     public static String nameAt(String html, String page, int at) {
-        List<Element> all = Jsoup.parse(html).body().getAllElements();
+        Document document = Jsoup.parse(html);
+        List<Element> all = document.body().getAllElements();
         if (at < 1 || at >= all.size())
             throw new IllegalArgumentException("The page “" + page + "” has no element " + at + ".");
         String own = all.get(at).attr(NAME);
         if (!own.isEmpty()) return own;
         String name = page + "." + at;
         // Another may have been given that name where it stood before.
-        for (int more = 2;
-                !Jsoup.parse(html).getElementsByAttributeValue(NAME, name).isEmpty();
-                more++) name = page + "." + at + "-" + more;
+        for (int more = 2; !document.getElementsByAttributeValue(NAME, name).isEmpty(); more++)
+            name = page + "." + at + "-" + more;
         return name;
     }
 

@@ -20,6 +20,11 @@ public record Sheet(List<StyleRule> rules, List<Block> blocks, List<Fault> fault
         }
     }
 
+    /** Those of all rules, in order. */
+    public List<Declaration> declarations() {
+        return rules.stream().flatMap(rule -> rule.declarations().stream()).toList();
+    }
+
     public Sheet {
         rules = List.copyOf(rules);
         blocks = List.copyOf(blocks);

@@ -59,6 +59,11 @@ public final class SheetReader {
         return new Sheet(reader.rules, reader.blocks, reader.faults);
     }
 
+    /** The declarations of a {@code style} attribute, as the one rule of a sheet. Source: CSS Style Attributes, section 3. */
+    public static Sheet readStyle(String declarations) {
+        return read("x { " + declarations.replace("}", "") + " }");
+    }
+
     private CSSReaderSettings settings() {
         return new CSSReaderSettings()
                 .setKeepDeprecatedProperties(true)

@@ -10,7 +10,6 @@ import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.token.Group;
-import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
@@ -87,20 +86,10 @@ public final class SiteEdits {
     /** What is written at a place gone: at one path, or everything where none is given. */
     public static SiteEdit follow(SiteDocument site, Place.InScope place, Optional<TokenPath> path) {
         Group tokens = site.written().getOrDefault(place, Group.EMPTY);
-        Group left = path.map(one -> without(tokens, one)).orElse(Group.EMPTY);
+        Group left = path.map(one -> tokens.without(tokens.highestAlone(one))).orElse(Group.EMPTY);
         return new SiteEdit(
                 path.map(one -> one + " follows again").orElse("everything at a place follows again"),
                 List.of(new SitePart.Written(place, left)));
-    }
-
-    /** The same without a token or choice, and without the groups around it that would be left with nothing to say. */
-    private static Group without(Group tokens, TokenPath path) {
-        TokenPath gone = path;
-        while (gone.parent()
-                .flatMap(tokens::group)
-                .filter(around -> around.children().size() == 1 && around.meta().equals(Meta.NONE))
-                .isPresent()) gone = gone.parent().get();
-        return tokens.without(gone);
     }
 
     /** An address that no page has yet, from words. */

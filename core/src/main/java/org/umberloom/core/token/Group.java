@@ -104,6 +104,16 @@ public final class Group implements Node {
         return new Group(changed, meta);
     }
 
+    /** The path itself, or the highest group around it that would be left with nothing to say without it. */
+    public TokenPath highestAlone(TokenPath path) {
+        TokenPath alone = path;
+        while (alone.parent()
+                .flatMap(this::group)
+                .filter(around -> around.children.size() == 1 && around.meta.equals(Meta.NONE))
+                .isPresent()) alone = alone.parent().get();
+        return alone;
+    }
+
     public Group withMeta(Meta newMeta) {
         return new Group(children, newMeta);
     }

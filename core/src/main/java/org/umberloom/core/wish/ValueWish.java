@@ -95,13 +95,8 @@ public sealed interface ValueWish extends Wish {
     record Delete(Place place, TokenPath path) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            TokenPath gone = path;
-            while (place instanceof Place.InScope
-                    && gone.parent()
-                            .flatMap(seen.theme().at(place)::group)
-                            .filter(around -> around.children().size() == 1
-                                    && around.meta().equals(Meta.NONE))
-                            .isPresent()) gone = gone.parent().get();
+            TokenPath gone =
+                    place instanceof Place.InScope ? seen.theme().at(place).highestAlone(path) : path;
             return new Edit.Remove(place, gone);
         }
     }
