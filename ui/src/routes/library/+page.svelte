@@ -6,7 +6,8 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import Search from '@lucide/svelte/icons/search';
   import Download from '@lucide/svelte/icons/download';
-  import { api, Problem, type Schemas } from '$lib/api/client';
+  import { Problem, type Schemas } from '$lib/api/client';
+  import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import { importFiles, previewFiles } from '$lib/kit/importing';
   import ImportPreview from '$lib/kit/ImportPreview.svelte';
@@ -24,11 +25,7 @@
   let chooser: HTMLInputElement | undefined = $state();
 
   onMount(async () => {
-    if (!session.name) {
-      const { data, response } = await api.GET('/api/session');
-      if (!data && response.status === 401) return goto('/sign-in?to=/library');
-      if (data) session.name = data.name;
-    }
+    if (!(await arrived('/library'))) return;
     await tried(() => library.read(), 'The library could not be read.');
   });
 

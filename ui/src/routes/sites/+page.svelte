@@ -1,11 +1,11 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { goto } from '$app/navigation';
   import FileUp from '@lucide/svelte/icons/file-up';
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import BringIn from '$lib/site/BringIn.svelte';
   import Cloth from '$lib/site/Cloth.svelte';
@@ -34,11 +34,7 @@
   }
 
   onMount(async () => {
-    if (!session.name) {
-      const { data, response } = await api.GET('/api/session');
-      if (!data && response.status === 401) return goto('/sign-in?to=/sites');
-      if (data) session.name = data.name;
-    }
+    if (!(await arrived('/sites'))) return;
     await read();
   });
 

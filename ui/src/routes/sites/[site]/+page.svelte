@@ -6,6 +6,7 @@
   import Undo from '@lucide/svelte/icons/undo-2';
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
@@ -48,11 +49,7 @@
   }
 
   onMount(async () => {
-    if (!session.name) {
-      const { data, response } = await api.GET('/api/session');
-      if (!data && response.status === 401) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
-      if (data) session.name = data.name;
-    }
+    if (!(await arrived(page.url.pathname))) return;
     await read();
     kinds = await ask(() => api.GET('/api/page-kinds'));
     themes = (await ask(() => api.GET('/api/themes', { params: { query: {} } }))).cards;
