@@ -1,7 +1,6 @@
 package org.umberloom.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
@@ -32,7 +31,6 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DimensionValue;
-import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
@@ -196,25 +194,10 @@ class PlacesOfTheBrowserTest {
                         .orElseThrow()
                         .value();
                 String as = probe.getKey() + " on " + region.surface + ", " + where + " in " + at.key();
-                if (expected instanceof ColorValue color)
-                    assertThat(actual.get(probe.getKey())).as(as).isEqualTo(css(color.color()));
-                else
-                    assertThat(Double.parseDouble(actual.get(probe.getKey()).replace("px", "")))
-                            .as(as)
-                            .isCloseTo(
-                                    expected instanceof FluidValue fluid
-                                            ? fluid.pxAt(VIEWPORT)
-                                            : ((DimensionValue) expected).toPx(),
-                                    within(0.05));
+                Computed.assertIs(actual.get(probe.getKey()), expected, VIEWPORT, as);
                 checks++;
             }
         }
         return checks;
-    }
-
-    private static String css(Color color) {
-        Color rgb = color.toSrgb8();
-        return "rgb(" + Math.round(rgb.c1() * 255) + ", " + Math.round(rgb.c2() * 255) + ", "
-                + Math.round(rgb.c3() * 255) + ")";
     }
 }
