@@ -12,12 +12,10 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.kit.KitFiles;
-import org.umberloom.app.site.Picture;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.KitArchive;
-import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -70,11 +68,7 @@ class EverythingService {
     /** A site as it goes out by itself; which theme it wears stands beside it. */
     private void site(ZipOutputStream zip, Site site) throws IOException {
         String folder = "sites/" + site.slug() + "/";
-        Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
-        for (Picture picture : sites.pictures(site))
-            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
-        for (Map.Entry<String, byte[]> file :
-                SiteArchive.write(sites.document(site), pictures).entrySet())
+        for (Map.Entry<String, byte[]> file : sites.files(site).entrySet())
             KitArchive.put(zip, folder + file.getKey(), file.getValue());
         Map<String, Object> wears = ordered("name", site.name(), "theme", "themes/" + site.themeId());
         KitArchive.put(

@@ -49,12 +49,10 @@ class ClothService {
     private record Looked(long theme, Map<String, String> contexts) {}
 
     private final SiteService sites;
-    private final SiteDrafts drafts;
     private final DraftService themes;
 
-    ClothService(SiteService sites, SiteDrafts drafts, DraftService themes) {
+    ClothService(SiteService sites, DraftService themes) {
         this.sites = sites;
-        this.drafts = drafts;
         this.themes = themes;
     }
 

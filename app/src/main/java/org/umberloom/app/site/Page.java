@@ -27,6 +27,6 @@ public record Page(String slug, String title, String kind, String html) {
 
     /** The scopes that reach it as a page of a site, from wide to narrow; a built-in page is of none. */
     List<Scope> scopes(String site) {
-        return site.startsWith("~") ? List.of(Scope.kind(kind)) : SitePlaces.reaching(site, slug, kind);
+        return Specimens.isOne(site) ? List.of(Scope.kind(kind)) : SitePlaces.reaching(site, slug, kind);
     }
 }

@@ -25,6 +25,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Surfaces;
@@ -90,24 +91,25 @@ class PreviewController {
             @PathVariable String site,
             @PathVariable String page,
             @ParameterObject As as) {
-        ThemeDocument worn = site.startsWith("~")
-                ? drafts.stateAt(theme, revision(theme, state))
-                : drafts.stateAt(theme, revision(theme, state))
-                        .worn(sites.document(sites.get(site)).written());
-        Page shown = site.equals(Specimens.PARTS)
-                ? Specimens.part(page, as.surface())
-                : site.equals(Specimens.SLUG) ? Specimens.page(worn, page) : sites.page(site, page);
-        if (!as.without().isEmpty())
-            shown = new Page(
-                    shown.slug(),
-                    shown.title(),
-                    shown.kind(),
-                    returned(site, page, Set.of(as.without().split(","))));
+        ThemeDocument stood = drafts.stateAt(theme, revision(theme, state));
+        boolean builtIn = Specimens.isOne(site);
+        ThemeDocument worn = stood;
+        Page shown;
+        if (builtIn)
+            shown = site.equals(Specimens.PARTS) ? Specimens.part(page, as.surface()) : Specimens.page(stood, page);
+        else {
+            SiteDocument document = siteDrafts.newest(site).site();
+            worn = stood.worn(document.written());
+            shown = Page.of(
+                    as.without().isEmpty()
+                            ? document.page(page)
+                            : returned(document, page, Set.of(as.without().split(","))));
+        }
         Document document = shown.document();
         Combination combination =
                 (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scopes(site));
         Element root = document.selectFirst("html");
-        if (!site.startsWith("~")) Spots.number(document, site, page);
+        if (!builtIn) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
@@ -121,16 +123,11 @@ class PreviewController {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
-    private String returned(String site, String page, Set<String> ids) {
-        SiteDocument document = sites.document(sites.get(site));
-        List<Strays.Stray> gone = Strays.on(document.page(page)).stream()
+    private static SitePage returned(SiteDocument site, String page, Set<String> ids) {
+        List<Strays.Stray> gone = Strays.on(site.page(page)).stream()
                 .filter(stray -> ids.contains(stray.id()))
                 .toList();
-        return Strays.returned(document, gone)
-                .applyTo(document)
-                .site()
-                .page(page)
-                .html();
+        return Strays.returned(site, gone).applyTo(site).site().page(page);
     }
 
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
@@ -145,7 +142,7 @@ class PreviewController {
         Usage usage = Usage.LIVE;
         String tag = theme + "-" + revision;
         String own = "";
-        if (!site.startsWith("~")) {
+        if (!Specimens.isOne(site)) {
             SiteDraft draft = siteDrafts.newest(site);
             if (!bare) own = Stylesheet.own(draft.site().css());
             tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "");

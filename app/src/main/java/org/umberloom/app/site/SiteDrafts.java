@@ -14,6 +14,7 @@ import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
+import org.umberloom.app.theme.LogLabel;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.site.SiteDocument;
@@ -28,7 +29,6 @@ public class SiteDrafts {
     private static final String EDIT = "edit";
     private static final String UNDO = "undo";
     private static final String REDO = "redo";
-    private static final int LONGEST_LABEL = 400;
     /** Letters of all sites that are kept at hand. */
     private static final long AT_HAND = 24L << 20;
 
@@ -122,7 +122,7 @@ public class SiteDrafts {
                             draft.id(),
                             number,
                             EDIT,
-                            shortened(edit.label()),
+                            LogLabel.shortened(edit.label()),
                             null,
                             number,
                             null,
@@ -275,9 +275,5 @@ public class SiteDrafts {
 
     private LocalDateTime now() {
         return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
-    }
-
-    private static String shortened(String label) {
-        return label.length() <= LONGEST_LABEL ? label : label.substring(0, LONGEST_LABEL - 1) + "…";
     }
 }

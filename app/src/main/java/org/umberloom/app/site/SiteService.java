@@ -1,8 +1,8 @@
 package org.umberloom.app.site;
 
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.TreeSet;
@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.PageKinds;
+import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.site.SiteDocument;
 
 /** Sites with their pages and pictures. */
@@ -29,29 +30,30 @@ public class SiteService implements PageKinds {
 
     @Override
     public List<String> of(long theme) {
-        Set<String> wearing = new TreeSet<>();
-        Set<String> all = new LinkedHashSet<>();
-        for (Counted site : counted()) {
-            all.addAll(site.facts.kinds());
-            if (site.row.themeId() == theme) wearing.addAll(site.facts.kinds());
-        }
-        return List.copyOf(wearing.isEmpty() ? new TreeSet<>(all) : wearing);
+        List<SiteMapper.CountedRow> all = sites.counted();
+        List<SiteMapper.CountedRow> wearing =
+                all.stream().filter(row -> row.themeId() == theme).toList();
+        Set<String> kinds = new TreeSet<>();
+        for (SiteMapper.CountedRow row : wearing.isEmpty() ? all : wearing)
+            kinds.addAll(counted(row).facts.kinds());
+        return List.copyOf(kinds);
     }
 
     record Counted(SiteMapper.CountedRow row, SiteFacts facts) {}
 
-    /** Every site with what was counted of it; what another version counted, or nobody yet, is counted now. */
+    /** Every site with what was counted of it. */
     List<Counted> counted() {
-        List<Counted> all = new ArrayList<>();
-        for (SiteMapper.CountedRow row : sites.counted()) {
-            SiteFacts facts = row.facts().isEmpty() ? null : SiteFacts.read(row.facts());
-            if (facts == null || facts.form() != SiteFacts.FORM) {
-                facts = SiteFacts.of(drafts.newest(row.slug()).site());
-                sites.keepFacts(row.id(), row.revision(), facts.write());
-            }
-            all.add(new Counted(row, facts));
+        return sites.counted().stream().map(this::counted).toList();
+    }
+
+    /** What another version counted, or nobody yet, is counted now. */
+    private Counted counted(SiteMapper.CountedRow row) {
+        SiteFacts facts = row.facts().isEmpty() ? null : SiteFacts.read(row.facts());
+        if (facts == null || facts.form() != SiteFacts.FORM) {
+            facts = SiteFacts.of(drafts.newest(row.slug()).site());
+            sites.keepFacts(row.id(), row.revision(), facts.write());
         }
-        return all;
+        return new Counted(row, facts);
     }
 
     public Site get(String slug) {
@@ -78,6 +80,14 @@ public class SiteService implements PageKinds {
         return sites.picture(site, name)
                 .orElseThrow(
                         () -> new NoSuchElementException("The site “" + site + "” has no picture “" + name + "”."));
+    }
+
+    /** A site as the files that it goes out as. */
+    public Map<String, byte[]> files(Site site) {
+        Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
+        for (Picture picture : pictures(site))
+            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
+        return SiteArchive.write(document(site), pictures);
     }
 
     /** Adds a whole site. */

@@ -169,11 +169,14 @@ class SiteViews {
     /** Everything that the site writes itself, from wide to narrow. */
     private List<WholePlace> places(SiteDraft draft, ThemeDocument theme, Combination look) {
         SiteDocument site = draft.site();
+        ThemeDocument worn = theme.worn(site.written());
         List<WholePlace> places = new ArrayList<>();
         site.written().forEach((place, tokens) -> {
             Combination around = look.where(place.under().<Place>map(in -> in).orElse(Place.set("")))
                     .unscoped();
-            Worn without = Worn.of(Resolution.of(theme, around.completedFor(theme)));
+            Resolution without = Resolution.of(theme, around.completedFor(theme));
+            Worn standing = Worn.of(without);
+            Resolution here = Resolution.of(worn, around.at(place.scope()).completedFor(worn));
             List<OwnView> own = new ArrayList<>();
             tokens.forEachToken((path, token, type) -> own.add(new OwnView(
                     path.dotted(),
@@ -181,13 +184,13 @@ class SiteViews {
                             path.dotted(),
                             type.or(() -> token.value().type()).orElse(org.umberloom.core.token.TokenType.NUMBER)),
                     ValueText.write(token.value()),
-                    css(theme.worn(site.written()), around.at(place.scope()), path),
+                    css(here, path),
                     token.meta().description().orElse(""),
-                    instead(without, theme, around, path))));
+                    instead(standing, without, path))));
             tokens.group(TokenPath.of(Choices.GROUP))
                     .ifPresent(group -> group.children().forEach((name, node) -> Optional.ofNullable(
                                     Contract.standard().choices().get(name))
-                            .flatMap(choice -> Choices.at(theme.worn(site.written()), place, choice))
+                            .flatMap(choice -> Choices.at(worn, place, choice))
                             .ifPresent(value -> own.add(new OwnView(
                                     Choices.path(name).dotted(),
                                     RoleGroups.CHOICE,
@@ -216,18 +219,15 @@ class SiteViews {
         };
     }
 
-    private static String instead(Worn worn, ThemeDocument theme, Combination look, TokenPath path) {
-        return worn.find(path.dotted())
-                .map(standing -> ValueText.write(standing.value()))
-                .or(() -> Resolution.of(theme, look.completedFor(theme))
-                        .find(path.dotted())
-                        .map(resolved -> ValueText.write(resolved.value())))
+    private static String instead(Worn standing, Resolution without, TokenPath path) {
+        return standing.find(path.dotted())
+                .map(role -> ValueText.write(role.value()))
+                .or(() -> without.find(path.dotted()).map(resolved -> ValueText.write(resolved.value())))
                 .orElse("");
     }
 
-    private static String css(ThemeDocument worn, Combination at, TokenPath path) {
-        return Resolution.of(worn, at.completedFor(worn))
-                .find(path.dotted())
+    private static String css(Resolution here, TokenPath path) {
+        return here.find(path.dotted())
                 .map(resolved -> resolved.value() instanceof ColorValue color
                         ? color.color().hex()
                         : resolved.value() instanceof TypographyValue ? "" : CustomProperties.text(resolved.value()))

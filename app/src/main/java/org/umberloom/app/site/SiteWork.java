@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,7 +17,6 @@ import org.umberloom.app.picture.PictureReader;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.contract.Worn;
-import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SchemePolicy;
@@ -96,15 +94,6 @@ class SiteWork {
                 .forEach(picture -> sites.addPicture(
                         copy.id(), picture.name(), picture.mediaType(), picture.license(), picture.content()));
         return other;
-    }
-
-    /** A site as an archive. */
-    byte[] archive(String slug) {
-        SiteDraft draft = drafts.newest(slug);
-        Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
-        for (Picture picture : sites.pictures(draft.id()))
-            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
-        return KitArchive.write(SiteArchive.write(draft.site(), pictures));
     }
 
     /** A site that came in, with what was converted, taken out or passed over. */

@@ -71,12 +71,20 @@ class SiteWorkController {
     record SiteCreated(String slug) {}
 
     private final SiteWork work;
+    private final SiteService sites;
     private final SiteViews views;
     private final ClothService cloth;
     private final AccountService accounts;
     private final HeavyWork heavy;
 
-    SiteWorkController(SiteWork work, SiteViews views, ClothService cloth, AccountService accounts, HeavyWork heavy) {
+    SiteWorkController(
+            SiteWork work,
+            SiteService sites,
+            SiteViews views,
+            ClothService cloth,
+            AccountService accounts,
+            HeavyWork heavy) {
+        this.sites = sites;
         this.heavy = heavy;
         this.work = work;
         this.views = views;
@@ -159,7 +167,7 @@ class SiteWorkController {
                                 .filename(site + ".zip")
                                 .build()
                                 .toString())
-                .body(work.archive(site));
+                .body(KitArchive.write(sites.files(sites.get(site))));
     }
 
     /** Takes in a site: an archive of one, an archive of plain pages, or pages by themselves. */

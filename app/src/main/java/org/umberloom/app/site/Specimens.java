@@ -13,15 +13,22 @@ import org.umberloom.core.token.Names;
 
 /** The built-in pages that show every part on each surface of a theme, as a site that every theme has. */
 public final class Specimens {
-    /** No site can have it: a tilde stands in no slug. */
-    public static final String SLUG = "~specimen";
+    /** Begins the names of built-in sites: it stands in no slug. */
+    private static final String BUILT_IN = "~";
+
+    public static final String SLUG = BUILT_IN + "specimen";
     /** Pages that show one part alone. */
-    static final String PARTS = "~part";
+    static final String PARTS = BUILT_IN + "part";
 
     static final String NAME = "Specimen";
     private static final String KIND = "specimen";
 
     private Specimens() {}
+
+    /** Whether a name is that of built-in pages, rather than of a site. */
+    static boolean isOne(String site) {
+        return site.startsWith(BUILT_IN);
+    }
 
     /** One page for each surface, the page's own first. */
     public static List<Page> of(ThemeDocument theme) {

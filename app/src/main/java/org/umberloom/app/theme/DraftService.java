@@ -30,7 +30,6 @@ import org.umberloom.core.token.ValueText;
  */
 @Service
 public class DraftService {
-    private static final int LONGEST_LABEL = 400;
     private static final int KEEP_WHOLE_EVERY = 64;
     private static final String START = "start";
     private static final String EDIT = "edit";
@@ -102,7 +101,7 @@ public class DraftService {
                     row.id(),
                     0,
                     START,
-                    shortened(label),
+                    LogLabel.shortened(label),
                     null,
                     null,
                     null,
@@ -162,7 +161,7 @@ public class DraftService {
                         newest.id(),
                         number,
                         EDIT,
-                        shortened(edit.label()),
+                        LogLabel.shortened(edit.label()),
                         null,
                         number,
                         null,
@@ -405,13 +404,6 @@ public class DraftService {
 
     private LocalDateTime now() {
         return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
-    }
-
-    /** Never cut in the middle of a character. */
-    private static String shortened(String label) {
-        if (label.length() <= LONGEST_LABEL) return label;
-        int end = Character.isHighSurrogate(label.charAt(LONGEST_LABEL - 2)) ? LONGEST_LABEL - 2 : LONGEST_LABEL - 1;
-        return label.substring(0, end) + "…";
     }
 
     /** What is thrown for a theme that is not there. */

@@ -32,21 +32,19 @@ record Writable(
         String of,
         String context,
         int holds) {
-    private static final WornSites.Named NOWHERE = new WornSites.Named(Scope.kind("any"), "", List.of());
-
     /** Every set and context of a theme, and each scope: in all combinations, and under each context. */
     static List<Writable> of(ThemeDocument theme, List<WornSites.Named> known) {
         List<Writable> all = new ArrayList<>();
-        theme.sets().keySet().forEach(set -> all.add(of(theme, Place.set(set), NOWHERE)));
+        theme.sets().keySet().forEach(set -> all.add(of(theme, new Place.InSet(set))));
         theme.modifiers().forEach((name, modifier) -> modifier.contexts()
                 .keySet()
-                .forEach(context -> all.add(of(theme, Place.context(name, context), NOWHERE))));
+                .forEach(context -> all.add(of(theme, new Place.InContext(name, context)))));
         Map<Scope, WornSites.Named> scopes = new LinkedHashMap<>();
         known.forEach(one -> scopes.put(one.scope(), one));
         theme.scopesWritten()
                 .forEach(scope -> scopes.putIfAbsent(scope, new WornSites.Named(scope, scope.words(), List.of(scope))));
         for (Scope scope : scopes.keySet()) {
-            Set<Place> places = new LinkedHashSet<>(List.of(Place.scope(scope)));
+            Set<Place.InScope> places = new LinkedHashSet<>(List.of(Place.scope(scope)));
             theme.order().stream().filter(ThemeDocument.OrderEntry::modifier).forEach(entry -> theme.modifier(
                             entry.name())
                     .contexts()
@@ -60,35 +58,41 @@ record Writable(
         return all;
     }
 
-    private static Writable of(ThemeDocument theme, Place place, WornSites.Named called) {
-        int holds = theme.at(place).tokenCount()
+    private static Writable of(ThemeDocument theme, Place.InSet in) {
+        return new Writable(in.toString(), "set", in.set(), "", List.of(), "", "", holds(theme, in));
+    }
+
+    private static Writable of(ThemeDocument theme, Place.InContext in) {
+        return new Writable(
+                in.toString(),
+                "context",
+                in.modifier() + "/" + in.context(),
+                "",
+                List.of(),
+                in.modifier(),
+                in.context(),
+                holds(theme, in));
+    }
+
+    private static Writable of(ThemeDocument theme, Place.InScope in, WornSites.Named called) {
+        return new Writable(
+                in.toString(),
+                "scope",
+                called.words()
+                        + in.under().map(under -> " in " + under.context()).orElse(""),
+                in.scope().toString(),
+                called.reaching().stream().map(Scope::toString).toList(),
+                in.under().map(Place.InContext::modifier).orElse(""),
+                in.under().map(Place.InContext::context).orElse(""),
+                holds(theme, in));
+    }
+
+    /** How many tokens and choices stand at a place. */
+    private static int holds(ThemeDocument theme, Place place) {
+        return theme.at(place).tokenCount()
                 + theme.at(place)
                         .group(TokenPath.of(Choices.GROUP))
                         .map(group -> group.children().size())
                         .orElse(0);
-        if (place instanceof Place.InSet in)
-            return new Writable(place.toString(), "set", in.set(), "", List.of(), "", "", holds);
-        if (place instanceof Place.InContext in)
-            return new Writable(
-                    place.toString(),
-                    "context",
-                    in.modifier() + "/" + in.context(),
-                    "",
-                    List.of(),
-                    in.modifier(),
-                    in.context(),
-                    holds);
-        Place.InScope scoped = (Place.InScope) place;
-        String words =
-                called.words() + scoped.under().map(in -> " in " + in.context()).orElse("");
-        return new Writable(
-                place.toString(),
-                "scope",
-                words,
-                scoped.scope().toString(),
-                called.reaching().stream().map(Scope::toString).toList(),
-                scoped.under().map(Place.InContext::modifier).orElse(""),
-                scoped.under().map(Place.InContext::context).orElse(""),
-                holds);
     }
 }
