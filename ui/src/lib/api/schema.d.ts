@@ -52,7 +52,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sites/{site}/pages/{page}": {
+    "/api/sites/{site}/pieces/{piece}/title": {
         parameters: {
             query?: never;
             header?: never;
@@ -60,6 +60,54 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        put: operations["rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pieces/{piece}/spread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["spread"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pieces/{piece}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put"];
+        post?: never;
+        delete: operations["takeOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
         put: operations["describePage"];
         post?: never;
         delete: operations["removePage"];
@@ -155,7 +203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post: operations["create"];
         delete?: never;
@@ -372,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages": {
         parameters: {
             query?: never;
@@ -398,6 +462,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["copyPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pages/{page}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change"];
         delete?: never;
         options?: never;
         head?: never;
@@ -587,7 +667,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1204,6 +1284,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pieces/{piece}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dissolve"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/others": {
         parameters: {
             query?: never;
@@ -1277,17 +1373,28 @@ export interface components {
             /** Format: int64 */
             theme: number;
         };
-        Described: {
+        PieceNamed: {
             /** Format: int32 */
             base: number;
             title: string;
-            kind: string;
         };
         Stacks: {
             /** Format: int32 */
             revision: number;
             undo: string;
             redo: string;
+        };
+        PieceSpread: {
+            /** Format: int32 */
+            base: number;
+            everywhere: boolean;
+            kinds: string[];
+        };
+        Described: {
+            /** Format: int32 */
+            base: number;
+            title: string;
+            kind: string;
         };
         Ordered: {
             /** Format: int32 */
@@ -1752,11 +1859,26 @@ export interface components {
             strays: string[];
             reason: string;
         };
+        PieceBegun: {
+            /** Format: int32 */
+            base: number;
+            page: string;
+            /** Format: int32 */
+            at: number;
+            title: string;
+            everywhere: boolean;
+            kinds: string[];
+        };
         NewPage: {
             /** Format: int32 */
             base: number;
             kind: string;
             title: string;
+        };
+        PageChanged: {
+            /** Format: int32 */
+            base: number;
+            change: components["schemas"]["Change"];
         };
         Followed: {
             /** Format: int32 */
@@ -2104,6 +2226,15 @@ export interface components {
             reason: string;
             instead: string;
         };
+        PieceView: {
+            name: string;
+            title: string;
+            everywhere: boolean;
+            kinds: string[];
+            pages: string[];
+            /** Format: int32 */
+            own: number;
+        };
         WholePage: {
             slug: string;
             title: string;
@@ -2141,6 +2272,7 @@ export interface components {
             pages: components["schemas"]["WholePage"][];
             places: components["schemas"]["WholePlace"][];
             strays: components["schemas"]["StrayView"][];
+            pieces: components["schemas"]["PieceView"][];
             wore: components["schemas"]["WoreView"][];
         };
         WoreView: {
@@ -2148,6 +2280,68 @@ export interface components {
             themeId: number;
             theme: string;
             until: string;
+        };
+        BlockView: {
+            /** Format: int32 */
+            at: number;
+            tag: string;
+            words: string;
+            region: boolean;
+            surface: string;
+            reach: string;
+            room: string;
+            shown: boolean;
+            piece: string;
+            /** Format: int32 */
+            own: number;
+        };
+        HeadingView: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            level: number;
+            /** Format: int32 */
+            look: number;
+            words: string;
+            shown: boolean;
+            fault: string;
+        };
+        PageLaid: {
+            site: string;
+            name: string;
+            slug: string;
+            title: string;
+            kind: string;
+            /** Format: int64 */
+            themeId: number;
+            combo: string;
+            /** Format: int32 */
+            revision: number;
+            undo: string;
+            redo: string;
+            pages: components["schemas"]["PageNamed"][];
+            blocks: components["schemas"]["BlockView"][];
+            headings: components["schemas"]["HeadingView"][];
+            missing: string;
+            surfaces: components["schemas"]["Standing"][];
+            parts: components["schemas"]["PartNamed"][];
+            pictures: string[];
+            pieces: components["schemas"]["PieceView"][];
+        };
+        PageNamed: {
+            slug: string;
+            title: string;
+            kind: string;
+        };
+        PartNamed: {
+            name: string;
+            title: string;
+        };
+        Standing: {
+            name: string;
+            ground: string;
+            text: string;
+            accent: string;
         };
         LegibilityView: {
             words: string;
@@ -2756,6 +2950,74 @@ export interface components {
             op: "proposeContrast";
         };
         Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
+        GroundChange: {
+            at?: number;
+            surface: string;
+            /** @enum {string} */
+            op: "ground";
+        };
+        ExtentChange: {
+            at?: number;
+            /** @enum {string} */
+            reach: "content" | "wide" | "full";
+            /** @enum {string} */
+            op: "extent";
+        };
+        AirChange: {
+            at?: number;
+            /** @enum {string} */
+            room: "standard" | "close" | "ample";
+            /** @enum {string} */
+            op: "air";
+        };
+        ShiftChange: {
+            at?: number;
+            by?: number;
+            /** @enum {string} */
+            op: "shift";
+        };
+        DoubleChange: {
+            at?: number;
+            /** @enum {string} */
+            op: "double";
+        };
+        DropChange: {
+            at?: number;
+            /** @enum {string} */
+            op: "drop";
+        };
+        InsertChange: {
+            at?: number;
+            part: string;
+            /** @enum {string} */
+            op: "insert";
+        };
+        LookChange: {
+            at?: number;
+            level?: string;
+            /** @enum {string} */
+            op: "look";
+        };
+        WordsChange: {
+            at?: number;
+            text: string;
+            /** @enum {string} */
+            op: "words";
+        };
+        PictureChange: {
+            at?: number;
+            source: string;
+            alternative: string;
+            /** @enum {string} */
+            op: "picture";
+        };
+        ShownChange: {
+            at?: number;
+            shown?: boolean;
+            /** @enum {string} */
+            op: "shown";
+        };
+        Change: components["schemas"]["GroundChange"] | components["schemas"]["ExtentChange"] | components["schemas"]["AirChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["DoubleChange"] | components["schemas"]["DropChange"] | components["schemas"]["InsertChange"] | components["schemas"]["LookChange"] | components["schemas"]["WordsChange"] | components["schemas"]["PictureChange"] | components["schemas"]["ShownChange"];
     };
     responses: never;
     parameters: never;
@@ -2858,6 +3120,131 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceNamed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    spread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceSpread"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    takeOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PageLaid"];
+                };
             };
         };
     };
@@ -3037,7 +3424,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: {
                 putAway?: boolean;
@@ -3458,6 +3845,32 @@ export interface operations {
             };
         };
     };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceBegun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
     addPage: {
         parameters: {
             query?: never;
@@ -3495,6 +3908,33 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageChanged"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3846,7 +4286,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    page_2: {
         parameters: {
             query?: {
                 surface?: string;
@@ -4777,6 +5217,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Cloth"];
+                };
+            };
+        };
+    };
+    dissolve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
                 };
             };
         };

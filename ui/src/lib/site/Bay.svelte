@@ -143,7 +143,7 @@
       if (!scope || (one !== target && !scope.startsWith('section='))) continue;
       steps.push({
         place: `scope:${scope}`,
-        words: one === target ? 'this element' : `this ${named(one)}`,
+        words: `this ${one === target ? 'element' : named(one)}${one.hasAttribute('data-piece') ? ', here alone' : scope.includes(':~') ? ', on every page' : ''}`,
         reaching: [...whole, ...spots(one), ...(one.hasAttribute('data-spot') ? [] : [scope])]
       });
     }

@@ -9,6 +9,7 @@
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
+  import PieceList from '$lib/site/PieceList.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
@@ -241,6 +242,9 @@
                 >
               </div>
               <div class="flex gap-1">
+                <a class="button button-quiet h-6 px-1 text-xs" href="/sites/{slug}/{one.slug}" aria-label="Lay out “{one.title}”"
+                  >Lay out</a
+                >
                 <button
                   class="button button-quiet h-6 px-1 text-xs text-muted"
                   onclick={() =>
@@ -272,6 +276,41 @@
             </form>
           </li>
         </ul>
+      </section>
+
+      <section class="mb-8" aria-labelledby="pieces">
+        <h2 class="font-display mb-1 text-xl text-heading" id="pieces">Pieces</h2>
+        <PieceList
+          pieces={site.pieces}
+          pages={site.pages}
+          onput={(piece, page, there) => {
+            const at = { params: { path: { site: slug, piece, page } } };
+            return done(() =>
+              store(() =>
+                there
+                  ? api.PUT('/api/sites/{site}/pieces/{piece}/pages/{page}', at)
+                  : api.DELETE('/api/sites/{site}/pieces/{piece}/pages/{page}', at)
+              )
+            );
+          }}
+          onspread={(piece, everywhere, kinds) =>
+            done(() =>
+              store(() =>
+                api.PUT('/api/sites/{site}/pieces/{piece}/spread', {
+                  params: { path: { site: slug, piece } },
+                  body: { base, everywhere, kinds }
+                })
+              )
+            )}
+          onrename={(piece, title) =>
+            done(() =>
+              store(() =>
+                api.PUT('/api/sites/{site}/pieces/{piece}/title', { params: { path: { site: slug, piece } }, body: { base, title } })
+              )
+            )}
+          ondissolve={(piece) =>
+            done(() => store(() => api.DELETE('/api/sites/{site}/pieces/{piece}', { params: { path: { site: slug, piece } } })))}
+        />
       </section>
 
       <div class="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">

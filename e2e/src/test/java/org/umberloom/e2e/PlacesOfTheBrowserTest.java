@@ -147,6 +147,14 @@ class PlacesOfTheBrowserTest {
         region(html, page, List.of("1", "2"), "accent");
         html.append(open(page, 4, "div", "deep"));
         region(html, page, List.of("1", "2", "4"), "deep");
+        // A placement of a piece: its own name is this page's, those within are the same on every page.
+        html.append("</div></div>").append(open(page, 5, "aside", "").replace(">", " data-piece=\"band\">"));
+        region(html, page, List.of("1", "2", "5"), "tint");
+        html.append(open("~band", 1, "div", "tint"));
+        region(html, page, List.of("1", "2", "5", "~band.1"), "tint");
+        html.append(open("~band", 2, "div", ""));
+        region(html, page, List.of("1", "2", "5", "~band.1", "~band.2"), "tint");
+        html.append("</div></div></aside><div><div>");
         return html.append("</div></div></section></div></section></body></html>")
                 .toString();
     }
@@ -159,7 +167,9 @@ class PlacesOfTheBrowserTest {
     private void region(StringBuilder html, String page, List<String> spots, String surface) {
         Region region = new Region(
                 page + regions.size(),
-                spots.stream().map(spot -> page + "." + spot).toList(),
+                spots.stream()
+                        .map(spot -> spot.contains(".") ? spot : page + "." + spot)
+                        .toList(),
                 surface);
         regions.add(region);
         for (Role role : Contract.standard().roles().values()) {
@@ -170,6 +180,10 @@ class PlacesOfTheBrowserTest {
             html.append("<i data-probe=\"" + probe + "\" data-property=\"" + property + "\" style=\"display:block;"
                     + property + ":var(" + CustomProperties.nameOf(role.general()) + ")\">x</i>");
         }
+    }
+
+    private static boolean isSection(String spot) {
+        return spot.startsWith("~") ? spot.endsWith(".1") : !spot.endsWith(".3");
     }
 
     private int compare(Page page, String slug, String kind, Combination look, ThemeDocument theme, String where) {
@@ -183,8 +197,7 @@ class PlacesOfTheBrowserTest {
         for (Region region : regions) {
             if (!region.id.startsWith(slug)) continue;
             List<Scope> chain = new ArrayList<>(SitePlaces.reaching(SITE, slug, kind));
-            region.spots.forEach(spot -> chain.add(
-                    Scope.spot(SITE, spot, spot.endsWith(".1") || spot.endsWith(".2") || spot.endsWith(".4"))));
+            region.spots.forEach(spot -> chain.add(Scope.spot(SITE, spot, isSection(spot))));
             Combination at = look.at(chain).completedFor(theme);
             Worn worn = Worn.of(Resolution.of(theme, at));
             if (!worn.surfaces().contains(region.surface)) continue;

@@ -19,6 +19,7 @@ import org.umberloom.app.web.Conflict;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
+import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePart;
 import org.umberloom.core.token.Names;
 
@@ -106,7 +107,7 @@ public class SiteDrafts {
      */
     public SiteDraft edit(String slug, Optional<Integer> base, Function<SiteDraft, SiteEdit> asked, Account by) {
         return store(slug, draft -> {
-            SiteEdit edit = asked.apply(draft);
+            SiteEdit edit = SiteEdits.settled(draft.site(), asked.apply(draft));
             if (base.isPresent() && base.get() < draft.revision())
                 for (SiteMapper.EntryRow since : sites.since(draft.id(), base.get()))
                     if (logged(draft.id(), since).meets(edit))

@@ -99,6 +99,7 @@ class SiteViews {
             List<WholePage> pages,
             List<WholePlace> places,
             List<StrayView> strays,
+            List<PageViews.PieceView> pieces,
             List<WoreView> wore) {}
 
     /** A theme that a site wore before, and until when. */
@@ -139,6 +140,7 @@ class SiteViews {
                 site.pages().stream().map(page -> page(site, page, strays)).toList(),
                 places(draft, theme.theme(), look),
                 strays,
+                PageViews.pieces(site),
                 mapper.wore(draft.id()).stream()
                         .map(one -> new WoreView(one.themeId(), one.theme(), one.until() + "Z"))
                         .toList());
@@ -241,16 +243,15 @@ class SiteViews {
         Combination look = ClothService.combination(theme, site);
         Map<List<Scope>, Worn> known = new HashMap<>();
         List<StrayView> views = new ArrayList<>();
-        for (SitePage page : site.pages())
-            for (Strays.Stray stray : Strays.on(page)) {
-                List<Scope> reaching = page.reaching(site.slug()).stream()
-                        .filter(worn::writesAt)
-                        .toList();
-                Worn there = known.computeIfAbsent(
-                        reaching,
-                        scopes -> Worn.of(Resolution.of(worn, look.at(scopes).completedFor(worn))));
-                views.add(view(site, page, stray, there));
-            }
+        for (Strays.Stray stray : Strays.in(site)) {
+            SitePage page = site.page(stray.page());
+            List<Scope> reaching =
+                    page.reaching(site.slug()).stream().filter(worn::writesAt).toList();
+            Worn there = known.computeIfAbsent(
+                    reaching,
+                    scopes -> Worn.of(Resolution.of(worn, look.at(scopes).completedFor(worn))));
+            views.add(view(site, page, stray, there));
+        }
         return views;
     }
 

@@ -101,14 +101,13 @@ class SitesOnTheBench implements WornSites {
         SitePlaces places = draft.places();
         for (Scope scope : unnamed) {
             if (!scope.level().isSpot() || !scope.site().equals(places.site()) || named(draft, scope)) continue;
-            String slug = Spots.pageIn(scope.name());
-            Optional<SitePlaces.Spot> spot =
-                    draft.site().find(slug).flatMap(page -> Spots.unnamed(scope.site(), page.html(), scope.name()));
-            if (spot.isEmpty()) continue;
             List<SitePlaces.PagePlace> pages = new ArrayList<>();
             for (SitePlaces.PagePlace page : places.pages()) {
                 List<SitePlaces.Spot> spots = new ArrayList<>(page.spots());
-                if (page.page().equals(slug)) spots.add(spot.get());
+                // One that lies in a piece is on every page that holds the piece.
+                if (Spots.pieceIn(scope.name()).isPresent() || page.page().equals(Spots.pageIn(scope.name())))
+                    Spots.unnamed(scope.site(), draft.site().page(page.page()).html(), scope.name())
+                            .ifPresent(spots::add);
                 pages.add(new SitePlaces.PagePlace(page.page(), page.kind(), spots));
             }
             places = new SitePlaces(places.site(), pages);
@@ -146,8 +145,12 @@ class SitesOnTheBench implements WornSites {
 
     /** What people call a spot: what it is and the first words in it. */
     static String words(SiteDocument site, Scope spot) {
-        Optional<SitePage> page = site.find(Spots.pageIn(spot.name()));
-        return page.flatMap(one -> Spots.words(one.html(), spot.name()).map(said -> said + " on “" + one.title() + "”"))
+        Optional<String> piece = Spots.pieceIn(spot.name())
+                .flatMap(name -> Optional.ofNullable(site.pieces().get(name)))
+                .map(one -> " in the piece “" + one.title() + "”");
+        return site.findPageOf(spot)
+                .flatMap(page -> Spots.words(page.html(), spot.name())
+                        .map(said -> said + piece.orElse(" on “" + page.title() + "”")))
                 .orElse(spot.words());
     }
 

@@ -10,22 +10,31 @@ import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.format.EditShape;
+import org.umberloom.core.format.PageChangeJson;
 
 /** Every kind of edit in the OpenAPI description, written from the very records that are read. */
 final class EditDescription {
     private static final String EDIT = "Edit";
+    private static final String CHANGE = "Change";
     private static final String OP = "op";
     private static final String REF = "#/components/schemas/";
-    private static final List<String> WITH_AN_EDIT = List.of("EditRequest", "FixView");
 
     private EditDescription() {}
 
     static void add(OpenAPI api) {
+        add(api, EDIT, EditJson.shapes(), List.of("EditRequest", "FixView"));
+        add(api, CHANGE, PageChangeJson.shapes(), List.of("PageChanged"));
+    }
+
+    /** @param holders that have one of them in a field of its name */
+    private static void add(OpenAPI api, String what, Map<String, EditShape.Fields> kinds, List<String> holders) {
         ComposedSchema any = new ComposedSchema();
-        EditJson.shapes().forEach((name, fields) -> {
-            String schema = Character.toUpperCase(name.charAt(0)) + name.substring(1) + EDIT;
+        kinds.forEach((name, fields) -> {
+            String schema = Character.toUpperCase(name.charAt(0)) + name.substring(1) + what;
             ObjectSchema one = object(fields);
             one.addProperty(OP, new StringSchema()._enum(List.of(name)));
             List<String> needed = new ArrayList<>(List.of(OP));
@@ -34,9 +43,12 @@ final class EditDescription {
             api.getComponents().addSchemas(schema, one);
             any.addOneOfItem(new Schema<>().$ref(REF + schema));
         });
-        api.getComponents().addSchemas(EDIT, any);
-        for (String holder : WITH_AN_EDIT)
-            api.getComponents().getSchemas().get(holder).addProperty("edit", new Schema<>().$ref(REF + EDIT));
+        api.getComponents().addSchemas(what, any);
+        for (String holder : holders)
+            api.getComponents()
+                    .getSchemas()
+                    .get(holder)
+                    .addProperty(what.toLowerCase(Locale.ROOT), new Schema<>().$ref(REF + what));
     }
 
     private static ObjectSchema object(EditShape.Fields fields) {

@@ -16,7 +16,8 @@ class Screens {
         "/kit/{theme}",
         "/dress/{theme}",
         "/sites",
-        "/sites/{site}"
+        "/sites/{site}",
+        "/sites/{site}/{page}"
     })
     String screen() {
         return "forward:/index.html";

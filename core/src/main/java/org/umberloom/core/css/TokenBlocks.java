@@ -265,7 +265,7 @@ final class TokenBlocks {
         Set<String> read = usage.everything() ? own.keySet() : read(spot, own);
         own.forEach((name, value) -> {
             if (!read.contains(name)) return;
-            Optional<String> said = best(where, conditions, dark, CustomProperties.ROOT, name, where::equals);
+            Optional<String> said = best(where, conditions, dark, CustomProperties.ROOT, name, where::sameSpot);
             if (said.isEmpty() && spot.names())
                 said = best(
                         where,
@@ -273,7 +273,7 @@ final class TokenBlocks {
                         dark,
                         spot.surface(),
                         name,
-                        one -> one.spot().isPresent() && !one.equals(where));
+                        one -> one.spot().isPresent() && !one.sameSpot(where));
             if (said.map(one -> !one.equals(value)).orElse(differing.contains(name)))
                 missing.computeIfAbsent(CustomProperties.ROOT, key -> new LinkedHashMap<>())
                         .put(name, value);

@@ -1,8 +1,11 @@
 package org.umberloom.core.css;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.umberloom.core.theme.Scope;
@@ -54,16 +57,37 @@ record Where(List<Scope> reaching, String root, String kind, String page, Option
                 all.add(new Where(
                         places.reaching(page), Stylesheet.selector(own), page.kind(), page.page(), Optional.empty()));
         }
+        // A spot of a piece stands on several pages, and what is around it there can differ. It comes after all that
+        // can be around
+        // it on any of them.
+        Map<Scope, Integer> pages = new HashMap<>();
         for (SitePlaces.PagePlace page : places.pages())
-            for (SitePlaces.Spot spot : page.spots())
-                if (theme.writesAt(spot.scope()))
-                    all.add(new Where(places.reaching(page, spot), "", page.kind(), page.page(), Optional.of(spot)));
+            for (SitePlaces.Spot spot : page.spots()) pages.merge(spot.scope(), 1, Integer::sum);
+        Set<Scope> before = new HashSet<>();
+        for (boolean shared : new boolean[] {false, true})
+            for (SitePlaces.PagePlace page : places.pages())
+                for (SitePlaces.Spot spot : page.spots())
+                    if (theme.writesAt(spot.scope()) && pages.get(spot.scope()) > 1 == shared)
+                        all.add(new Where(
+                                places.reaching(page, spot),
+                                before.add(spot.scope())
+                                        ? ""
+                                        : Stylesheet.selector(Scope.page(places.site(), page.page())),
+                                page.kind(),
+                                page.page(),
+                                Optional.of(spot)));
         return all;
+    }
+
+    /** Whether it is about the same spot, be it on another page. */
+    boolean sameSpot(Where other) {
+        return spot.map(SitePlaces.Spot::scope).equals(other.spot.map(SitePlaces.Spot::scope));
     }
 
     /** Whether what is written there also reaches pages, or the spot, of another. */
     boolean covers(Where other) {
-        if (spot.isPresent()) return other.reaching.contains(spot.get().scope());
+        if (spot.isPresent())
+            return other.reaching.contains(spot.get().scope()) && (root.isEmpty() || page.equals(other.page));
         return (kind.isEmpty() || kind.equals(other.kind)) && (page.isEmpty() || page.equals(other.page));
     }
 

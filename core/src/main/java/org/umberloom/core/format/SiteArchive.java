@@ -14,8 +14,10 @@ import java.util.TreeMap;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.page.Pieces;
 import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
@@ -53,7 +55,8 @@ public final class SiteArchive {
         Map<String, byte[]> files = new LinkedHashMap<>();
         SiteJson.write(site).forEach((key, content) -> {
             Map<String, Object> data = Json.readObject(FILE, content);
-            if (key.startsWith("page/")) data.remove("html");
+            // Markup stands in the pages, also that of pieces.
+            if (key.startsWith("page/") || key.startsWith("piece/")) data.remove("html");
             parts.put(key, data);
         });
         said.put("parts", parts);
@@ -79,8 +82,14 @@ public final class SiteArchive {
         List<String> notes = new ArrayList<>();
         Map<String, String> parts = new LinkedHashMap<>();
         Map<String, Integer> removed = new TreeMap<>();
+        Map<String, Map<String, Object>> pieces = new LinkedHashMap<>();
+        Map<String, String> placed = new LinkedHashMap<>();
         Json.object("The parts of a site", said.get("parts")).forEach((key, content) -> {
             Map<String, Object> data = new LinkedHashMap<>(Json.object(key, content));
+            if (key.startsWith("piece/")) {
+                pieces.put(key.substring("piece/".length()), data);
+                return;
+            }
             if (key.startsWith("page/")) {
                 byte[] html = files.get(key.substring("page/".length()) + HTML);
                 if (html == null)
@@ -90,12 +99,23 @@ public final class SiteArchive {
                 // What went out of here as it is comes in as it is; what somebody wrote since is looked through.
                 PageCleaning.Cleaned clean = PageCleaning.of(markup, Optional::of);
                 clean.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
-                data.put("html", clean.removed().isEmpty() && clean.styles().isBlank() ? markup : clean.html());
+                String kept = clean.removed().isEmpty() && clean.styles().isBlank() ? markup : clean.html();
+                Pieces.of(kept).forEach(placed::putIfAbsent);
+                data.put("html", kept);
             }
             parts.put(key, Json.writeCompact(data));
         });
+        pieces.forEach((piece, data) -> {
+            if (placed.containsKey(piece)) {
+                data.put("html", placed.get(piece));
+                parts.put("piece/" + piece, Json.writeCompact(data));
+            } else notes.add("The piece “" + Names.shown(piece) + "” was left out: no page holds it.");
+        });
         told(removed, notes);
-        SiteDocument site = SiteJson.read(Json.string("The site’s short name", said.get("slug")), parts);
+        SiteDocument read = SiteJson.read(Json.string("The site’s short name", said.get("slug")), parts);
+        SiteDocument site = SiteEdits.settled(read, new SiteEdit("taken in", List.of()))
+                .applyTo(read)
+                .site();
         if (site.pages().isEmpty()) throw none();
         Map<String, Object> licenses =
                 said.containsKey("licenses") ? Json.object("Licenses", said.get("licenses")) : Map.of();

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.site.SchemePolicy;
@@ -12,6 +14,7 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.site.SitePiece;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.token.Group;
 
@@ -21,6 +24,7 @@ import org.umberloom.core.token.Group;
  */
 public final class SiteJson {
     private static final String PAGE = "page/";
+    private static final String PIECE = "piece/";
     private static final String AT = "at/";
     private static final String LABEL = "label";
     private static final String PARTS = "parts";
@@ -98,6 +102,12 @@ public final class SiteJson {
             data.put("title", page.page().get().title());
             data.put("kind", page.page().get().kind());
             data.put("html", page.page().get().html());
+        } else if (part instanceof SitePart.Piece piece) {
+            if (piece.piece().isEmpty()) return Optional.empty();
+            data.put("title", piece.piece().get().title());
+            data.put("everywhere", piece.piece().get().everywhere());
+            data.put("kinds", List.copyOf(piece.piece().get().kinds()));
+            data.put("html", piece.piece().get().html());
         } else if (part instanceof SitePart.Written written) {
             if (written.tokens().equals(Group.EMPTY)) return Optional.empty();
             data.putAll(TokensJson.data(written.tokens()));
@@ -119,6 +129,10 @@ public final class SiteJson {
                             Json.string("A page’s title", page.get("title")),
                             Json.string("A page’s kind", page.get("kind")),
                             Json.string("A page’s markup", page.get("html")))));
+        }
+        if (key.startsWith(PIECE)) {
+            String name = key.substring(PIECE.length());
+            return new SitePart.Piece(name, content.map(piece -> piece(name, piece)));
         }
         if (key.startsWith(AT)) {
             if (!(Place.parse(key.substring(AT.length())) instanceof Place.InScope place))
@@ -149,6 +163,18 @@ public final class SiteJson {
                         .toList());
             default -> throw new FormatException("A site has no “" + key + "”.");
         };
+    }
+
+    private static SitePiece piece(String name, Map<String, Object> data) {
+        Set<String> kinds = new TreeSet<>();
+        Json.list("The kinds of pages that have a piece", data.getOrDefault("kinds", List.of()))
+                .forEach(kind -> kinds.add(Json.string("A page’s kind", kind)));
+        return new SitePiece(
+                name,
+                Json.string("A piece’s title", data.get("title")),
+                Boolean.TRUE.equals(data.get("everywhere")),
+                kinds,
+                Json.string("A piece’s markup", data.get("html")));
     }
 
     private static Group tokens(String where, Map<String, Object> data) {

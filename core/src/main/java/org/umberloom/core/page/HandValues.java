@@ -58,6 +58,7 @@ public final class HandValues {
      * @param value    as CSS
      * @param reading  what would govern the property there, such as {@code surface.text} or {@code type.h1.size}
      * @param surface  that the element stands on
+     * @param piece    that it lies in; empty for none
      */
     public record HandValue(
             int at,
@@ -67,7 +68,8 @@ public final class HandValues {
             String property,
             String value,
             String reading,
-            String surface) {}
+            String surface,
+            String piece) {}
 
     /** A rule of the contract as one of its selectors says it: which property takes which reading. */
     private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
@@ -148,6 +150,7 @@ public final class HandValues {
                 || Set.of("inherit", "initial", "unset", "revert").contains(value)) return Optional.empty();
         return governing(element, name).map(reading -> {
             Element standing = element.closest("[" + SURFACE + "]");
+            Element piece = element.closest("[" + Pieces.PLACED + "]");
             String words = element.text();
             return new HandValue(
                     at,
@@ -157,7 +160,8 @@ public final class HandValues {
                     name,
                     value,
                     reading,
-                    standing == null ? Surfaces.PAGE : standing.attr(SURFACE));
+                    standing == null ? Surfaces.PAGE : standing.attr(SURFACE),
+                    piece == null ? "" : piece.attr(Pieces.PLACED));
         });
     }
 

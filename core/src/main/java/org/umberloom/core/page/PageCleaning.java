@@ -185,6 +185,11 @@ public final class PageCleaning {
                 || lower.contains("\\");
     }
 
+    /** Whether an address is a file that lies beside the page, and neither reaches out nor up. */
+    static boolean isOwnFile(String address) {
+        return !address.isBlank() && !isRemote(address) && !address.startsWith("/") && !address.contains("..");
+    }
+
     private void comments(Node node) {
         for (Node child : new ArrayList<>(node.childNodes()))
             if (child instanceof Comment comment) {

@@ -26,6 +26,8 @@ public final class Spots {
     public static final String NAME = "data-spot";
     /** On a page that is looked at: the scope that each element is, or would be. */
     public static final String AT = "data-at";
+    /** On a page that is looked at: where each element stands in the body. */
+    public static final String NTH = "data-nth";
 
     private static final String SURFACE = "data-surface";
     private static final Set<String> SECTIONS =
@@ -72,10 +74,17 @@ public final class Spots {
                         .toList());
     }
 
-    /** The page that is spoken of in a spot's name. */
+    /** The page that is spoken of in a spot's name; of a spot that lies in a piece, the piece with its mark. */
     public static String pageIn(String spot) {
         int dot = spot.lastIndexOf('.');
         return dot < 0 ? "" : spot.substring(0, dot);
+    }
+
+    /** The piece that a spot lies in, by its name; none for one that is a page's alone. */
+    public static Optional<String> pieceIn(String spot) {
+        return Optional.of(pageIn(spot))
+                .filter(home -> home.startsWith(Pieces.MARK))
+                .map(home -> home.substring(Pieces.MARK.length()));
     }
 
     /** What a name would mean that no element of a page has yet. */
@@ -88,13 +97,15 @@ public final class Spots {
 
     /** What a spot is and how it begins, for people: {@code the section “The blue card”}. */
     public static Optional<String> words(String html, String name) {
-        return meant(Jsoup.parse(html), name).map(element -> {
-            Element heading = element.selectFirst("h1, h2, h3, h4, h5, h6");
-            String text = heading != null ? heading.text() : element.text();
-            String said = text.length() <= MOST_WORDS ? text : text.substring(0, MOST_WORDS) + "…";
-            return "the " + CALLED.getOrDefault(element.normalName(), isSection(element) ? "section" : "element")
-                    + (said.isEmpty() ? "" : " “" + said + "”");
-        });
+        return meant(Jsoup.parse(html), name).map(Spots::said);
+    }
+
+    static String said(Element element) {
+        Element heading = element.selectFirst("h1, h2, h3, h4, h5, h6");
+        String text = heading != null ? heading.text() : element.text();
+        String said = text.length() <= MOST_WORDS ? text : text.substring(0, MOST_WORDS) + "…";
+        return "the " + CALLED.getOrDefault(element.normalName(), isSection(element) ? "section" : "element")
+                + (said.isEmpty() ? "" : " “" + said + "”");
     }
 
     /** The name of the element that stands somewhere in a page's body: its own, or the one it would be given. */
@@ -105,11 +116,21 @@ public final class Spots {
             throw new IllegalArgumentException("The page “" + page + "” has no element " + at + ".");
         String own = all.get(at).attr(NAME);
         if (!own.isEmpty()) return own;
-        String name = page + "." + at;
+        String first = nameOf(all.get(at), page, at);
+        String name = first;
         // Another may have been given that name where it stood before.
         for (int more = 2; !document.getElementsByAttributeValue(NAME, name).isEmpty(); more++)
-            name = page + "." + at + "-" + more;
+            name = first + "-" + more;
         return name;
+    }
+
+    /** The name that an element is given; one within a piece is named by where it stands there. */
+    private static String nameOf(Element element, String page, int at) {
+        Element placement = element.closest("[" + Pieces.PLACED + "]");
+        return placement == null || placement == element
+                ? page + "." + at
+                : Pieces.MARK + placement.attr(Pieces.PLACED) + "."
+                        + placement.getAllElements().indexOf(element);
     }
 
     /** A page with a name at the spot it means; the same where it has it already. */
@@ -126,9 +147,11 @@ public final class Spots {
     public static void number(Document document, String site, String page) {
         int at = 0;
         for (Element element : document.body().getAllElements()) {
-            String name = element.hasAttr(NAME) ? element.attr(NAME) : page + "." + at;
-            if (at > 0)
+            String name = element.hasAttr(NAME) ? element.attr(NAME) : nameOf(element, page, at);
+            if (at > 0) {
                 element.attr(AT, Scope.spot(site, name, isSection(element)).toString());
+                element.attr(NTH, String.valueOf(at));
+            }
             at++;
         }
     }
@@ -142,7 +165,13 @@ public final class Spots {
             String place = name.substring(name.lastIndexOf('.') + 1);
             int more = place.indexOf('-');
             int at = Integer.parseInt(more < 0 ? place : place.substring(0, more));
-            List<Element> all = document.body().getAllElements();
+            Element around = pieceIn(name)
+                    .map(piece -> document.body()
+                            .getElementsByAttributeValue(Pieces.PLACED, piece)
+                            .first())
+                    .orElse(null);
+            if (around == null && pieceIn(name).isPresent()) return Optional.empty();
+            List<Element> all = (around == null ? document.body() : around).getAllElements();
             return at > 0 && at < all.size() && !all.get(at).hasAttr(NAME)
                     ? Optional.of(all.get(at))
                     : Optional.empty();

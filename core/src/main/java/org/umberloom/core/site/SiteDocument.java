@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Place;
@@ -28,6 +29,7 @@ import org.umberloom.core.token.Names;
  * @param scheme  which schemes its readers see
  * @param pages   in order
  * @param written what it writes at places of its own, each laid over the theme where it holds; never an empty tree
+ * @param pieces  that its pages hold, by their names
  * @param css     its own style sheet, in a cascade layer of its own; read again and written anew, so that it loads nothing
  */
 public record SiteDocument(
@@ -38,6 +40,7 @@ public record SiteDocument(
         SchemePolicy scheme,
         List<SitePage> pages,
         SortedMap<Place.InScope, Group> written,
+        SortedMap<String, SitePiece> pieces,
         String css) {
     private static final int MOST_PAGES = 500;
 
@@ -60,12 +63,22 @@ public record SiteDocument(
             if (!entry.getValue().equals(Group.EMPTY)) said.put(entry.getKey(), entry.getValue());
         }
         written = Collections.unmodifiableSortedMap(said);
+        pieces = Collections.unmodifiableSortedMap(new TreeMap<>(pieces));
         css = OwnSheet.of(css, PageCleaning::reaches).text();
     }
 
     /** A site that differs in nothing. */
     public static SiteDocument of(String slug, String name, List<SitePage> pages) {
-        return new SiteDocument(slug, name, "", Map.of(), SchemePolicy.READER, pages, Collections.emptySortedMap(), "");
+        return new SiteDocument(
+                slug,
+                name,
+                "",
+                Map.of(),
+                SchemePolicy.READER,
+                pages,
+                Collections.emptySortedMap(),
+                Collections.emptySortedMap(),
+                "");
     }
 
     /** All its parts; those that make it again. */
@@ -76,6 +89,7 @@ public record SiteDocument(
         pages.forEach(page -> parts.add(SitePart.Page.of(page)));
         parts.add(new SitePart.Order(pages.stream().map(SitePage::slug).toList()));
         written.forEach((place, tokens) -> parts.add(new SitePart.Written(place, tokens)));
+        pieces.forEach((piece, one) -> parts.add(SitePart.Piece.of(one)));
         if (!css.isEmpty()) parts.add(new SitePart.OwnCss(css));
         return parts;
     }
@@ -100,15 +114,36 @@ public record SiteDocument(
                         .toList());
     }
 
-    /** The page that a spot is on: it stands in the spot's name. @throws NoSuchElementException when no page has it */
+    /** @throws NoSuchElementException when there is no such piece */
+    public SitePiece piece(String piece) {
+        return Optional.ofNullable(pieces.get(piece))
+                .orElseThrow(() -> new NoSuchElementException(
+                        "The site “" + name + "” has no piece “" + Names.shown(piece) + "”."));
+    }
+
+    /** The pages that hold a piece. */
+    public List<SitePage> holding(String piece) {
+        return pages.stream()
+                .filter(page -> Pieces.of(page.html()).containsKey(piece))
+                .toList();
+    }
+
+    /** The page that a spot is on; of one that lies in a piece, the first that holds it. */
+    public Optional<SitePage> findPageOf(Scope spot) {
+        return Spots.pieceIn(spot.name())
+                .map(piece -> holding(piece).stream().findFirst())
+                .orElseGet(() -> find(Spots.pageIn(spot.name())));
+    }
+
+    /** As {@link #findPageOf}. @throws NoSuchElementException when no page has it */
     public SitePage pageOf(Scope spot) {
-        return find(Spots.pageIn(spot.name()))
+        return findPageOf(spot)
                 .orElseThrow(() -> new NoSuchElementException(
                         "The site “" + name + "” has no place “" + Names.shown(spot.name()) + "”."));
     }
 
     SiteDocument withPages(List<SitePage> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, others, written, css);
+        return new SiteDocument(slug, name, tagline, look, scheme, others, written, pieces, css);
     }
 
     /** The same with a page in place of that of its address, or at the end. */
@@ -121,11 +156,15 @@ public record SiteDocument(
     }
 
     SiteDocument withWritten(Map<Place.InScope, Group> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), css);
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), pieces, css);
+    }
+
+    SiteDocument withPieces(Map<String, SitePiece> others) {
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, new TreeMap<>(others), css);
     }
 
     SiteDocument withCss(String other) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, other);
+        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, pieces, other);
     }
 
     /** The same site under another short name, with all its places. */
@@ -137,6 +176,6 @@ public record SiteDocument(
                                 place.scope().level(), otherSlug, place.scope().name()),
                         place.under()),
                 tokens));
-        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, css);
+        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, pieces, css);
     }
 }

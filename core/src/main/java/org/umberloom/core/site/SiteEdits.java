@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import org.umberloom.core.page.PageChange;
+import org.umberloom.core.page.PageChanges;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
@@ -39,9 +41,8 @@ public final class SiteEdits {
         String html = site.pages().isEmpty()
                 ? PageMarkup.first(site.name(), kind, title.trim())
                 : PageMarkup.like(site.pages().get(0).html(), kind, title.trim());
-        return new SiteEdit(
-                "new page “" + title.trim() + "”",
-                List.of(SitePart.Page.of(new SitePage(slug, title.trim(), kind, html))));
+        SitePage page = SitePieces.belonging(site, new SitePage(slug, title.trim(), kind, html));
+        return new SiteEdit("new page “" + title.trim() + "”", List.of(SitePart.Page.of(page)));
     }
 
     /** @throws java.util.NoSuchElementException when there is no such page */
@@ -59,7 +60,33 @@ public final class SiteEdits {
         SitePage from = site.page(page);
         return new SiteEdit(
                 "“" + from.title() + "” described otherwise",
-                List.of(SitePart.Page.of(new SitePage(from.slug(), title.trim(), kind.trim(), from.html()))));
+                List.of(SitePart.Page.of(SitePieces.belonging(
+                        site, new SitePage(from.slug(), title.trim(), kind.trim(), from.html())))));
+    }
+
+    /** A page changed so that its looks can be tried. @throws IllegalArgumentException when it cannot be done there */
+    public static SiteEdit change(SiteDocument site, String page, PageChange change) {
+        SitePage from = site.page(page);
+        return new SiteEdit(
+                PageChanges.words(from.html(), change) + ", on “" + from.title() + "”",
+                List.of(SitePart.Page.of(from.withHtml(PageChanges.made(from.html(), change)))));
+    }
+
+    /**
+     * An edit with all that follows from it: a piece that was changed on one page changes on all, and what was written for spots
+     * that are gone goes with them.
+     */
+    public static SiteEdit settled(SiteDocument site, SiteEdit edit) {
+        SiteEdit whole = SitePieces.everywhere(site, edit);
+        SiteDocument after = whole.applyTo(site).site();
+        List<SitePart> parts = new ArrayList<>(whole.parts());
+        for (Place.InScope place : after.written().keySet()) {
+            if (!place.scope().level().isSpot()) continue;
+            String named = Spots.NAME + "=\"" + place.scope().name() + "\"";
+            if (after.pages().stream().noneMatch(page -> page.html().contains(named)))
+                parts.add(new SitePart.Written(place, Group.EMPTY));
+        }
+        return new SiteEdit(edit.label(), parts);
     }
 
     /**

@@ -23,7 +23,15 @@ public sealed interface SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
-                    site.slug(), name, tagline, site.look(), site.scheme(), site.pages(), site.written(), site.css());
+                    site.slug(),
+                    name,
+                    tagline,
+                    site.look(),
+                    site.scheme(),
+                    site.pages(),
+                    site.written(),
+                    site.pieces(),
+                    site.css());
         }
 
         @Override
@@ -49,6 +57,7 @@ public sealed interface SitePart {
                     scheme,
                     site.pages(),
                     site.written(),
+                    site.pieces(),
                     site.css());
         }
 
@@ -107,6 +116,31 @@ public sealed interface SitePart {
         @Override
         public String key() {
             return "page/" + slug;
+        }
+    }
+
+    /** A piece; none takes it away, and leaves its placements as they are. */
+    record Piece(String name, Optional<SitePiece> piece) implements SitePart {
+        public static Piece of(SitePiece piece) {
+            return new Piece(piece.name(), Optional.of(piece));
+        }
+
+        @Override
+        public SiteDocument in(SiteDocument site) {
+            Map<String, SitePiece> all = new TreeMap<>(site.pieces());
+            all.remove(name);
+            piece.ifPresent(one -> all.put(name, one));
+            return site.withPieces(all);
+        }
+
+        @Override
+        public SitePart from(SiteDocument site) {
+            return new Piece(name, Optional.ofNullable(site.pieces().get(name)));
+        }
+
+        @Override
+        public String key() {
+            return "piece/" + name;
         }
     }
 

@@ -2,10 +2,12 @@ package org.umberloom.core.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.umberloom.core.color.Ciede2000;
 import org.umberloom.core.color.Color;
@@ -16,6 +18,7 @@ import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.HandValues.HandValue;
+import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
@@ -69,9 +72,15 @@ public final class Strays {
 
     private Strays() {}
 
-    /** All strays of a site, page by page. */
+    /** All strays of a site, page by page; those of a piece once, on the first page that holds it. */
     public static List<Stray> in(SiteDocument site) {
-        return site.pages().stream().flatMap(page -> on(page).stream()).toList();
+        List<Stray> all = new ArrayList<>();
+        Set<String> before = new HashSet<>();
+        for (SitePage page : site.pages()) {
+            for (Stray stray : on(page)) if (!before.contains(stray.hand.piece())) all.add(stray);
+            before.addAll(Pieces.of(page.html()).keySet());
+        }
+        return all;
     }
 
     /** The strays of one page. */
