@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/strays/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/strays/return": {
         parameters: {
             query?: never;
@@ -333,7 +349,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["giveBack"];
+        post: operations["giveBackAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/strays/lift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lift"];
         delete?: never;
         options?: never;
         head?: never;
@@ -381,7 +413,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["giveBack_1"];
+        post: operations["giveBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1837,11 +1869,26 @@ export interface components {
             /** Format: int64 */
             id: number;
         };
+        EntriesBack: {
+            entries: components["schemas"]["Entry"][];
+        };
+        Entry: {
+            site: string;
+            /** Format: int32 */
+            revision: number;
+        };
         StrayOfSite: {
             site: string;
             id: string;
         };
         StraysOfSites: {
+            strays: components["schemas"]["StrayOfSite"][];
+        };
+        StraysLifted: {
+            /** Format: int64 */
+            theme: number;
+            path: string;
+            reason: string;
             strays: components["schemas"]["StrayOfSite"][];
         };
         NewSite: {
@@ -3681,7 +3728,29 @@ export interface operations {
             };
         };
     };
-    giveBack: {
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntriesBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giveBackAll: {
         parameters: {
             query?: never;
             header?: never;
@@ -3699,7 +3768,33 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    lift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StraysLifted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Entry"][];
+                };
             };
         };
     };
@@ -3771,7 +3866,7 @@ export interface operations {
             };
         };
     };
-    giveBack_1: {
+    giveBack: {
         parameters: {
             query?: never;
             header?: never;
@@ -4323,6 +4418,7 @@ export interface operations {
             query?: {
                 still?: boolean;
                 bare?: boolean;
+                without?: string;
             };
             header?: never;
             path: {

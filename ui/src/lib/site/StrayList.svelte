@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import StrayDistances from './StrayDistances.svelte';
   import Thumb from './Thumb.svelte';
 
   /** Strays of a site: which role each hides and how far off it is; taken back, or taken in with a reason. */
@@ -8,7 +9,8 @@
     preview,
     all,
     onreturn,
-    onkeep
+    onkeep,
+    onlift
   }: {
     strays: Schemas['StrayView'][];
     /** The address of a page as it is. */
@@ -17,11 +19,15 @@
     all: boolean;
     onreturn: (ids: string[]) => Promise<string>;
     onkeep: (ids: string[], reason: string) => Promise<string>;
+    /** Makes them one token of the theme, which those spots take. */
+    onlift: (ids: string[], path: string, reason: string) => Promise<string>;
   } = $props();
 
   let chosen = $state<string[]>([]);
   let reason = $state('');
   let busy = $state(false);
+  /** The path of the token that the chosen become; not asked for while nothing is typed. */
+  let path = $state<string | null>(null);
 
   const there = $derived(chosen.filter((id) => strays.some((one) => one.id === id)));
   /** The page whose look before and after is shown: that of the first that is chosen. */
@@ -35,6 +41,7 @@
     if (!refused) {
       chosen = [];
       reason = '';
+      path = null;
     }
   }
 
@@ -62,7 +69,35 @@
     <button class="button" disabled={busy || there.length === 0} onclick={() => does(() => onkeep(there, reason))}
       >Keep {there.length || ''}</button
     >
+    <button
+      class="button"
+      aria-expanded={path !== null}
+      disabled={busy || there.length === 0}
+      onclick={() => (path = path === null ? (strays.find((one) => one.id === there[0])?.css ? 'color.' : 'own.') : null)}
+      >Lift into the theme…</button
+    >
   </div>
+  {#if path !== null}
+    <form
+      class="flex items-end gap-2 border-b border-border py-2"
+      onsubmit={(e) => {
+        e.preventDefault();
+        const to = path ?? '';
+        void does(() => onlift(there, to, reason));
+      }}
+    >
+      <label class="flex grow flex-col"
+        ><span class="caption">Token of the theme that {there.length === 1 ? 'it becomes' : `these ${there.length} become`}</span><input
+          class="field value"
+          bind:value={path}
+          maxlength="200"
+          spellcheck="false"
+        /></label
+      >
+      <button class="button" type="submit" disabled={busy || there.length === 0 || /(^|\.)$/.test(path.trim())}>Lift {there.length}</button>
+    </form>
+  {/if}
+  <StrayDistances {strays} bind:chosen />
   {#if shown}
     <div class="flex gap-3 border-b border-border py-2" role="group" aria-label="Before and after">
       <figure>

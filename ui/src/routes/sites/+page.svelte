@@ -7,6 +7,7 @@
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
+  import AlikeRow from '$lib/site/AlikeRow.svelte';
   import BringIn from '$lib/site/BringIn.svelte';
   import Cloth from '$lib/site/Cloth.svelte';
   import ClothCell from '$lib/site/ClothCell.svelte';
@@ -55,25 +56,37 @@
     return byTheme.sort((a, b) => b.rows.length - a.rows.length);
   });
 
-  /** All strays of a group back to the theme, site by site; each site's log has one entry to undo. */
-  async function giveBack(group: Schemas['LikeView']) {
-    const sites = [...new Set(group.strays.map((stray) => stray.site))];
+  const named = (group: Schemas['LikeView']) => group.strays.map(({ site, id }) => ({ site, id }));
+
+  /** Does something to the strays of several sites; one step takes it back in all of them. Resolves to why it was refused. */
+  async function does(words: string, work: () => Promise<Schemas['Entry'][]>): Promise<string> {
+    let refused = '';
     try {
-      await store(() => api.POST('/api/strays/return', { body: { strays: group.strays.map(({ site, id }) => ({ site, id })) } }));
-      toast.success(`${group.strays.length} back to the theme`, {
-        action: {
-          label: 'Undo',
-          onClick: async () => {
-            for (const site of sites) await store(() => api.POST('/api/sites/{site}/undo', { params: { path: { site } } }));
-            await read();
-          }
-        }
-      });
+      const entries = await work();
+      toast.success(words, { action: { label: 'Undo', onClick: () => void takeBack(entries) } });
     } catch (e) {
-      toast.error('Not all of them were returned.', { description: e instanceof Problem ? e.message : String(e) });
+      refused = e instanceof Problem ? e.message : String(e);
+      toast.error('Nothing was changed.', { description: refused });
+    }
+    await read();
+    return refused;
+  }
+
+  async function takeBack(entries: Schemas['Entry'][]) {
+    try {
+      await store(() => api.POST('/api/strays/take-back', { body: { entries } }));
+    } catch (e) {
+      toast.error('Not all of it was taken back.', { description: e instanceof Problem ? e.message : String(e) });
     }
     await read();
   }
+
+  const giveBack = (group: Schemas['LikeView']) =>
+    does(`${group.strays.length} back to the theme`, () => store(() => api.POST('/api/strays/return', { body: { strays: named(group) } })));
+  const lift = (theme: number, group: Schemas['LikeView'], path: string) =>
+    does(`${group.strays.length} spots take ${path}`, () =>
+      store(() => api.POST('/api/strays/lift', { body: { theme, path, reason: '', strays: named(group) } }))
+    );
 </script>
 
 <svelte:head><title>Sites · Umber Loom</title></svelte:head>
@@ -143,31 +156,15 @@
         <h2 class="font-display text-xl text-heading" id="strays">Strays</h2>
         <p class="mb-3 text-muted">Values written by hand that hide a role, those that are one to the eye together.</p>
         <ul class="border-t border-border">
-          {#each alike.flatMap((one) => one.groups) as group (group.words)}
-            <li class="grid min-h-10 grid-cols-[1.5rem_minmax(0,1fr)_minmax(0,1fr)_auto] items-center gap-3 border-b border-border">
-              <span class="size-5 border border-line" style:background={group.css || undefined}></span>
-              <span class="min-w-0">
-                <span class="block truncate">{group.words}</span>
-                <span class="caption flex flex-wrap gap-x-2">
-                  {#each [...new Set(group.strays.map((stray) => `${stray.site}\n${stray.page}\n${stray.title}`))] as where (where)}
-                    <a class="text-link underline underline-offset-2" href="/sites/{where.split('\n')[0]}?stray={where.split('\n')[1]}"
-                      >{where.split('\n')[2]}</a
-                    >
-                  {/each}
-                </span>
-              </span>
-              <span class="flex min-w-0 items-center gap-2 text-muted">
-                {#if group.nearest}
-                  {#if group.css}<span class="size-5 shrink-0 border border-line" style:background={group.nearestCss}></span>{/if}
-                  <span class="value min-w-0 truncate"
-                    >{group.css ? `ΔE ${group.distance}` : `${group.distance} %`} from {group.nearest}</span
-                  >
-                {:else}nothing in the theme is like it{/if}
-              </span>
-              <button class="button" onclick={() => giveBack(group)}
-                >Return {group.strays.length > 1 ? `all ${group.strays.length}` : ''}</button
-              >
-            </li>
+          {#each alike as one (one.theme)}
+            {#each one.groups as group (group.words)}
+              <AlikeRow
+                {group}
+                theme={one.theme}
+                onreturn={async () => void (await giveBack(group))}
+                onlift={(path) => lift(one.theme, group, path)}
+              />
+            {/each}
           {/each}
         </ul>
       </section>

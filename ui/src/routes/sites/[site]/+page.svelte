@@ -373,6 +373,14 @@
               done(() =>
                 store(() => api.POST('/api/sites/{site}/strays/return', { params: path, body: { base, strays: ids, reason: '' } }))
               )}
+            onlift={(ids, to, reason) =>
+              done(() =>
+                store(() =>
+                  api.POST('/api/strays/lift', {
+                    body: { theme: site!.themeId, path: to, reason, strays: ids.map((id) => ({ site: slug, id })) }
+                  })
+                )
+              )}
             onkeep={(ids, reason) =>
               done(() => store(() => api.POST('/api/sites/{site}/strays/keep', { params: path, body: { base, strays: ids, reason } })))}
           />

@@ -1,5 +1,7 @@
 package org.umberloom.app.site;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Set;
 import org.jsoup.nodes.Document;
@@ -22,6 +24,7 @@ import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
@@ -41,6 +44,8 @@ import org.umberloom.core.token.Names;
 class PreviewController {
     private static final String DRAFT = "draft";
     private static final String DEFAULT = "default";
+    /** Stands in the ids of strays of a style sheet. */
+    private static final String OF_SHEET = ":" + HandValues.SHEET + ":";
 
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
@@ -119,7 +124,12 @@ class PreviewController {
             root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
         if (as.still())
             document.select("link[href=theme.css]")
-                    .attr("href", "theme.css?still=true" + (as.bare() ? "&bare=true" : ""));
+                    .attr(
+                            "href",
+                            "theme.css?still=true" + (as.bare() ? "&bare=true" : "")
+                                    + (as.without().contains(OF_SHEET)
+                                            ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
+                                            : ""));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
@@ -130,13 +140,26 @@ class PreviewController {
         return Strays.returned(site, gone).applyTo(site).site().page(page);
     }
 
+    /** The own style sheet as if some of its strays were returned. */
+    private static String returnedCss(SiteDocument site, String without) {
+        if (!without.contains(OF_SHEET)) return site.css();
+        Set<String> ids = Set.of(without.split(","));
+        List<Strays.Stray> gone = Strays.in(site).stream()
+                .filter(stray -> stray.id().contains(OF_SHEET) && ids.contains(stray.id()))
+                .toList();
+        return gone.isEmpty()
+                ? site.css()
+                : Strays.returned(site, gone).applyTo(site).site().css();
+    }
+
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
     ResponseEntity<String> stylesheet(
             @PathVariable long theme,
             @PathVariable String state,
             @PathVariable String site,
             @RequestParam(defaultValue = "false") boolean still,
-            @RequestParam(defaultValue = "false") boolean bare) {
+            @RequestParam(defaultValue = "false") boolean bare,
+            @RequestParam(defaultValue = "") String without) {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
         Usage usage = Usage.LIVE;
@@ -144,7 +167,8 @@ class PreviewController {
         String own = "";
         if (!Specimens.isOne(site)) {
             SiteDraft draft = siteDrafts.newest(site);
-            if (!bare) own = Stylesheet.own(draft.site().css());
+            if (!bare) own = Stylesheet.own(returnedCss(draft.site(), without));
+            tag += without.isEmpty() ? "" : "-" + Integer.toHexString(without.hashCode());
             tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "");
             if (still) {
                 document = document.worn(draft.site().written());

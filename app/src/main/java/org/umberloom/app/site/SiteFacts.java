@@ -28,7 +28,7 @@ record SiteFacts(
         Map<String, Integer> overrides,
         Map<String, Integer> strays) {
     /** Counts that another version made are made anew. */
-    static final int FORM = 1;
+    static final int FORM = 2;
 
     static SiteFacts of(SiteDocument site) {
         Map<String, Integer> overrides = new TreeMap<>();

@@ -1,5 +1,6 @@
 package org.umberloom.app.site;
 
+import jakarta.validation.constraints.NotBlank;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,9 +27,12 @@ import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
+import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 
 /** What people do to sites. */
@@ -164,19 +169,79 @@ class SiteWork {
         return edit(slug, base, site -> Strays.returned(site, named(site, ids)), by);
     }
 
+    /** An entry in the log of a site. */
+    record Entry(@NotBlank String site, int revision) {}
+
+    /** Strays of several sites back to the theme. */
+    List<Entry> giveBack(Map<String, List<String>> bySite, Account by) {
+        return inEach(bySite, (draft, strays) -> Strays.returned(draft.site(), strays), by);
+    }
+
+    /**
+     * Strays of several sites as one token of the theme, which those spots take from then on.
+     *
+     * @throws IllegalArgumentException when the path is taken, or the strays cannot be one token
+     */
+    List<Entry> lift(long theme, String path, String reason, Map<String, List<String>> bySite, Account by) {
+        TokenPath to = TokenPath.of(path.trim());
+        ThemeDocument document = themes.newest(theme).theme();
+        for (Place place : document.places())
+            if (document.at(place).find(to).isPresent())
+                throw new IllegalArgumentException(
+                        "There is already something called “" + to + "” in the theme. Choose another name.");
+        List<Strays.Stray> all = new ArrayList<>();
+        bySite.forEach((site, ids) -> all.addAll(named(drafts.newest(site).site(), ids)));
+        Token token = Strays.lifted(all);
+        Token said =
+                reason.isBlank() ? token : new Token(token.value(), token.meta().described(reason));
+        // What would be refused in a site is refused before the theme has a token that nothing takes.
+        bySite.forEach((site, ids) -> {
+            SiteDraft draft = drafts.newest(site);
+            kept(draft, named(draft.site(), ids), reason, Optional.of(to));
+        });
+        themes.amend(
+                theme,
+                newest -> new Edit.PutAll(
+                        Place.set(newest.sets().keySet().iterator().next()), Group.EMPTY.with(to, said)),
+                by);
+        return inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by);
+    }
+
+    private List<Entry> inEach(
+            Map<String, List<String>> bySite, BiFunction<SiteDraft, List<Strays.Stray>, SiteEdit> does, Account by) {
+        List<Entry> entries = new ArrayList<>();
+        bySite.forEach((site, ids) -> entries.add(new Entry(
+                site,
+                drafts.edit(site, Optional.empty(), draft -> does.apply(draft, named(draft.site(), ids)), by)
+                        .revision())));
+        return entries;
+    }
+
+    /** @throws Conflict when something else was done since in one of them; the others are taken back all the same */
+    void takeBack(List<Entry> entries, Account by) {
+        List<String> kept = new ArrayList<>();
+        for (Entry entry : entries)
+            if (drafts.newest(entry.site()).revision() == entry.revision()) drafts.undo(entry.site(), by);
+            else kept.add("“" + drafts.newest(entry.site()).site().name() + "”");
+        if (!kept.isEmpty())
+            throw new Conflict("In " + String.join(", ", kept)
+                    + " something else was done since, so nothing was taken back there; use undo in the site itself.");
+    }
+
     /** Strays into the system, each as the value of its role at its own element. */
     SiteDrafts.Stacks keep(String slug, Integer base, List<String> ids, String reason, Account by) {
         return drafts.rail(drafts.edit(
                 slug,
                 Optional.ofNullable(base),
-                draft -> {
-                    ThemeDocument theme = themes.newest(draft.themeId())
-                            .theme()
-                            .worn(draft.site().written());
-                    Worn worn = Worn.of(Resolution.of(theme, ClothService.combination(theme, draft.site())));
-                    return Strays.kept(draft.site(), named(draft.site(), ids), reason, worn);
-                },
+                draft -> kept(draft, named(draft.site(), ids), reason, Optional.empty()),
                 by));
+    }
+
+    private SiteEdit kept(SiteDraft draft, List<Strays.Stray> strays, String reason, Optional<TokenPath> lifted) {
+        ThemeDocument theme =
+                themes.newest(draft.themeId()).theme().worn(draft.site().written());
+        Worn worn = Worn.of(Resolution.of(theme, ClothService.combination(theme, draft.site())));
+        return Strays.kept(draft.site(), strays, reason, lifted, worn);
     }
 
     private static List<Strays.Stray> named(SiteDocument site, List<String> ids) {

@@ -9,8 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -59,13 +57,6 @@ class SiteWorkController {
 
     record Followed(Integer base, @NotBlank @Size(max = 600) String place, @Size(max = 600) String path) {}
 
-    record StraysChosen(
-            Integer base, @NotNull @Size(max = 5000) List<@NotBlank String> strays, @Size(max = 300) String reason) {}
-
-    record StrayOfSite(@NotBlank String site, @NotBlank String id) {}
-
-    record StraysOfSites(@NotNull @Size(max = 5000) List<@NotNull @Valid StrayOfSite> strays) {}
-
     record CssText(Integer base, @NotNull @Size(max = 200_000) String css) {}
 
     record SiteCreated(String slug) {}
@@ -108,12 +99,6 @@ class SiteWorkController {
         return PageMarkup.kinds();
     }
 
-    /** The strays of all sites that wear a theme, those that are one to the eye together. */
-    @GetMapping("/strays")
-    List<SiteViews.LikeView> strays(@RequestParam long theme) {
-        return views.alike(theme);
-    }
-
     /** The properties of a theme that a site's own style sheet can read. */
     @GetMapping("/css-properties")
     List<String> properties() {
@@ -130,15 +115,6 @@ class SiteWorkController {
     @PutMapping("/sites/{site}/css")
     SiteDrafts.Stacks css(@PathVariable String site, @Valid @RequestBody CssText css, Principal principal) {
         return work.edit(site, css.base(), old -> SiteEdits.css(css.css()), by(principal));
-    }
-
-    /** Strays of any sites back to the theme, an entry in the log of each. */
-    @PostMapping("/strays/return")
-    void giveBack(@Valid @RequestBody StraysOfSites named, Principal principal) {
-        named.strays().stream()
-                .collect(Collectors.groupingBy(
-                        StrayOfSite::site, TreeMap::new, Collectors.mapping(StrayOfSite::id, Collectors.toList())))
-                .forEach((site, ids) -> work.giveBack(site, null, ids, by(principal)));
     }
 
     @GetMapping("/sites/{site}")
@@ -243,17 +219,5 @@ class SiteWorkController {
     @PostMapping("/sites/{site}/follow")
     SiteDrafts.Stacks follow(@PathVariable String site, @Valid @RequestBody Followed followed, Principal principal) {
         return work.follow(site, followed.base(), followed.place(), followed.path(), by(principal));
-    }
-
-    @PostMapping("/sites/{site}/strays/return")
-    SiteDrafts.Stacks giveBack(
-            @PathVariable String site, @Valid @RequestBody StraysChosen chosen, Principal principal) {
-        return work.giveBack(site, chosen.base(), chosen.strays(), by(principal));
-    }
-
-    @PostMapping("/sites/{site}/strays/keep")
-    SiteDrafts.Stacks keep(@PathVariable String site, @Valid @RequestBody StraysChosen chosen, Principal principal) {
-        return work.keep(
-                site, chosen.base(), chosen.strays(), chosen.reason() == null ? "" : chosen.reason(), by(principal));
     }
 }

@@ -2,6 +2,7 @@ package org.umberloom.core.page;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +21,7 @@ import org.umberloom.core.limit.Patience;
 import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.sheet.SheetReader;
+import org.umberloom.core.sheet.StyleRule;
 import org.umberloom.core.theme.Surfaces;
 
 /**
@@ -29,6 +31,9 @@ import org.umberloom.core.theme.Surfaces;
 public final class HandValues {
     private static final int MOST_WORDS = 60;
     private static final String STYLE = "style";
+    /** The source of values that stand in a style sheet rather than on a page. */
+    public static final String SHEET = "sheet";
+
     private static final String SURFACE = "data-surface";
     /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
     private static final Set<String> INHERITED =
@@ -53,7 +58,7 @@ public final class HandValues {
      * @param at       where its element stands in the body, as {@link Spots} counts
      * @param tag      of the element
      * @param words    the first words in it
-     * @param source   {@code style}, or the name of the presentational attribute
+     * @param source   {@code style}, {@code sheet}, or the name of the presentational attribute
      * @param property that it sets
      * @param value    as CSS
      * @param reading  what would govern the property there, such as {@code surface.text} or {@code type.h1.size}
@@ -122,6 +127,60 @@ public final class HandValues {
         return found;
     }
 
+    /**
+     * The values of a style sheet that hide a role, each with every element that it reaches: for each declaration, by its number in
+     * the sheet, what it does on each page. Whether another rule wins over it there is not asked.
+     *
+     * @param pages their markup by name
+     */
+    public static Map<Integer, Map<String, List<HandValue>>> ofSheet(String css, Map<String, String> pages) {
+        Map<Integer, Map<String, List<HandValue>>> found = new LinkedHashMap<>();
+        if (css.isBlank()) return found;
+        Map<String, Document> documents = new LinkedHashMap<>();
+        pages.forEach((page, html) -> documents.put(page, Jsoup.parse(html)));
+        int number = 0;
+        for (StyleRule rule : SheetReader.read(css).rules())
+            for (Declaration declaration : rule.declarations()) {
+                Patience.ask();
+                int here = number++;
+                if (!isLiteral(declaration.value())) continue;
+                documents.forEach((page, document) -> {
+                    List<HandValue> there = reached(rule, declaration, document);
+                    if (!there.isEmpty())
+                        found.computeIfAbsent(here, key -> new LinkedHashMap<>())
+                                .put(page, there);
+                });
+            }
+        return found;
+    }
+
+    private static List<HandValue> reached(StyleRule rule, Declaration declaration, Document document) {
+        List<HandValue> there = new ArrayList<>();
+        Set<Element> before = new HashSet<>();
+        List<Element> all = null;
+        for (Selector selector : rule.selectors()) {
+            if (!selector.drawn().isEmpty() || !selector.states().isEmpty()) continue;
+            Optional<Evaluator> evaluator = evaluator(selector.resting());
+            if (evaluator.isEmpty()) continue;
+            for (Element element : document.body().select(evaluator.get())) {
+                if (!before.add(element)) continue;
+                if (all == null) all = document.body().getAllElements();
+                value(element, all.indexOf(element), SHEET, declaration.property(), declaration.value())
+                        .ifPresent(there::add);
+            }
+        }
+        return there;
+    }
+
+    /** What cannot be asked of a page that stands still matches nothing. */
+    private static Optional<Evaluator> evaluator(String selector) {
+        try {
+            return Optional.of(QueryParser.parse(selector));
+        } catch (IllegalArgumentException | IllegalStateException e) {
+            return Optional.empty();
+        }
+    }
+
     /** The page without one of its values; the same where it is not there. */
     public static String without(String html, HandValue gone) {
         Document document = Jsoup.parse(html);
@@ -146,8 +205,7 @@ public final class HandValues {
 
     private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
         String name = property.toLowerCase(Locale.ROOT);
-        if (value.contains("var(")
-                || Set.of("inherit", "initial", "unset", "revert").contains(value)) return Optional.empty();
+        if (!isLiteral(value)) return Optional.empty();
         return governing(element, name).map(reading -> {
             Element standing = element.closest("[" + SURFACE + "]");
             Element piece = element.closest("[" + Pieces.PLACED + "]");
@@ -163,6 +221,11 @@ public final class HandValues {
                     standing == null ? Surfaces.PAGE : standing.attr(SURFACE),
                     piece == null ? "" : piece.attr(Pieces.PLACED));
         });
+    }
+
+    private static boolean isLiteral(String value) {
+        return !value.contains("var(")
+                && !Set.of("inherit", "initial", "unset", "revert").contains(value);
     }
 
     /** The reading that a property of an element takes where nobody wrote there, if it takes one. */

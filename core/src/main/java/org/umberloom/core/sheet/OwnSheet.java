@@ -3,7 +3,10 @@ package org.umberloom.core.sheet;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
@@ -28,13 +31,29 @@ public record OwnSheet(String text, List<Sheet.Fault> faults, Map<String, Intege
         if (css.isBlank()) return new OwnSheet("", List.of(), Map.of());
         Sheet sheet = SheetReader.read(css);
         Map<String, Integer> removed = new LinkedHashMap<>();
-        if (css.toLowerCase(java.util.Locale.ROOT).contains("@import")) removed.put("imports of other style sheets", 1);
+        if (css.toLowerCase(Locale.ROOT).contains("@import")) removed.put("imports of other style sheets", 1);
+        String text = text(sheet, (number, declaration) -> {
+            boolean reaching = reaches.test(declaration.value());
+            if (reaching) removed.merge("things from elsewhere", 1, Integer::sum);
+            return !reaching;
+        });
+        sheet.blocks().forEach(block -> removed.merge(block.name(), 1, Integer::sum));
+        return new OwnSheet(text, sheet.faults(), removed);
+    }
+
+    /** A sheet without some of its declarations. @param gone by their numbers, counted through all rules from 0 */
+    public static String without(String css, Set<Integer> gone) {
+        return text(SheetReader.read(css), (number, declaration) -> !gone.contains(number));
+    }
+
+    /** The rules with those declarations that stay; a rule without any is gone. */
+    private static String text(Sheet sheet, BiPredicate<Integer, Declaration> stays) {
         StringBuilder text = new StringBuilder();
+        int number = 0;
         for (StyleRule rule : sheet.rules()) {
             List<String> declarations = new ArrayList<>();
             for (Declaration declaration : rule.declarations())
-                if (reaches.test(declaration.value())) removed.merge("things from elsewhere", 1, Integer::sum);
-                else declarations.add(declaration.toString());
+                if (stays.test(number++, declaration)) declarations.add(declaration.toString());
             if (declarations.isEmpty() || rule.selectors().isEmpty()) continue;
             rule.within().forEach(around -> text.append(around).append(" {\n"));
             text.append(rule.selectors().stream().map(Selector::text).collect(Collectors.joining(", ")))
@@ -43,7 +62,6 @@ public record OwnSheet(String text, List<Sheet.Fault> faults, Map<String, Intege
                     declaration -> text.append("  ").append(declaration).append(";\n"));
             text.append("}\n".repeat(1 + rule.within().size()));
         }
-        sheet.blocks().forEach(block -> removed.merge(block.name(), 1, Integer::sum));
-        return new OwnSheet(text.toString(), sheet.faults(), removed);
+        return text.toString();
     }
 }

@@ -3,11 +3,13 @@ package org.umberloom.core.site;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.umberloom.core.color.Ciede2000;
 import org.umberloom.core.color.Color;
@@ -20,9 +22,11 @@ import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.HandValues.HandValue;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
+import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
@@ -70,11 +74,17 @@ public final class Strays {
         static final Match NONE = new Match("", Double.POSITIVE_INFINITY, "");
     }
 
+    private static final int MOST_ELEMENTS = 200;
+
     private Strays() {}
 
-    /** All strays of a site, page by page; those of a piece once, on the first page that holds it. */
+    /**
+     * All strays of a site, page by page; those of a piece once, on the first page that holds it, and those of its own style sheet
+     * once, at the first element that they reach.
+     */
     public static List<Stray> in(SiteDocument site) {
         List<Stray> all = new ArrayList<>();
+        ofSheet(site).forEach((number, reached) -> all.add(inSheet(number, reached)));
         Set<String> before = new HashSet<>();
         for (SitePage page : site.pages()) {
             for (Stray stray : on(page)) if (!before.contains(stray.hand.piece())) all.add(stray);
@@ -88,6 +98,42 @@ public final class Strays {
         return HandValues.of(page.html()).stream()
                 .map(hand -> new Stray(page.slug(), hand, RoleGroups.of(hand.reading())))
                 .toList();
+    }
+
+    /** What declarations of the own style sheet hide, by their numbers: every element that they reach. */
+    private static Map<Integer, List<Stray>> ofSheet(SiteDocument site) {
+        Map<String, String> pages = new LinkedHashMap<>();
+        site.pages().forEach(page -> pages.put(page.slug(), page.html()));
+        Map<Integer, List<Stray>> all = new LinkedHashMap<>();
+        HandValues.ofSheet(site.css(), pages)
+                .forEach((number, byPage) -> byPage.forEach(
+                        (page, hands) -> hands.forEach(hand -> all.computeIfAbsent(number, key -> new ArrayList<>())
+                                .add(new Stray(page, hand, RoleGroups.of(hand.reading()))))));
+        return all;
+    }
+
+    /** A declaration as one stray, which stands where it first reaches something and is found by its number. */
+    private static Stray inSheet(int number, List<Stray> reached) {
+        Stray first = reached.get(0);
+        HandValue hand = first.hand;
+        String more = reached.size() == 1 ? "" : ", and " + (reached.size() - 1) + " more";
+        return new Stray(
+                first.page,
+                new HandValue(
+                        number,
+                        hand.tag(),
+                        hand.words() + more,
+                        hand.source(),
+                        hand.property(),
+                        hand.value(),
+                        hand.reading(),
+                        hand.surface(),
+                        hand.piece()),
+                first.group);
+    }
+
+    private static boolean isOfSheet(Stray stray) {
+        return stray.hand.source().equals(HandValues.SHEET);
     }
 
     private static Role roleOf(HandValue hand) {
@@ -200,8 +246,13 @@ public final class Strays {
     }
 
     private static List<SitePart> cleaned(SiteDocument site, List<Stray> strays) {
+        Set<Integer> declarations = strays.stream()
+                .filter(Strays::isOfSheet)
+                .map(stray -> stray.hand.at())
+                .collect(Collectors.toSet());
         Map<String, List<Stray>> byPage = strays.stream()
-                .collect(Collectors.groupingBy(Stray::page, java.util.TreeMap::new, Collectors.toList()));
+                .filter(stray -> !isOfSheet(stray))
+                .collect(Collectors.groupingBy(Stray::page, TreeMap::new, Collectors.toList()));
         List<SitePart> parts = new ArrayList<>();
         byPage.forEach((slug, its) -> {
             SitePage page = site.page(slug);
@@ -212,6 +263,7 @@ public final class Strays {
             for (Stray stray : last) html = HandValues.without(html, stray.hand);
             parts.add(SitePart.Page.of(page.withHtml(html)));
         });
+        if (!declarations.isEmpty()) parts.add(new SitePart.OwnCss(OwnSheet.without(site.css(), declarations)));
         return parts;
     }
 
@@ -219,24 +271,23 @@ public final class Strays {
      * The edit that takes strays into the system: each becomes the value of its role at its own element.
      *
      * @param reason why it differs; kept with each
+     * @param lifted a token of the theme that holds the value from now on; none where it is written as it is
      * @throws IllegalArgumentException when one of them cannot be said as a token
      */
-    public static SiteEdit kept(SiteDocument site, List<Stray> strays, String reason, Worn worn) {
-        List<SitePart> parts = new ArrayList<>();
-        Map<Place.InScope, Group> written = new java.util.TreeMap<>();
-        List<SitePart> pages = cleaned(site, strays);
-        for (Stray stray : strays) {
-            SitePart.Page clean = pages.stream()
-                    .map(SitePart.Page.class::cast)
-                    .filter(page -> page.slug().equals(stray.page))
-                    .findFirst()
-                    .orElseThrow();
-            String html = clean.page().orElseThrow().html();
-            String name = Spots.nameAt(html, stray.page, stray.hand.at());
-            SitePage named = clean.page().get().withHtml(Spots.named(html, name));
-            pages = pages.stream()
-                    .map(one -> one.key().equals(clean.key()) ? SitePart.Page.of(named) : one)
-                    .toList();
+    public static SiteEdit kept(
+            SiteDocument site, List<Stray> strays, String reason, Optional<TokenPath> lifted, Worn worn) {
+        Map<String, SitePage> pages = new LinkedHashMap<>();
+        List<SitePart> others = new ArrayList<>();
+        for (SitePart part : cleaned(site, strays))
+            if (part instanceof SitePart.Page page)
+                pages.put(page.slug(), page.page().orElseThrow());
+            else others.add(part);
+        Map<Place.InScope, Group> written = new TreeMap<>();
+        for (Stray stray : everyElement(site, strays)) {
+            SitePage clean = pages.getOrDefault(stray.page, site.page(stray.page));
+            String name = Spots.nameAt(clean.html(), stray.page, stray.hand.at());
+            SitePage named = clean.withHtml(Spots.named(clean.html(), name));
+            pages.put(stray.page, named);
             Scope scope = Spots.of(site.slug(), named.slug(), named.kind(), named.html()).spots().stream()
                     .map(SitePlaces.Spot::scope)
                     .filter(one -> one.name().equals(name))
@@ -245,25 +296,57 @@ public final class Strays {
             Place.InScope place = Place.scope(scope);
             Group tokens = written.getOrDefault(place, site.written().getOrDefault(place, Group.EMPTY));
             TokenPath path = TokenPath.of(stray.role());
-            TokenValue value = value(stray, tokens.token(path).map(Token::value).orElseGet(() -> worn.at(
-                            roleOf(stray.hand), stray.hand.surface())
-                    .value()));
+            TokenValue value =
+                    value(stray, lifted, tokens.token(path).map(Token::value).orElseGet(() -> worn.at(
+                                    roleOf(stray.hand), stray.hand.surface())
+                            .value()));
             Meta meta = Meta.typed(roleOf(stray.hand).type());
             written.put(place, tokens.with(path, new Token(value, reason.isBlank() ? meta : meta.described(reason))));
         }
-        parts.addAll(pages);
+        List<SitePart> parts = new ArrayList<>();
+        pages.values().forEach(page -> parts.add(SitePart.Page.of(page)));
+        parts.addAll(others);
         written.forEach((place, tokens) -> parts.add(new SitePart.Written(place, tokens)));
-        return new SiteEdit(
-                strays.size() == 1 ? "kept " + strays.get(0).hand.value() : "kept " + strays.size() + " values", parts);
+        String what = strays.size() == 1 ? strays.get(0).hand.value() : strays.size() + " values";
+        return new SiteEdit(lifted.map(path -> what + " as " + path).orElse("kept " + what), parts);
+    }
+
+    /** Strays on pages as they are; of each in the style sheet every element that it reaches. */
+    private static List<Stray> everyElement(SiteDocument site, List<Stray> strays) {
+        if (strays.stream().noneMatch(Strays::isOfSheet)) return strays;
+        Map<Integer, List<Stray>> reached = ofSheet(site);
+        List<Stray> all = new ArrayList<>();
+        for (Stray stray : strays)
+            if (isOfSheet(stray)) all.addAll(reached.getOrDefault(stray.hand.at(), List.of()));
+            else all.add(stray);
+        if (all.size() > MOST_ELEMENTS)
+            throw new IllegalArgumentException("That would be written at " + all.size() + " elements, of at most "
+                    + MOST_ELEMENTS + ". Write the role at a wider place instead: the page, its kind or the site.");
+        return all;
+    }
+
+    /** What strays of one value are as a token. @throws IllegalArgumentException when they are of several kinds */
+    public static Token lifted(List<Stray> strays) {
+        List<TokenType> types = strays.stream().map(Strays::type).distinct().toList();
+        if (types.size() != 1)
+            throw new IllegalArgumentException("These values are of several kinds; lift those of one kind together.");
+        return new Token(ValueText.parse(types.get(0), strays.get(0).hand.value()), Meta.typed(types.get(0)));
+    }
+
+    private static TokenType type(Stray stray) {
+        Role role = roleOf(stray.hand);
+        return role.type() == TokenType.TYPOGRAPHY
+                ? TypographyValue.typeOf(Member.of(stray.hand.reading()).part())
+                : role.type();
     }
 
     /** A stray as the value of its role; of a text style the one member that it is. */
-    private static TokenValue value(Stray stray, TokenValue now) {
+    private static TokenValue value(Stray stray, Optional<TokenPath> lifted, TokenValue now) {
+        TokenValue value =
+                lifted.<TokenValue>map(Alias::new).orElseGet(() -> ValueText.parse(type(stray), stray.hand.value()));
         if (now instanceof TypographyValue style) {
-            String member = Member.of(stray.hand.reading()).part();
-            return style.withPart(member, ValueText.parse(TypographyValue.typeOf(member), stray.hand.value()));
+            return style.withPart(Member.of(stray.hand.reading()).part(), value);
         }
-        TokenType type = roleOf(stray.hand).type();
-        return ValueText.parse(type, stray.hand.value());
+        return value;
     }
 }

@@ -1,10 +1,12 @@
 package org.umberloom.core.site;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -165,7 +167,7 @@ class StraysTest {
     @Test
     void keptOnesBecomeTheRolesValueAtTheirElement() {
         SiteDocument site = body("<main><p>a</p><p style=\"color: #aa3300\">b</p></main>");
-        SiteDocument kept = Strays.kept(site, Strays.in(site), "The cook wants it red", WORN)
+        SiteDocument kept = Strays.kept(site, Strays.in(site), "The cook wants it red", Optional.empty(), WORN)
                 .applyTo(site)
                 .site();
         assertThat(Strays.in(kept)).isEmpty();
@@ -185,8 +187,9 @@ class StraysTest {
     @Test
     void aKeptSizeChangesNothingElseOfItsTextStyle() {
         SiteDocument site = body("<main><p style=\"font-size: 15px\">b</p></main>");
-        SiteDocument kept =
-                Strays.kept(site, Strays.in(site), "", WORN).applyTo(site).site();
+        SiteDocument kept = Strays.kept(site, Strays.in(site), "", Optional.empty(), WORN)
+                .applyTo(site)
+                .site();
         assertThat(ValueText.write(kept.written()
                         .values()
                         .iterator()
@@ -195,5 +198,80 @@ class StraysTest {
                         .orElseThrow()
                         .value()))
                 .contains("15px");
+    }
+
+    /** The fourth kind of place: a site's own style sheet. */
+    @Nested
+    class InTheOwnStyleSheet {
+        private static final String CSS =
+                "main h2, .note { color: #0a5c7e; padding: var(--gap-inset); }\n@media (min-width: 40rem) { p { font-size: 13px; } }\n"
+                        + "h2:hover { color: red; }\n.elsewhere { color: red; }\n";
+
+        private static SiteDocument styled() {
+            SiteDocument site = body(
+                    "<main><h2>One</h2><p>Two</p><h2>Three</h2></main><footer data-surface=\"deep\"><p>Four</p></footer>");
+            return SiteEdits.css(CSS).applyTo(site).site();
+        }
+
+        @Test
+        void aDeclarationThatReachesRoledElementsIsOneStray() {
+            assertThat(Strays.in(styled()))
+                    .extracting(stray -> stray.hand().property() + " "
+                            + stray.hand().value() + " " + stray.hand().words() + " " + stray.role())
+                    .containsExactly(
+                            "color #0a5c7e One, and 1 more surface.page.heading",
+                            "font-size 13px Two, and 1 more type.body.size".replace(".size", ""));
+        }
+
+        @Test
+        void returnedItsDeclarationGoesAndTheRestStays() {
+            SiteDocument site = styled();
+            SiteDocument back = Strays.returned(site, List.of(Strays.in(site).get(0)))
+                    .applyTo(site)
+                    .site();
+            assertThat(back.css())
+                    .doesNotContain("#0a5c7e")
+                    .contains("padding: var(--gap-inset)", "font-size: 13px", "h2:hover");
+            assertThat(back.pages()).isEqualTo(site.pages());
+        }
+
+        @Test
+        void keptEveryElementThatItReachesHasTheValueAsItsOwn() {
+            SiteDocument site = styled();
+            SiteDocument kept = Strays.kept(
+                            site, List.of(Strays.in(site).get(0)), "As on the sign", Optional.empty(), WORN)
+                    .applyTo(site)
+                    .site();
+            assertThat(kept.css()).doesNotContain("#0a5c7e");
+            assertThat(kept.written()).hasSize(2);
+            kept.written().values().forEach(tokens -> assertThat(
+                            ValueText.write(tokens.token(TokenPath.of("surface.page.heading"))
+                                    .orElseThrow()
+                                    .value()))
+                    .isEqualTo("#0a5c7e"));
+        }
+    }
+
+    @Test
+    void liftedTheyAllTakeOneTokenOfTheTheme() {
+        SiteDocument site =
+                body("<p style=\"color: #0a5c7e; font-size: 13px\">One</p><h2 style=\"color: #0a5c7e\">Two</h2>");
+        List<Strays.Stray> colors = Strays.in(site).stream()
+                .filter(stray -> stray.hand().property().equals("color"))
+                .toList();
+        TokenPath path = TokenPath.of("color.ferry");
+        assertThat(ValueText.write(Strays.lifted(colors).value())).isEqualTo("#0a5c7e");
+        SiteDocument lifted = Strays.kept(site, colors, "", Optional.of(path), WORN)
+                .applyTo(site)
+                .site();
+        assertThat(lifted.written().values())
+                .extracting(tokens -> ValueText.write(
+                        tokens.token(tokens.paths().get(0)).orElseThrow().value()))
+                .containsExactly("{color.ferry}", "{color.ferry}");
+        assertThat(Strays.in(lifted)).hasSize(1);
+        List<Strays.Stray> mixed = Strays.in(site);
+        assertThatThrownBy(() -> Strays.lifted(mixed))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("of several kinds");
     }
 }
