@@ -1268,6 +1268,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/coverage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/coverage/spots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["taken"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contract": {
         parameters: {
             query?: never;
@@ -2263,6 +2295,9 @@ export interface components {
             /** Format: int64 */
             themeId: number;
             specimen: boolean;
+            look: {
+                [key: string]: string;
+            };
             pages: components["schemas"]["PageView"][];
         };
         OwnView: {
@@ -2476,6 +2511,38 @@ export interface components {
             weights: string;
             license: string;
             licenseFile: string;
+        };
+        RoleTaken: {
+            path: string;
+            group: string;
+            css: string;
+            /** Format: int32 */
+            taking: number;
+            /** Format: int32 */
+            hiding: number;
+        };
+        PageTaken: {
+            site: string;
+            name: string;
+            page: string;
+            title: string;
+            /** Format: int32 */
+            taking: number;
+            /** Format: int32 */
+            hiding: number;
+        };
+        Taken: {
+            of: string;
+            roles: string[];
+            /** Format: int32 */
+            taking: number;
+            /** Format: int32 */
+            hiding: number;
+            /** Format: int32 */
+            sites: number;
+            pages: components["schemas"]["PageTaken"][];
+            /** Format: int32 */
+            more: number;
         };
         ChoiceEntry: {
             name: string;
@@ -4388,6 +4455,7 @@ export interface operations {
                 choice?: string;
                 still?: boolean;
                 without?: string;
+                mark?: string;
                 bare?: boolean;
             };
             header?: never;
@@ -5250,6 +5318,51 @@ export interface operations {
                 };
                 content: {
                     "*/*": string[];
+                };
+            };
+        };
+    };
+    roles: {
+        parameters: {
+            query: {
+                theme: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoleTaken"][];
+                };
+            };
+        };
+    };
+    taken: {
+        parameters: {
+            query: {
+                theme: number;
+                of: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Taken"];
                 };
             };
         };

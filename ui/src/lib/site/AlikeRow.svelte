@@ -30,7 +30,7 @@
     return found;
   });
   /** In the look that the site stands in. */
-  const src = (where: Where) => `/preview/${theme}/draft/default/${where.site}/${where.page}.html?still=true`;
+  const src = (where: Where) => `/preview/${theme}/draft/site/${where.site}/${where.page}.html?still=true`;
 </script>
 
 <li class="border-b border-border">

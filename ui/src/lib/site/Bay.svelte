@@ -90,6 +90,31 @@
       if (!(e.target as Element).matches('input, textarea')) window.dispatchEvent(new KeyboardEvent('keydown', e));
     });
     loaded = true;
+    if (bench.wanted && bench.bays[0] === bay) pickWanted(doc);
+  }
+
+  /** Picks the first spot that takes the role somebody came for; the role alone where no spot does. */
+  function pickWanted(doc: Document) {
+    const path = bench.wanted;
+    bench.wanted = '';
+    const target = [...doc.body.querySelectorAll('*')].find((one) => rolesAt(one)?.roles.some((role) => role.path === path));
+    target?.scrollIntoView({ block: 'center' });
+    const roles = (target && rolesAt(target)?.roles) ?? [];
+    if (target) openAt(target, path, roles);
+    else bench.open({ path, contexts: { ...bay.contexts }, roles });
+  }
+
+  function openAt(target: Element, path: string, roles: { kind: RoleKind; path: string }[], trace = false) {
+    bench.open(
+      {
+        path,
+        contexts: { ...bay.contexts },
+        scopes: [...(page?.scopes ?? []), ...spots(target)],
+        roles,
+        around: site?.specimen ? undefined : around(target)
+      },
+      trace
+    );
   }
 
   $effect(() => () => detach?.());
@@ -111,17 +136,7 @@
     event.preventDefault();
     const found = rolesAt(target);
     const path = found?.roles.find((r) => r.kind === kind)?.path;
-    if (found && path)
-      bench.open(
-        {
-          path,
-          contexts: { ...bay.contexts },
-          scopes: [...(page?.scopes ?? []), ...spots(target)],
-          roles: found.roles,
-          around: site?.specimen ? undefined : around(target)
-        },
-        !(bench.tab in KIND_OF_TAB)
-      );
+    if (found && path) openAt(target, path, found.roles, !(bench.tab in KIND_OF_TAB));
   }
 
   /** The spots with names that lie around an element, from wide to narrow. */

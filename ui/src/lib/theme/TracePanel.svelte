@@ -143,6 +143,10 @@
           {bench.places === 0
             ? 'No place in the bays shows it.'
             : `${bench.places} ${bench.places === 1 ? 'place' : 'places'} in the bays ${bench.places === 1 ? 'shows' : 'show'} it, outlined.`}
+
+          <a class="text-link underline underline-offset-2" href="/coverage/{bench.id}?of={encodeURIComponent(bench.pick.path)}"
+            >On all sites</a
+          >
         </p>
         <ul class="mt-1" aria-label="Dependents">
           {#each listed as path (path)}

@@ -36,6 +36,8 @@ export class Bench {
   grounds = $state.raw<Schemas['GroundsView']>({ kinds: [], positions: [], sizes: [], repeats: [], blends: [], patterns: [] });
   fonts = $state.raw<Schemas['Family'][]>([]);
 
+  /** A role that somebody came for: it is picked where the first bay's page takes it. */
+  wanted = '';
   readonly looks = new Looks();
   readonly #pages = new Pages();
   readonly #trial: Trial;

@@ -50,6 +50,8 @@ export class Looks {
       this.sites.find((s) => s.slug === wanted.site) ??
       this.sites.find((s) => s.themeId === theme && !s.specimen) ??
       this.sites.find((s) => s.specimen);
+    // Who comes for a site sees it in the look that it stands in.
+    if (site && site.slug === wanted.site) this.working = { ...this.working, ...site.look };
     const all = site?.pages.map((p) => p.slug) ?? [];
     const pages = all.includes(wanted.page) ? [wanted.page, ...all.filter((slug) => slug !== wanted.page)] : all;
     if (!site || pages.length === 0) return;

@@ -146,6 +146,7 @@
         <h2 class="mb-1 flex items-baseline gap-3">
           <a class="font-display text-lg text-heading hover:underline" href="/bench/{one.id}">{one.name}</a>
           <span class="caption">{one.rows.length} {one.rows.length === 1 ? 'site' : 'sites'}</span>
+          <a class="ml-auto text-link underline underline-offset-2" href="/coverage/{one.id}">Where its roles are taken</a>
         </h2>
         <Cloth groups={cloth?.groups ?? []} rows={one.rows} />
       </section>

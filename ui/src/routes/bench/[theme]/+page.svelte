@@ -32,6 +32,7 @@
     if (!data) return goto(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
     session.name = data.name;
     const loading = new Bench(Number(page.params.theme));
+    loading.wanted = page.url.searchParams.get('role') ?? '';
     try {
       await loading.load({ site: page.url.searchParams.get('site') ?? '', page: page.url.searchParams.get('page') ?? '' });
       bench = loading;

@@ -81,7 +81,7 @@ class ClothService {
                     row.themeId(),
                     theme.map(draft -> draft.theme().name()).orElse("a theme that cannot be shown"),
                     String.join(" · ", contexts.values()),
-                    facts.pages(),
+                    facts.pages().size(),
                     weave,
                     crossings));
         }

@@ -25,6 +25,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.HandValues;
+import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
@@ -44,6 +45,8 @@ import org.umberloom.core.token.Names;
 class PreviewController {
     private static final String DRAFT = "draft";
     private static final String DEFAULT = "default";
+    /** In place of a combination: the look that the site itself stands in. */
+    private static final String SITES_OWN = "site";
     /** Stands in the ids of strays of a style sheet. */
     private static final String OF_SHEET = ":" + HandValues.SHEET + ":";
 
@@ -76,14 +79,16 @@ class PreviewController {
      * @param choice  a value that is shown whatever the theme chooses, such as {@code links:hover}; empty for none
      * @param still   whether the page shows by itself what is written at its places, rather than on a bench
      * @param without strays that are shown as if they were returned, by their ids
+     * @param mark    roles whose spots are outlined, by their paths, with commas between
      * @param bare    whether the site's own style sheet is left out
      */
-    record As(String surface, String choice, Boolean still, String without, Boolean bare) {
+    record As(String surface, String choice, Boolean still, String without, String mark, Boolean bare) {
         As {
             surface = surface == null ? Surfaces.PAGE : surface;
             choice = choice == null ? "" : choice;
             still = still != null && still;
             without = without == null ? "" : without;
+            mark = mark == null ? "" : mark;
             bare = bare != null && bare;
         }
     }
@@ -111,8 +116,7 @@ class PreviewController {
                             : returned(document, page, Set.of(as.without().split(","))));
         }
         Document document = shown.document();
-        Combination combination =
-                (combo.equals(DEFAULT) ? worn.defaults() : Combination.parse(combo)).at(shown.scopes(site));
+        Combination combination = looked(worn, combo, site).at(shown.scopes(site));
         Element root = document.selectFirst("html");
         if (!builtIn) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
@@ -130,7 +134,31 @@ class PreviewController {
                                     + (as.without().contains(OF_SHEET)
                                             ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
                                             : ""));
+        if (!as.mark().isEmpty()) mark(document, shown.html(), Set.of(as.mark().split(",")));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
+    }
+
+    private Combination looked(ThemeDocument worn, String combo, String site) {
+        if (combo.equals(SITES_OWN) && !Specimens.isOne(site))
+            return ClothService.combination(worn, siteDrafts.newest(site).site());
+        return combo.equals(DEFAULT) || combo.equals(SITES_OWN) ? worn.defaults() : Combination.parse(combo);
+    }
+
+    /** Outlines what takes some roles, and by another line what should and has a value of its own. */
+    private static void mark(Document document, String html, Set<String> roles) {
+        List<Element> all = document.body().getAllElements();
+        RoleSpots.of(html).forEach((path, found) -> {
+            if (!roles.contains(path)) return;
+            found.taking().forEach(at -> outline(all.get(at), "3px solid"));
+            found.hiding().forEach(at -> outline(all.get(at), "6px dashed"));
+        });
+    }
+
+    private static void outline(Element element, String line) {
+        String style = element.attr("style");
+        element.attr(
+                "style",
+                (style.isEmpty() ? "" : style + "; ") + "outline: " + line + " currentColor; outline-offset: 2px");
     }
 
     private static SitePage returned(SiteDocument site, String page, Set<String> ids) {

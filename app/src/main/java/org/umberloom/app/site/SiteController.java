@@ -3,6 +3,7 @@ package org.umberloom.app.site;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,6 +13,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.theme.ThemeDocument;
 
 /** The sites that a bench can show. */
 @RestController
@@ -19,6 +22,16 @@ import org.umberloom.core.theme.Scope;
 class SiteController {
     /** @param scopes that reach the page, from wide to narrow, as they are in a combination's key */
     record PageView(String slug, String title, String kind, List<String> scopes) {
+        static PageView of(String site, SiteFacts.PageFact page) {
+            return new PageView(
+                    page.slug(),
+                    page.title(),
+                    page.kind(),
+                    SitePlaces.reaching(site, page.slug(), page.kind()).stream()
+                            .map(Scope::toString)
+                            .toList());
+        }
+
         static PageView of(String site, Page page) {
             return new PageView(
                     page.slug(),
@@ -28,8 +41,12 @@ class SiteController {
         }
     }
 
-    /** @param specimen whether these are the built-in pages, which every theme can be looked at on */
-    record SiteView(String slug, String name, long themeId, boolean specimen, List<PageView> pages) {}
+    /**
+     * @param specimen whether these are the built-in pages, which every theme can be looked at on
+     * @param look     contexts that it stands in, where they are not the theme's defaults
+     */
+    record SiteView(
+            String slug, String name, long themeId, boolean specimen, Map<String, String> look, List<PageView> pages) {}
 
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
@@ -58,22 +75,26 @@ class SiteController {
     /** All sites, and the specimen of a theme. */
     @GetMapping
     List<SiteView> sites(@RequestParam long theme) {
+        ThemeDocument document = drafts.newest(theme).theme();
         List<SiteView> all = new ArrayList<>();
-        for (Site site : sites.all())
+        for (SiteService.Counted site : sites.counted())
             all.add(new SiteView(
-                    site.slug(),
-                    site.name(),
-                    site.themeId(),
+                    site.row().slug(),
+                    site.row().name(),
+                    site.row().themeId(),
                     false,
-                    sites.pages(site).stream()
-                            .map(page -> PageView.of(site.slug(), page))
+                    ClothService.contexts(
+                            document, site.facts().look(), site.facts().scheme()),
+                    site.facts().pages().stream()
+                            .map(page -> PageView.of(site.row().slug(), page))
                             .toList()));
         all.add(new SiteView(
                 Specimens.SLUG,
                 Specimens.NAME,
                 theme,
                 true,
-                Specimens.of(drafts.newest(theme).theme()).stream()
+                Map.of(),
+                Specimens.of(document).stream()
                         .map(page -> PageView.of(Specimens.SLUG, page))
                         .toList()));
         return all;

@@ -92,7 +92,8 @@ public class SiteDrafts {
             sites.addSite(site.slug(), site.name(), theme);
             Site row = sites.bySlug(site.slug()).orElseThrow();
             SiteJson.write(site).forEach((name, content) -> sites.putPart(row.id(), name, content));
-            sites.keepFacts(row.id(), 0, SiteFacts.of(site).write());
+            sites.keepFacts(
+                    row.id(), 0, SiteFacts.of(site).write(), SiteUses.of(site).write());
             sites.log(new SiteMapper.EntryRow(
                     row.id(), 0, START, label, null, null, null, null, null, null, by.id(), now()));
             return new SiteDraft(row.id(), theme, 0, site);
@@ -250,6 +251,7 @@ public class SiteDrafts {
                             before.id(),
                             read.name(),
                             SiteFacts.of(read).write(),
+                            SiteUses.of(read).write(),
                             step.entry.number(),
                             step.entry.madeAt())
                     == 0) throw new Commits.Overtaken();

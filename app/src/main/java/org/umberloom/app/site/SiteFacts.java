@@ -15,20 +15,28 @@ import org.umberloom.core.site.Strays;
 /**
  * What is counted of a site when it is stored, so that many sites can be shown without reading them.
  *
- * @param kinds     of its pages
+ * @param pages     in order
  * @param overrides how many values and choices its own places hold, by the group of roles
  * @param strays    how many, by the group of roles that they hide
  */
 record SiteFacts(
         int form,
-        int pages,
-        Set<String> kinds,
+        List<PageFact> pages,
         Map<String, String> look,
         SchemePolicy scheme,
         Map<String, Integer> overrides,
         Map<String, Integer> strays) {
     /** Counts that another version made are made anew. */
-    static final int FORM = 2;
+    static final int FORM = 4;
+
+    /** What a list of pages says of one. */
+    record PageFact(String slug, String title, String kind) {}
+
+    Set<String> kinds() {
+        Set<String> kinds = new LinkedHashSet<>();
+        pages.forEach(page -> kinds.add(page.kind));
+        return kinds;
+    }
 
     static SiteFacts of(SiteDocument site) {
         Map<String, Integer> overrides = new TreeMap<>();
@@ -36,16 +44,20 @@ record SiteFacts(
                 .forEach((group, count) -> overrides.merge(group, count, Integer::sum)));
         Map<String, Integer> strays = new TreeMap<>();
         Strays.in(site).forEach(stray -> strays.merge(stray.group(), 1, Integer::sum));
-        Set<String> kinds = new LinkedHashSet<>();
-        site.pages().forEach(page -> kinds.add(page.kind()));
-        return new SiteFacts(FORM, site.pages().size(), kinds, site.look(), site.scheme(), overrides, strays);
+        List<PageFact> pages = site.pages().stream()
+                .map(page -> new PageFact(page.slug(), page.title(), page.kind()))
+                .toList();
+        return new SiteFacts(FORM, pages, site.look(), site.scheme(), overrides, strays);
     }
 
     String write() {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("form", form);
-        data.put("pages", pages);
-        data.put("kinds", List.copyOf(kinds));
+        data.put(
+                "pages",
+                pages.stream()
+                        .map(page -> List.of(page.slug, page.title, page.kind))
+                        .toList());
         data.put("look", look);
         data.put("scheme", scheme.id());
         data.put("overrides", overrides);
@@ -57,14 +69,23 @@ record SiteFacts(
         Map<String, Object> data = Json.readObject("Facts of a site", text);
         return new SiteFacts(
                 (int) Json.number("form", data.get("form")),
-                (int) Json.number("pages", data.get("pages")),
-                new LinkedHashSet<>(Json.list("kinds", data.get("kinds")).stream()
-                        .map(String.class::cast)
-                        .toList()),
+                pages(data.get("pages")),
                 look(data.get("look")),
                 SchemePolicy.byId(Json.string("scheme", data.get("scheme"))),
                 counts(data.get("overrides")),
                 counts(data.get("strays")));
+    }
+
+    /** What an earlier version counted is counted again in any case. */
+    private static List<PageFact> pages(Object data) {
+        if (!(data instanceof List<?> all)) return List.of();
+        return all.stream()
+                .map(one -> Json.list("page", one))
+                .map(page -> new PageFact(
+                        Json.string("slug", page.get(0)),
+                        Json.string("title", page.get(1)),
+                        Json.string("kind", page.get(2))))
+                .toList();
     }
 
     private static Map<String, String> look(Object data) {

@@ -63,12 +63,19 @@ interface SiteMapper {
     void removePart(long id, String name);
 
     /** One row when the site still stood at the revision before; none when somebody was faster. */
-    @Update("update site set name = #{name}, facts = #{facts}, revision = #{revision}, changed_at = #{at} "
-            + "where id = #{id} and revision = #{revision} - 1")
-    int advance(long id, String name, String facts, int revision, LocalDateTime at);
+    @Update(
+            "update site set name = #{name}, facts = #{facts}, uses = #{uses}, revision = #{revision}, changed_at = #{at} "
+                    + "where id = #{id} and revision = #{revision} - 1")
+    int advance(long id, String name, String facts, String uses, int revision, LocalDateTime at);
 
-    @Update("update site set facts = #{facts} where id = #{id} and revision = #{revision}")
-    void keepFacts(long id, int revision, String facts);
+    @Update("update site set facts = #{facts}, uses = #{uses} where id = #{id} and revision = #{revision}")
+    void keepFacts(long id, int revision, String facts, String uses);
+
+    /** A site with the roles that its pages take. */
+    record UsesRow(String slug, String name, String uses) {}
+
+    @Select("select slug, name, coalesce(uses, '') as uses from site where theme_id = #{theme} order by name, id")
+    List<UsesRow> uses(long theme);
 
     @Insert(
             "insert into site_revision (" + ENTRY + ") values (#{r.siteId}, #{r.number}, #{r.kind}, #{r.label}, "

@@ -50,8 +50,10 @@ public class SiteService implements PageKinds {
     private Counted counted(SiteMapper.CountedRow row) {
         SiteFacts facts = row.facts().isEmpty() ? null : SiteFacts.read(row.facts());
         if (facts == null || facts.form() != SiteFacts.FORM) {
-            facts = SiteFacts.of(drafts.newest(row.slug()).site());
-            sites.keepFacts(row.id(), row.revision(), facts.write());
+            SiteDocument site = drafts.newest(row.slug()).site();
+            facts = SiteFacts.of(site);
+            sites.keepFacts(
+                    row.id(), row.revision(), facts.write(), SiteUses.of(site).write());
         }
         return new Counted(row, facts);
     }

@@ -15,6 +15,7 @@ class Screens {
         "/bench/{theme}",
         "/kit/{theme}",
         "/dress/{theme}",
+        "/coverage/{theme}",
         "/sites",
         "/sites/{site}",
         "/sites/{site}/{page}"

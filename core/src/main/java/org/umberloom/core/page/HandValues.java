@@ -1,7 +1,6 @@
 package org.umberloom.core.page;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,10 +13,8 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Evaluator;
 import org.jsoup.select.QueryParser;
-import org.umberloom.core.contract.Contract;
-import org.umberloom.core.contract.Paint;
-import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.limit.Patience;
+import org.umberloom.core.limit.Recent;
 import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.sheet.SheetReader;
@@ -35,10 +32,6 @@ public final class HandValues {
     public static final String SHEET = "sheet";
 
     private static final String SURFACE = "data-surface";
-    /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
-    private static final Set<String> INHERITED =
-            Set.of("color", "font-family", "font-size", "font-weight", "line-height", "letter-spacing");
-
     /** What presentational attributes mean. Source: HTML Living Standard, section 15, Rendering. */
     private static final Map<String, String> PRESENTATIONAL = Map.of(
             "bgcolor", "background-color",
@@ -76,37 +69,16 @@ public final class HandValues {
             String surface,
             String piece) {}
 
-    /** A rule of the contract as one of its selectors says it: which property takes which reading. */
-    private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
-
-    /** Read once: every choice at its standard. */
-    private static final class Rules {
-        private static final List<Governs> ALL = collect();
-
-        private static List<Governs> collect() {
-            List<Governs> all = new ArrayList<>();
-            Contract contract = Contract.standard();
-            for (PartRule rule : contract.rules()) {
-                if (!rule.holds(contract.completed(Map.of()))
-                        || !rule.rule().within().isEmpty()) continue;
-                Map<String, String> readings = new LinkedHashMap<>();
-                for (Declaration declaration : rule.declarations())
-                    for (String reading : PartRule.readings(declaration))
-                        readings.put(family(declaration.property(), reading), reading);
-                if (readings.isEmpty()) continue;
-                for (Selector selector : rule.rule().selectors())
-                    if (selector.states().isEmpty() && selector.drawn().isEmpty())
-                        all.add(new Governs(
-                                QueryParser.parse(selector.resting()), Paint.rank(rule, selector), readings));
-            }
-            return all;
-        }
-    }
+    private static final Recent<List<HandValue>> KNOWN = new Recent<>();
 
     private HandValues() {}
 
     /** @throws IllegalArgumentException for markup that is too much to be looked through in time */
     public static List<HandValue> of(String html) {
+        return KNOWN.get(html, HandValues::read);
+    }
+
+    private static List<HandValue> read(String html) {
         Document document = Jsoup.parse(html);
         List<HandValue> found = new ArrayList<>();
         int at = 0;
@@ -124,7 +96,7 @@ public final class HandValues {
                             .ifPresent(found::add);
             at++;
         }
-        return found;
+        return List.copyOf(found);
     }
 
     /**
@@ -206,7 +178,7 @@ public final class HandValues {
     private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
         String name = property.toLowerCase(Locale.ROOT);
         if (!isLiteral(value)) return Optional.empty();
-        return governing(element, name).map(reading -> {
+        return RulesOfPages.governing(element, name).map(reading -> {
             Element standing = element.closest("[" + SURFACE + "]");
             Element piece = element.closest("[" + Pieces.PLACED + "]");
             String words = element.text();
@@ -226,36 +198,5 @@ public final class HandValues {
     private static boolean isLiteral(String value) {
         return !value.contains("var(")
                 && !Set.of("inherit", "initial", "unset", "revert").contains(value);
-    }
-
-    /** The reading that a property of an element takes where nobody wrote there, if it takes one. */
-    private static Optional<String> governing(Element element, String property) {
-        String family = family(property, "");
-        for (Element one = element; one != null; one = one.parent()) {
-            Element at = one;
-            Optional<String> reading = Rules.ALL.stream()
-                    .filter(rule -> rule.readings.containsKey(family) && at.is(rule.selector))
-                    .max(Comparator.comparingLong(Governs::rank))
-                    .map(rule -> rule.readings.get(family));
-            if (reading.isPresent() || !INHERITED.contains(property)) return reading;
-        }
-        return Optional.empty();
-    }
-
-    /**
-     * Properties that are one for a person: sides and directions of a margin or padding, the ways to say a line's color.
-     *
-     * @param reading what a rule takes for it, where that tells which part of a shorthand it is
-     */
-    private static String family(String property, String reading) {
-        if (property.startsWith("background")) return "background-color";
-        if (property.startsWith("padding")) return "padding";
-        if (property.startsWith("margin")) return "margin";
-        if (property.endsWith("gap")) return "gap";
-        if (property.endsWith("radius")) return "border-radius";
-        if (property.startsWith("border"))
-            return reading.startsWith("shape.") || property.endsWith("width") ? "border-width" : "border-color";
-        if (property.equals("max-width") || property.equals("max-inline-size")) return "max-inline-size";
-        return property;
     }
 }

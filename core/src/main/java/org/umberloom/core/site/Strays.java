@@ -101,7 +101,7 @@ public final class Strays {
     }
 
     /** What declarations of the own style sheet hide, by their numbers: every element that they reach. */
-    private static Map<Integer, List<Stray>> ofSheet(SiteDocument site) {
+    public static Map<Integer, List<Stray>> ofSheet(SiteDocument site) {
         Map<String, String> pages = new LinkedHashMap<>();
         site.pages().forEach(page -> pages.put(page.slug(), page.html()));
         Map<Integer, List<Stray>> all = new LinkedHashMap<>();

@@ -1,0 +1,144 @@
+package org.umberloom.app.site;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.site.RoleGroups;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.theme.ThemeGraph;
+import org.umberloom.core.token.TokenPath;
+
+/** Where roles and tokens are taken, across all pages of all sites that wear a theme. */
+@Service
+class CoverageService {
+    /** Pages that are named one by one; the rest is counted. */
+    private static final int MOST_PAGES = 240;
+
+    /** @param css what it comes to where it is a color, else empty */
+    record RoleTaken(String path, String group, String css, int taking, int hiding) {}
+
+    /** @param hiding spots that should take it and have a value of their own */
+    record PageTaken(String site, String name, String page, String title, int taking, int hiding) {}
+
+    /**
+     * @param roles  that show it: itself, or those that come from the token
+     * @param pages  those with spots that hide it first
+     * @param more   pages that are not listed
+     * @param sites  that have it somewhere
+     */
+    record Taken(String of, List<String> roles, int taking, int hiding, int sites, List<PageTaken> pages, int more) {}
+
+    private final SiteService sites;
+    private final SiteMapper mapper;
+    private final DraftService themes;
+
+    CoverageService(SiteService sites, SiteMapper mapper, DraftService themes) {
+        this.sites = sites;
+        this.mapper = mapper;
+        this.themes = themes;
+    }
+
+    /** Every role that some page takes. */
+    List<RoleTaken> roles(long theme) {
+        ThemeDocument document = themes.newest(theme).theme();
+        Worn worn = Worn.of(ThemeGraph.of(document, document.defaults()).resolution());
+        Map<String, SiteUses.Count> all = new TreeMap<>();
+        for (SiteMapper.UsesRow row : rows(theme))
+            for (SiteUses.PageUses page : SiteUses.read(row.uses()).pages())
+                page.roles()
+                        .forEach((path, count) -> all.merge(
+                                path,
+                                count,
+                                (a, b) -> new SiteUses.Count(a.taking() + b.taking(), a.hiding() + b.hiding())));
+        List<RoleTaken> roles = new ArrayList<>();
+        all.forEach((path, count) -> roles.add(new RoleTaken(
+                path,
+                group(path),
+                worn.color(path).map(color -> color.hex()).orElse(""),
+                count.taking(),
+                count.hiding())));
+        roles.sort(Comparator.comparingInt(role -> RoleGroups.ALL.indexOf(role.group)));
+        return roles;
+    }
+
+    private static String group(String path) {
+        return Contract.standard()
+                .filledBy(path)
+                .map(role -> RoleGroups.of(path, role.type()))
+                .orElse("");
+    }
+
+    /** What was counted by another version, or by nobody yet, is counted first. */
+    private List<SiteMapper.UsesRow> rows(long theme) {
+        List<SiteMapper.UsesRow> rows = mapper.uses(theme);
+        if (rows.stream().noneMatch(row -> row.uses().isEmpty())) return rows;
+        sites.counted();
+        return mapper.uses(theme);
+    }
+
+    /** Where a role, or a token through the roles that come from it, is taken. */
+    Taken taken(long theme, String of) {
+        Set<String> roles = rolesOf(themes.newest(theme).theme(), of);
+        List<PageTaken> pages = new ArrayList<>();
+        Map<String, Boolean> having = new LinkedHashMap<>();
+        int taking = 0;
+        int hiding = 0;
+        for (SiteMapper.UsesRow row : rows(theme))
+            for (SiteUses.PageUses page : SiteUses.read(row.uses()).pages()) {
+                int here = 0;
+                int hidden = 0;
+                for (String role : roles) {
+                    SiteUses.Count count = page.roles().get(role);
+                    if (count == null) continue;
+                    here += count.taking();
+                    hidden += count.hiding();
+                }
+                if (here + hidden == 0) continue;
+                taking += here;
+                hiding += hidden;
+                having.put(row.slug(), true);
+                pages.add(new PageTaken(row.slug(), row.name(), page.page(), page.title(), here, hidden));
+            }
+        pages.sort(Comparator.comparingInt((PageTaken page) -> page.hiding > 0 ? 0 : 1)
+                .thenComparing(PageTaken::name)
+                .thenComparing(Comparator.comparingInt(PageTaken::taking).reversed()));
+        List<PageTaken> shown = pages.subList(0, Math.min(MOST_PAGES, pages.size()));
+        return new Taken(
+                of, List.copyOf(roles), taking, hiding, having.size(), List.copyOf(shown), pages.size() - shown.size());
+    }
+
+    /** The roles that show a token, in any context of the theme; those that are unset and stand on one of them too. */
+    private static Set<String> rolesOf(ThemeDocument theme, String of) {
+        TokenPath path = TokenPath.of(of);
+        Set<String> roles = new LinkedHashSet<>();
+        if (Contract.standard().filledBy(of).isPresent()) roles.add(of);
+        for (Combination look : theme.combinations(MOST_LOOKS)) {
+            ThemeGraph graph = ThemeGraph.of(theme, look);
+            for (TokenPath dependent : graph.dependents(path))
+                if (Contract.standard().filledBy(dependent.dotted()).isPresent()) roles.add(dependent.dotted());
+            Worn worn = Worn.of(graph.resolution());
+            for (boolean more = true; more; ) {
+                more = false;
+                for (Role role : Contract.standard().roles().values())
+                    for (String surface : role.ofSurfaces() ? worn.surfaces() : List.of("")) {
+                        Worn.Standing standing = worn.at(role, surface);
+                        if (standing.on().filter(roles::contains).isPresent()) more |= roles.add(standing.path());
+                    }
+            }
+        }
+        return roles;
+    }
+
+    private static final int MOST_LOOKS = 16;
+}

@@ -1,0 +1,71 @@
+package org.umberloom.app.site;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.umberloom.core.json.Json;
+import org.umberloom.core.page.RoleSpots;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.Strays;
+
+/** Which roles the pages of a site take, counted when it is stored, so that a role can be looked for across many sites. */
+record SiteUses(List<PageUses> pages) {
+    /** @param hiding spots that should take the role and have a value of their own */
+    record Count(int taking, int hiding) {}
+
+    /** @param roles by their paths */
+    record PageUses(String page, String title, Map<String, Count> roles) {}
+
+    static SiteUses of(SiteDocument site) {
+        Map<String, Map<String, Integer>> bySheet = new LinkedHashMap<>();
+        Strays.ofSheet(site)
+                .values()
+                .forEach(strays -> strays.forEach(stray -> bySheet.computeIfAbsent(stray.page(), key -> new TreeMap<>())
+                        .merge(stray.role(), 1, Integer::sum)));
+        List<PageUses> pages = new ArrayList<>();
+        for (SitePage page : site.pages()) {
+            Map<String, Integer> sheet = bySheet.getOrDefault(page.slug(), Map.of());
+            Map<String, Count> roles = new TreeMap<>();
+            RoleSpots.of(page.html()).forEach((path, found) -> {
+                int hidden = sheet.getOrDefault(path, 0);
+                roles.put(
+                        path,
+                        new Count(
+                                Math.max(0, found.taking().size() - hidden),
+                                found.hiding().size() + hidden));
+            });
+            pages.add(new PageUses(page.slug(), page.title(), roles));
+        }
+        return new SiteUses(pages);
+    }
+
+    String write() {
+        List<Object> data = new ArrayList<>();
+        for (PageUses page : pages) {
+            Map<String, Object> roles = new LinkedHashMap<>();
+            page.roles.forEach((path, count) -> roles.put(path, List.of(count.taking, count.hiding)));
+            data.add(Map.of("page", page.page, "title", page.title, "roles", roles));
+        }
+        return Json.writeCompact(Map.of("pages", data));
+    }
+
+    static SiteUses read(String text) {
+        if (text.isEmpty()) return new SiteUses(List.of());
+        List<PageUses> pages = new ArrayList<>();
+        for (Object one :
+                Json.list("pages", Json.readObject("Uses of a site", text).get("pages"))) {
+            Map<String, Object> page = Json.object("page", one);
+            Map<String, Count> roles = new LinkedHashMap<>();
+            Json.object("roles", page.get("roles")).forEach((path, counts) -> {
+                List<?> both = Json.list(path, counts);
+                roles.put(path, new Count((int) Json.number(path, both.get(0)), (int) Json.number(path, both.get(1))));
+            });
+            pages.add(new PageUses(
+                    Json.string("page", page.get("page")), Json.string("title", page.get("title")), roles));
+        }
+        return new SiteUses(pages);
+    }
+}

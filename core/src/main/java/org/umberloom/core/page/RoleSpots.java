@@ -1,0 +1,79 @@
+package org.umberloom.core.page;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.limit.Recent;
+import org.umberloom.core.theme.Surfaces;
+
+/** Where on a page each role is taken, by rules that name the element itself, and where something written by hand hides it. */
+public final class RoleSpots {
+    /**
+     * Elements by where they stand in the body, as {@link Spots} counts; the body itself is 0.
+     *
+     * @param taking the role
+     * @param hiding it by a value of their own
+     */
+    public record Found(List<Integer> taking, List<Integer> hiding) {
+        public Found {
+            taking = List.copyOf(taking);
+            hiding = List.copyOf(hiding);
+        }
+    }
+
+    private static final Recent<Map<String, Found>> KNOWN = new Recent<>();
+
+    private RoleSpots() {}
+
+    /** By the path that a role has where it is taken, such as {@code surface.deep.link} or {@code type.h1}. */
+    public static Map<String, Found> of(String html) {
+        return KNOWN.get(html, RoleSpots::read);
+    }
+
+    private static Map<String, Found> read(String html) {
+        Document document = Jsoup.parse(html);
+        Map<Element, Integer> places = new IdentityHashMap<>();
+        List<Element> all = document.body().getAllElements();
+        for (int at = 0; at < all.size(); at++) places.put(all.get(at), at);
+        Map<String, List<Integer>> taking = new TreeMap<>();
+        Map<Element, Set<String>> taken = RulesOfPages.taken(document);
+        for (Element element : all)
+            for (String reading : taken.getOrDefault(element, Set.of()))
+                taking.computeIfAbsent(path(element, reading), key -> new ArrayList<>())
+                        .add(places.get(element));
+        Map<String, List<Integer>> hiding = new HashMap<>();
+        for (HandValues.HandValue hand : HandValues.of(html)) {
+            String path = Contract.standard()
+                    .ofReading(hand.reading())
+                    .map(role -> role.on(hand.surface()))
+                    .orElse("");
+            hiding.computeIfAbsent(path, key -> new ArrayList<>()).add(hand.at());
+        }
+        Map<String, Found> found = new LinkedHashMap<>();
+        hiding.keySet().forEach(path -> taking.putIfAbsent(path, new ArrayList<>()));
+        taking.forEach((path, elements) -> {
+            List<Integer> hidden = hiding.getOrDefault(path, List.of());
+            elements.removeIf(at -> hidden.contains(at) && !path.startsWith("type."));
+            found.put(path, new Found(elements.stream().distinct().toList(), hidden));
+        });
+        return Map.copyOf(found);
+    }
+
+    private static String path(Element element, String reading) {
+        Element standing = element.closest("[" + PageChanges.SURFACE + "]");
+        String surface = standing == null ? Surfaces.PAGE : standing.attr(PageChanges.SURFACE);
+        return Contract.standard()
+                .ofReading(reading)
+                .map(role -> role.on(surface))
+                .orElse(reading);
+    }
+}

@@ -1,0 +1,116 @@
+package org.umberloom.core.page;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.select.Evaluator;
+import org.jsoup.select.QueryParser;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Paint;
+import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.limit.Patience;
+import org.umberloom.core.sheet.Declaration;
+import org.umberloom.core.sheet.Selector;
+
+/** The contract's rules as they meet a page that stands still, every choice at its standard: which reading governs what. */
+final class RulesOfPages {
+    /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
+    private static final Set<String> INHERITED =
+            Set.of("color", "font-family", "font-size", "font-weight", "line-height", "letter-spacing");
+
+    /** Properties that a rule says as a whole: one that takes no role for them keeps others from doing so. */
+    private static final Set<String> WHOLE =
+            Set.of("color", "background-color", "font-size", "font-family", "font-weight");
+    /** In place of a reading: what is around says it. */
+    private static final String AROUND = "inherit";
+    /** In place of a reading: a value of the rule’s own. */
+    private static final String NOTHING = "";
+
+    /** A rule as one of its selectors says it: which property takes which reading. */
+    private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
+
+    private static final List<Governs> ALL = collect();
+
+    private RulesOfPages() {}
+
+    private static List<Governs> collect() {
+        List<Governs> all = new ArrayList<>();
+        Contract contract = Contract.standard();
+        for (PartRule rule : contract.rules()) {
+            if (!rule.holds(contract.completed(Map.of()))
+                    || !rule.rule().within().isEmpty()) continue;
+            Map<String, String> readings = new LinkedHashMap<>();
+            for (Declaration declaration : rule.declarations()) {
+                List<String> taken = PartRule.readings(declaration);
+                taken.forEach(reading -> readings.put(family(declaration.property(), reading), reading));
+                if (taken.isEmpty() && WHOLE.contains(family(declaration.property(), "")))
+                    readings.put(
+                            family(declaration.property(), ""),
+                            declaration.value().equals("inherit") ? AROUND : NOTHING);
+            }
+            if (readings.isEmpty()) continue;
+            for (Selector selector : rule.rule().selectors())
+                if (selector.states().isEmpty() && selector.drawn().isEmpty())
+                    all.add(new Governs(QueryParser.parse(selector.resting()), Paint.rank(rule, selector), readings));
+        }
+        return all;
+    }
+
+    /** The reading that a property of an element takes where nobody wrote there, if it takes one. */
+    static Optional<String> governing(Element element, String property) {
+        String family = family(property, "");
+        for (Element one = element; one != null; one = one.parent()) {
+            Element at = one;
+            Optional<String> reading = ALL.stream()
+                    .filter(rule -> rule.readings.containsKey(family) && at.is(rule.selector))
+                    .max(Comparator.comparingLong(Governs::rank))
+                    .map(rule -> rule.readings.get(family));
+            if (reading.filter(AROUND::equals).isPresent()) continue;
+            if (reading.isPresent() || !INHERITED.contains(property))
+                return reading.filter(said -> !said.equals(NOTHING));
+        }
+        return Optional.empty();
+    }
+
+    /** What elements of a page take by rules of their own: the readings of each, by what wins for each property. */
+    static Map<Element, Set<String>> taken(Document document) {
+        Map<Element, Map<String, Governs>> strongest = new IdentityHashMap<>();
+        for (Governs rule : ALL) {
+            Patience.ask();
+            for (Element element : document.select(rule.selector)) {
+                Map<String, Governs> there = strongest.computeIfAbsent(element, key -> new LinkedHashMap<>());
+                for (String family : rule.readings.keySet())
+                    there.merge(family, rule, (one, other) -> other.rank >= one.rank ? other : one);
+            }
+        }
+        Map<Element, Set<String>> taken = new IdentityHashMap<>();
+        strongest.forEach((element, rules) ->
+                rules.forEach((family, rule) -> taken.computeIfAbsent(element, key -> new java.util.LinkedHashSet<>())
+                        .add(rule.readings.get(family))));
+        return taken;
+    }
+
+    /**
+     * Properties that are one for a person: sides and directions of a margin or padding, the ways to say a line's color.
+     *
+     * @param reading what a rule takes for it, where that tells which part of a shorthand it is
+     */
+    private static String family(String property, String reading) {
+        if (property.startsWith("background")) return "background-color";
+        if (property.startsWith("padding")) return "padding";
+        if (property.startsWith("margin")) return "margin";
+        if (property.endsWith("gap")) return "gap";
+        if (property.endsWith("radius")) return "border-radius";
+        if (property.startsWith("border"))
+            return reading.startsWith("shape.") || property.endsWith("width") ? "border-width" : "border-color";
+        if (property.equals("max-width") || property.equals("max-inline-size")) return "max-inline-size";
+        return property;
+    }
+}
