@@ -40,6 +40,11 @@ public final class Main {
             try (Application application = Application.start(jar, home.resolve("demo"))) {
                 starts[i] = application.secondsToStart();
                 if (i < STARTS - 1) continue;
+                if (System.getenv("LOOM_BENCH_SITES") != null) {
+                    sites(report, application.address());
+                    System.out.println(report);
+                    return;
+                }
                 ProbeTime.Result probe = ProbeTime.measure(application.address());
                 pointerToPaint(report, application.address());
                 row(report, "probe, message to answer in the browser, 1,000 tokens (ms)", probe.roundTrip());
@@ -54,6 +59,7 @@ public final class Main {
                         scroll.lateShare() * 100,
                         scroll.frames().size()));
                 pictures = PictureTime.measure(application.address());
+                sites(report, application.address());
                 row(report, "the server's share of a probe: edit, resolve, compare (ms)", probe.server());
                 report.append(String.format(
                         Locale.ROOT,
@@ -97,6 +103,10 @@ public final class Main {
         colors(report, home);
         Files.writeString(home.resolve("docs/benchmarks.md"), report);
         System.out.println(report);
+    }
+
+    private static void sites(StringBuilder report, String address) throws IOException {
+        for (ManySites.Row row : ManySites.measure(address)) row(report, row.what(), row.samples());
     }
 
     private static void pointerToPaint(StringBuilder report, String address) {

@@ -46,7 +46,7 @@ final class PointerToPaint {
 
     private PointerToPaint() {}
 
-    private static Locator numbersHandle(Page page, String label) {
+    static Locator numbersHandle(Page page, String label) {
         return page.locator("label")
                 .filter(new Locator.FilterOptions()
                         .setHas(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))))
@@ -65,19 +65,27 @@ final class PointerToPaint {
                                 AriaRole.TAB,
                                 new Page.GetByRoleOptions().setName(drag.tab).setExact(true))
                         .click();
-                times.add(moves(page, drag));
+                times.add(moves(page, drag.handle.apply(page), drag.property, "html", true));
             }
             return times;
         }
     }
 
+    /**
+     * Milliseconds of each move.
+     *
+     * @param handle   what the pointer takes hold of
+     * @param property that every move changes
+     * @param selector of the element in a page where that is read
+     * @param all      whether every bay has to show it, or the first alone
+     */
     @SuppressWarnings("unchecked")
-    private static List<Double> moves(Page page, Drag drag) {
+    static List<Double> moves(Page page, Locator handle, String property, String selector, boolean all) {
         page.evaluate(
                 """
-                (property) => {
-                  const frames = [...document.querySelectorAll('iframe')];
-                  const read = () => frames.map((f) => getComputedStyle(f.contentDocument.documentElement).getPropertyValue(property));
+                ([property, selector, all]) => {
+                  const frames = [...document.querySelectorAll('iframe')].slice(0, all ? undefined : 1);
+                  const read = () => frames.map((f) => getComputedStyle(f.contentDocument.querySelector(selector)).getPropertyValue(property));
                   window.samples = [];
                   let shown = read();
                   let moved = null;
@@ -103,8 +111,8 @@ final class PointerToPaint {
                     return mark(...words);
                   };
                 }""",
-                drag.property);
-        BoundingBox box = drag.handle.apply(page).boundingBox();
+                List.of(property, selector, all));
+        BoundingBox box = handle.boundingBox();
         double y = box.y + box.height / 2;
         double center = box.x + box.width / 2;
         page.mouse().move(center, y);
