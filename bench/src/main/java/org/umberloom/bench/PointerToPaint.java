@@ -85,7 +85,8 @@ final class PointerToPaint {
                 """
                 ([property, selector, all]) => {
                   const frames = [...document.querySelectorAll('iframe')].slice(0, all ? undefined : 1);
-                  const read = () => frames.map((f) => getComputedStyle(f.contentDocument.querySelector(selector)).getPropertyValue(property));
+                  const at = (frame) => frame.contentDocument.querySelector(selector);
+                  const read = () => frames.map((frame) => getComputedStyle(at(frame)).getPropertyValue(property));
                   window.samples = [];
                   let shown = read();
                   let moved = null;

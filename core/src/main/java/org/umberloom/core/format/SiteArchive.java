@@ -15,6 +15,7 @@ import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
+import org.umberloom.core.page.Recognition;
 import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
@@ -33,6 +34,7 @@ public final class SiteArchive {
     private static final String HTML = ".html";
     private static final Set<String> PICTURE_ENDINGS = Set.of("svg", "png", "jpg", "jpeg", "gif", "webp");
     private static final int MOST_PAGES = 500;
+    private static final int MOST_NAMED = 3;
 
     /** A picture of a site. @param license what is said of how it may be used; may be empty */
     public record Picture(byte[] content, String license) {}
@@ -169,6 +171,8 @@ public final class SiteArchive {
         Map<String, Integer> removed = new TreeMap<>();
         Map<String, String> sheets = new LinkedHashMap<>();
         List<SitePage> read = new ArrayList<>();
+        Map<String, Integer> recognised = new LinkedHashMap<>();
+        Map<String, List<String>> unknown = new TreeMap<>();
         pages.forEach((path, slug) -> {
             PageCleaning.Cleaned clean = PageCleaning.of(
                     text(files.get(path)), address -> resolved(path, address).flatMap(target -> {
@@ -184,11 +188,15 @@ public final class SiteArchive {
                     .ifPresent(target -> sheets.putIfAbsent(target, text(files.get(target)))));
             if (!clean.styles().isBlank()) sheets.putIfAbsent(path + " itself", clean.styles());
             String title = clean.title().isBlank() ? slug : clean.title().strip();
+            Recognition.Recognised known = Recognition.of(clean.html());
+            known.found().forEach((what, count) -> recognised.merge(what, count, Integer::sum));
+            known.missing().forEach(what -> unknown.computeIfAbsent(what, key -> new ArrayList<>())
+                    .add(title));
             read.add(new SitePage(
                     slug,
                     title.length() > Names.LONGEST ? title.substring(0, Names.LONGEST) : title,
                     slug.equals("index") ? "landing" : "article",
-                    clean.html()));
+                    known.html()));
         });
         StringBuilder css = new StringBuilder();
         sheets.forEach((path, sheet) -> {
@@ -201,6 +209,7 @@ public final class SiteArchive {
                                 + own.faults().get(0).words());
         });
         told(removed, notes);
+        recognised(recognised, unknown, read.size(), notes);
         if (!over.isEmpty())
             notes.add(over.size() + (over.size() == 1 ? " file was" : " files were") + " passed over, such as “"
                     + Names.shown(over.get(0)) + "”: neither a page, a style sheet nor a picture.");
@@ -213,6 +222,31 @@ public final class SiteArchive {
         List<String> parts = new ArrayList<>();
         removed.forEach((what, count) -> parts.add(count + " " + what));
         notes.add("Taken out, since nothing here may run or load: " + String.join(", ", parts) + ".");
+    }
+
+    /** What the theme can dress, and what it cannot because nobody could tell what it is. */
+    private static void recognised(
+            Map<String, Integer> found, Map<String, List<String>> missing, int pages, List<String> notes) {
+        List<String> parts = new ArrayList<>();
+        found.forEach((what, count) -> parts.add(count + " × " + what));
+        if (!parts.isEmpty()) notes.add("Recognised, so that the theme dresses it: " + String.join(", ", parts) + ".");
+        // Regions that the same pages lack are said in one sentence.
+        Map<List<String>, List<String>> lacking = new LinkedHashMap<>();
+        missing.forEach((what, on) -> {
+            if (what.equals("main part"))
+                notes.add("No main part was found on " + words(on, pages)
+                        + "; all that is no region of the frame was taken as it.");
+            else lacking.computeIfAbsent(on, key -> new ArrayList<>()).add(what);
+        });
+        lacking.forEach((on, what) -> notes.add("No " + String.join(", no ", what) + " was found on " + words(on, pages)
+                + "; what there is of it is shown as it is, without what the theme says of it."));
+    }
+
+    private static String words(List<String> titles, int pages) {
+        if (titles.size() == pages) return "any page";
+        int more = titles.size() - MOST_NAMED;
+        return "“" + String.join("”, “", titles.subList(0, Math.min(MOST_NAMED, titles.size()))) + "”"
+                + (more > 0 ? " and " + more + " more" : "");
     }
 
     /** Where an address of a page leads within the archive. */

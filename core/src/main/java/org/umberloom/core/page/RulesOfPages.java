@@ -48,9 +48,12 @@ final class RulesOfPages {
                     || !rule.rule().within().isEmpty()) continue;
             Map<String, String> readings = new LinkedHashMap<>();
             for (Declaration declaration : rule.declarations()) {
-                List<String> taken = PartRule.readings(declaration);
+                // What a ground gives besides its color is of no role.
+                List<String> taken = PartRule.readings(declaration).stream()
+                        .filter(reading -> contract.ofReading(reading).isPresent())
+                        .toList();
                 taken.forEach(reading -> readings.put(family(declaration.property(), reading), reading));
-                if (taken.isEmpty() && WHOLE.contains(family(declaration.property(), "")))
+                if (PartRule.readings(declaration).isEmpty() && WHOLE.contains(family(declaration.property(), "")))
                     readings.put(
                             family(declaration.property(), ""),
                             declaration.value().equals("inherit") ? AROUND : NOTHING);
