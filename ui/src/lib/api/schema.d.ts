@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pieces/{piece}/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["share"];
+        post?: never;
+        delete: operations["unshare"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pieces/{piece}/pages/{page}": {
         parameters: {
             query?: never;
@@ -1092,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/unfit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["unfit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/archive.zip": {
         parameters: {
             query?: never;
@@ -1348,6 +1380,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/wore/{theme}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetWore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pieces/{piece}": {
         parameters: {
             query?: never;
@@ -1436,6 +1484,7 @@ export interface components {
         ThemeWanted: {
             /** Format: int64 */
             theme: number;
+            fitted: boolean;
         };
         PieceNamed: {
             /** Format: int32 */
@@ -2313,6 +2362,7 @@ export interface components {
             title: string;
             everywhere: boolean;
             kinds: string[];
+            ofTheme: boolean;
             pages: string[];
             /** Format: int32 */
             own: number;
@@ -2362,6 +2412,11 @@ export interface components {
             themeId: number;
             theme: string;
             until: string;
+        };
+        UnfitView: {
+            what: string;
+            why: string;
+            remedy: string;
         };
         BlockView: {
             /** Format: int32 */
@@ -2739,6 +2794,17 @@ export interface components {
             /** @enum {string} */
             op: "setPicture";
         };
+        SetPieceEdit: {
+            name: string;
+            piece?: {
+                title: string;
+                everywhere?: boolean;
+                kinds: string[];
+                html: string;
+            };
+            /** @enum {string} */
+            op: "setPiece";
+        };
         BatchEdit: {
             label: string;
             edits: components["schemas"]["Edit"][];
@@ -3063,7 +3129,7 @@ export interface components {
             /** @enum {string} */
             op: "proposeContrast";
         };
-        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
+        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
         GroundChange: {
             at?: number;
             surface: string;
@@ -3279,6 +3345,52 @@ export interface operations {
                 "application/json": components["schemas"]["PieceSpread"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    share: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    unshare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -5100,6 +5212,30 @@ export interface operations {
             };
         };
     };
+    unfit: {
+        parameters: {
+            query: {
+                theme: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UnfitView"][];
+                };
+            };
+        };
+    };
     archive_1: {
         parameters: {
             query?: never;
@@ -5427,6 +5563,27 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Cloth"];
                 };
+            };
+        };
+    };
+    forgetWore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                theme: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

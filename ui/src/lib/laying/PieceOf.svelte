@@ -25,7 +25,9 @@
 
 {#if piece}
   <p class="border-t border-border pt-2">
-    Piece “{piece.title}”, on {piece.pages.length} of {page.pages.length} pages. What is changed in it changes on all of them.
+    Piece “{piece.title}”, on {piece.pages.length} of {page.pages.length} pages. What is changed in it changes on all of them{piece.ofTheme
+      ? ', and in every site that wears the theme'
+      : ''}.
     {#if block.own}<span class="font-semibold">{block.own} of its own here.</span>{/if}
   </p>
   <div class="flex flex-wrap gap-1">

@@ -9,6 +9,7 @@
     onput,
     onspread,
     onrename,
+    onshare,
     ondissolve
   }: {
     pieces: Schemas['PieceView'][];
@@ -16,6 +17,8 @@
     onput: (piece: string, page: string, there: boolean) => Promise<string>;
     onspread: (piece: string, everywhere: boolean, kinds: string[]) => Promise<string>;
     onrename: (piece: string, title: string) => Promise<string>;
+    /** Gives a piece to the theme, or takes it back. */
+    onshare: (piece: string, shared: boolean) => Promise<string>;
     ondissolve: (piece: string) => Promise<string>;
   } = $props();
 
@@ -44,14 +47,27 @@
         </div>
         <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
           <label class="flex items-center gap-1.5"
-            ><input type="checkbox" checked={piece.everywhere} onchange={(e) => void onspread(piece.name, e.currentTarget.checked, [])} /> every
-            page</label
+            ><input
+              type="checkbox"
+              aria-label="{piece.title} on all sites"
+              checked={piece.ofTheme}
+              onchange={(e) => void onshare(piece.name, e.currentTarget.checked)}
+            /> all sites</label
+          >
+          <label class="flex items-center gap-1.5"
+            ><input
+              type="checkbox"
+              aria-label="{piece.title} on every page"
+              checked={piece.everywhere}
+              onchange={(e) => void onspread(piece.name, e.currentTarget.checked, [])}
+            /> every page</label
           >
           {#if !piece.everywhere}
             {#each kinds as kind (kind)}
               <label class="flex items-center gap-1.5"
                 ><input
                   type="checkbox"
+                  aria-label="{piece.title} on {kind} pages"
                   checked={piece.kinds.includes(kind)}
                   onchange={(e) =>
                     void onspread(

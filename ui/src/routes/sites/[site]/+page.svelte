@@ -12,6 +12,7 @@
   import PieceList from '$lib/site/PieceList.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
+  import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
 
@@ -77,9 +78,12 @@
     done(() => store(() => api.PUT('/api/sites/{site}/nameplate', { params: path, body: { base, name, tagline } })));
   const look = (contexts: Record<string, string>, scheme: string) =>
     done(() => store(() => api.PUT('/api/sites/{site}/look', { params: path, body: { base, contexts, scheme } })));
-  const wear = (theme: number) =>
+  /** A theme that is looked at before it is worn; none while nothing is tried. */
+  let tried = $state<number | null>(null);
+  const wear = (theme: number, fitted: boolean) =>
     done(async () => {
-      await store(() => api.PUT('/api/sites/{site}/theme', { params: path, body: { theme } }));
+      await store(() => api.PUT('/api/sites/{site}/theme', { params: path, body: { theme, fitted } }));
+      tried = null;
       toast.success('Wears another theme now', { description: 'What it says itself is kept; what it wore before stands below.' });
     });
   const follow = (place: string, one = '') =>
@@ -165,7 +169,11 @@
       <section class="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-border py-3 lg:grid-cols-4" aria-label="What it wears">
         <label class="flex flex-col gap-1"
           ><span class="caption">Theme</span>
-          <select class="field" aria-label="Theme" bind:value={() => String(site?.themeId), (id) => void wear(Number(id))}>
+          <select
+            class="field"
+            aria-label="Theme"
+            bind:value={() => String(tried ?? site?.themeId), (id) => (tried = Number(id) === site?.themeId ? null : Number(id))}
+          >
             {#each themes as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
             {#if !themes.some((one) => one.id === site?.themeId)}<option value={String(site.themeId)}>{site.theme}</option>{/if}
           </select></label
@@ -197,6 +205,18 @@
         <TextValue label="Name" value={site.name} width="w-full" oncommit={(text) => plate(text, site!.tagline)} />
         <TextValue label="Tagline" value={site.tagline} width="w-full" oncommit={(text) => plate(site!.name, text)} />
       </section>
+
+      {#if tried !== null}
+        {#key tried}
+          <TryTheme
+            {site}
+            theme={tried}
+            name={themes.find((one) => one.id === tried)?.name ?? site.wore.find((one) => one.themeId === tried)?.theme ?? 'another theme'}
+            onwear={(fitted) => wear(tried ?? 0, fitted)}
+            onstay={() => (tried = null)}
+          />
+        {/key}
+      {/if}
 
       {#if group}
         <p class="mb-4 flex items-center gap-3 border-l-2 border-ink pl-3" role="status">
@@ -308,6 +328,14 @@
                 api.PUT('/api/sites/{site}/pieces/{piece}/title', { params: { path: { site: slug, piece } }, body: { base, title } })
               )
             )}
+          onshare={(piece, shared) => {
+            const at = { params: { path: { site: slug, piece } } };
+            return done(() =>
+              store(() =>
+                shared ? api.PUT('/api/sites/{site}/pieces/{piece}/shared', at) : api.DELETE('/api/sites/{site}/pieces/{piece}/shared', at)
+              )
+            );
+          }}
           ondissolve={(piece) =>
             done(() => store(() => api.DELETE('/api/sites/{site}/pieces/{piece}', { params: { path: { site: slug, piece } } })))}
         />
@@ -356,7 +384,15 @@
                 <li class="flex items-center gap-3 border-t border-border py-1">
                   <span class="grow">{one.theme || 'a theme that is gone'}</span>
                   <span class="caption">until {new Date(one.until).toLocaleDateString()}</span>
-                  {#if one.theme}<button class="button" onclick={() => wear(one.themeId)}>Put on again</button>{/if}
+                  {#if one.theme}<button class="button" onclick={() => (tried = one.themeId)}>Put on again</button>{/if}
+                  <button
+                    class="button button-quiet text-muted"
+                    aria-label="Forget that it wore {one.theme || 'a theme that is gone'}"
+                    onclick={() =>
+                      done(() =>
+                        store(() => api.DELETE('/api/sites/{site}/wore/{theme}', { params: { path: { site: slug, theme: one.themeId } } }))
+                      )}>Forget</button
+                  >
                 </li>
               {/each}
             </ul>

@@ -157,11 +157,30 @@ class LayingTest {
         page.navigate(site);
         assertThat(page.getByText("on 5 of 5 pages")).isVisible();
         Locator on = page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Head on “Fares”"));
-        page.getByLabel("every page").uncheck();
+        page.getByLabel("Head on every page").uncheck();
         on.click();
         assertThat(on).not().isChecked();
         assertThat(page.getByText("on 4 of 5 pages")).isVisible();
         page.getByLabel("Undo").click();
         assertThat(on).isChecked();
+    }
+
+    @Test
+    void aPieceOfTheThemeIsOneForAllSites() {
+        // Every landing page of the demo has it; this copy changes its words, and another site shows them.
+        Locator words = live().locator("section[data-piece=co-operative] h2");
+        assertThat(words).hasText("One co-operative");
+        words.dblclick();
+        page.keyboard().press("Control+A");
+        page.keyboard().type("One co-operative, five islands");
+        page.keyboard().press("Enter");
+        assertThat(button("section “One co-operative, five islands”")).isVisible();
+        page.navigate(loom.address() + "/sites/trust/index");
+        assertThat(live().locator("section[data-piece=co-operative] h2")).hasText("One co-operative, five islands");
+        page.navigate(site);
+        page.getByLabel("Undo").click();
+        assertThat(page.getByLabel("Redo")).isEnabled();
+        page.navigate(loom.address() + "/sites/trust/index");
+        assertThat(live().locator("section[data-piece=co-operative] h2")).hasText("One co-operative");
     }
 }

@@ -140,12 +140,24 @@ class SitesTest {
         copyOf("trust");
         page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("For a while"));
+        // Its own pages in both, before anything is done.
+        Locator trial =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("For a while, before it is worn"));
+        assertThat(trial.getByText("look: heritage")).isVisible();
+        assertThat(page.frameLocator("iframe[title='The Steamers’ Trust in For a while']")
+                        .locator("h1"))
+                .isVisible();
+        assertThat(heading("What it wore")).isHidden();
+        button("Wear For a while").click();
         assertThat(heading("What it wore")).isVisible();
         assertThat(page.getByText("Long reading, fewer letters a line")).isVisible();
         button("Put on again").click();
+        button("Wear Tern Passage").click();
         assertThat(page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true))
                         .locator("option:checked"))
                 .hasText("Tern Passage");
+        button("Forget that it wore For a while").click();
+        assertThat(heading("What it wore")).isHidden();
     }
 
     @Test

@@ -25,6 +25,8 @@ import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.SitePieces;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -102,12 +104,12 @@ class DemoLoader implements ApplicationRunner {
                     file -> read(themeFolder.resolve(file)));
             long id = drafts.create(theme, "demo theme", lead);
             for (JsonNode site : themePlan.get("sites"))
-                loadSite(folder.resolve(site.get("folder").asString()), site, id, lead);
+                loadSite(folder.resolve(site.get("folder").asString()), site, id, theme, lead);
         }
         LOG.info("demo data loaded from {}", folder);
     }
 
-    private void loadSite(Path folder, JsonNode site, long theme, Account lead) throws IOException {
+    private void loadSite(Path folder, JsonNode site, long theme, ThemeDocument worn, Account lead) throws IOException {
         List<SitePage> pages = new ArrayList<>();
         for (JsonNode page : site.get("pages")) {
             String name = page.get("slug").asString();
@@ -141,7 +143,7 @@ class DemoLoader implements ApplicationRunner {
             site.get("written")
                     .properties()
                     .forEach(place -> parts.put("at/" + place.getKey(), json.writeValueAsString(place.getValue())));
-        sites.add(SiteJson.read(slug, parts), theme, pictures, lead);
+        sites.add(SitePieces.wearing(SiteJson.read(slug, parts), SharedPiece.of(worn)), theme, pictures, lead);
     }
 
     private static String read(Path file) {

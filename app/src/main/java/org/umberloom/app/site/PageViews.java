@@ -54,10 +54,18 @@ class PageViews {
     /**
      * A piece.
      *
+     * @param ofTheme whether all sites that wear the theme show it
      * @param pages that hold it
      * @param own   how many values its placements have of their own
      */
-    record PieceView(String name, String title, boolean everywhere, List<String> kinds, List<String> pages, int own) {}
+    record PieceView(
+            String name,
+            String title,
+            boolean everywhere,
+            List<String> kinds,
+            boolean ofTheme,
+            List<String> pages,
+            int own) {}
 
     record PageNamed(String slug, String title, String kind) {}
 
@@ -175,6 +183,7 @@ class PageViews {
                 piece.title(),
                 piece.everywhere(),
                 List.copyOf(piece.kinds()),
+                piece.ofTheme(),
                 holding.stream().map(SitePage::slug).toList(),
                 own);
     }

@@ -126,6 +126,18 @@ class PageWorkController {
         return work.edit(site, null, old -> SitePieces.place(old, piece, page, false), by(principal));
     }
 
+    /** Gives a piece to the theme, so that every site that wears it shows the piece; edits in any site are then edits in all. */
+    @PutMapping("/pieces/{piece}/shared")
+    SiteDrafts.Stacks share(@PathVariable String site, @PathVariable String piece, Principal principal) {
+        return work.share(site, piece, true, by(principal));
+    }
+
+    /** Takes a piece from the theme: every site keeps it as its own. */
+    @DeleteMapping("/pieces/{piece}/shared")
+    SiteDrafts.Stacks unshare(@PathVariable String site, @PathVariable String piece, Principal principal) {
+        return work.share(site, piece, false, by(principal));
+    }
+
     /** No piece any more: on every page what it was is markup of that page's own. */
     @DeleteMapping("/pieces/{piece}")
     SiteDrafts.Stacks dissolve(@PathVariable String site, @PathVariable String piece, Principal principal) {

@@ -49,13 +49,13 @@ class SiteController {
             String slug, String name, long themeId, boolean specimen, Map<String, String> look, List<PageView> pages) {}
 
     private final SiteService sites;
-    private final SiteDrafts siteDrafts;
+    private final SiteWork work;
     private final DraftService drafts;
     private final AccountService accounts;
 
-    SiteController(SiteService sites, SiteDrafts siteDrafts, DraftService drafts, AccountService accounts) {
+    SiteController(SiteService sites, SiteWork work, DraftService drafts, AccountService accounts) {
         this.sites = sites;
-        this.siteDrafts = siteDrafts;
+        this.work = work;
         this.drafts = drafts;
         this.accounts = accounts;
     }
@@ -63,13 +63,13 @@ class SiteController {
     /** Takes back the last edit of a site that stands. */
     @PostMapping("/{site}/undo")
     SiteDrafts.Stacks undo(@PathVariable String site, Principal principal) {
-        return siteDrafts.rail(siteDrafts.undo(site, accounts.get(principal.getName())));
+        return work.undo(site, accounts.get(principal.getName()));
     }
 
     /** Makes the last undone edit of a site again. */
     @PostMapping("/{site}/redo")
     SiteDrafts.Stacks redo(@PathVariable String site, Principal principal) {
-        return siteDrafts.rail(siteDrafts.redo(site, accounts.get(principal.getName())));
+        return work.redo(site, accounts.get(principal.getName()));
     }
 
     /** All sites, and the specimen of a theme. */

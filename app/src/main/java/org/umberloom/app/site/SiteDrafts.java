@@ -107,6 +107,10 @@ public class SiteDrafts {
      * @throws Conflict when a part that it changes was changed since then
      */
     public SiteDraft edit(String slug, Optional<Integer> base, Function<SiteDraft, SiteEdit> asked, Account by) {
+        return edit(slug, base, asked, by.id());
+    }
+
+    SiteDraft edit(String slug, Optional<Integer> base, Function<SiteDraft, SiteEdit> asked, long by) {
         return store(slug, draft -> {
             SiteEdit edit = SiteEdits.settled(draft.site(), asked.apply(draft));
             if (base.isPresent() && base.get() < draft.revision())
@@ -131,7 +135,7 @@ public class SiteDrafts {
                             head(draft).undoTop(),
                             SiteJson.write(edit),
                             SiteJson.write(applied.inverse()),
-                            by.id(),
+                            by,
                             now())));
         });
     }

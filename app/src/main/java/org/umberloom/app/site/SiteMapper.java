@@ -100,6 +100,9 @@ interface SiteMapper {
             + "on duplicate key update until = values(until)")
     void keepWore(long id, long theme, LocalDateTime until);
 
+    @Delete("delete from site_wore where site_id = #{id} and theme_id = #{theme}")
+    void removeOneWore(long id, long theme);
+
     @Update("update site set theme_id = #{theme} where id = #{id}")
     void wear(long id, long theme);
 

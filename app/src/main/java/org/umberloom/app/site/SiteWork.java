@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
@@ -26,10 +27,13 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.SitePieces;
 import org.umberloom.core.site.Strays;
+import org.umberloom.core.site.Wearing;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
@@ -42,9 +46,17 @@ class SiteWork {
     private final SiteMapper sites;
     private final DraftService themes;
     private final PictureReader reader;
+    private final PiecesOfThemes pieces;
     private final Clock clock;
 
-    SiteWork(SiteDrafts drafts, SiteMapper sites, DraftService themes, PictureReader reader, Clock clock) {
+    SiteWork(
+            SiteDrafts drafts,
+            SiteMapper sites,
+            DraftService themes,
+            PictureReader reader,
+            PiecesOfThemes pieces,
+            Clock clock) {
+        this.pieces = pieces;
         this.reader = reader;
         this.drafts = drafts;
         this.sites = sites;
@@ -54,7 +66,6 @@ class SiteWork {
 
     /** @param kinds of the pages that it begins with; a front page where none are named */
     String create(String name, long theme, List<String> kinds, Account by) {
-        themes.newest(theme);
         String slug = SiteEdits.slug(name, slugs());
         List<SitePage> pages = new ArrayList<>();
         for (String kind : kinds.isEmpty() ? List.of("landing") : kinds) {
@@ -67,9 +78,12 @@ class SiteWork {
                             ? PageMarkup.first(name.trim(), kind, title)
                             : PageMarkup.like(pages.get(0).html(), kind, title)));
         }
-        return drafts.create(SiteDocument.of(slug, name.trim(), pages), theme, "new site", by)
-                .site()
-                .slug();
+        drafts.create(wearing(SiteDocument.of(slug, name.trim(), pages), theme), theme, "new site", by);
+        return slug;
+    }
+
+    private SiteDocument wearing(SiteDocument site, long theme) {
+        return SitePieces.wearing(site, SharedPiece.of(themes.newest(theme).theme()));
     }
 
     private static Set<String> taken(List<SitePage> pages) {
@@ -112,7 +126,7 @@ class SiteWork {
         List<String> notes = new ArrayList<>(reading.notes());
         String slug = SiteEdits.slug(reading.site().name(), slugs());
         SiteDocument site = reading.site().called(slug, reading.site().name());
-        long id = drafts.create(site, theme, "taken in", by).id();
+        long id = drafts.create(wearing(site, theme), theme, "taken in", by).id();
         reading.pictures().forEach((called, picture) -> {
             try {
                 PictureReader.Seen seen = reader.read(picture.content());
@@ -138,19 +152,62 @@ class SiteWork {
         sites.remove(draft.id());
     }
 
-    /** Gives a site another theme; what it writes itself stays, and what it wore is kept. */
-    @Transactional
-    public void wear(String slug, long theme) {
+    /** What of a site does not fit a theme. */
+    List<Wearing.Unfit> unfit(String slug, long theme) {
+        SiteDraft draft = drafts.newest(slug);
+        return Wearing.of(
+                draft.site(),
+                themes.newest(draft.themeId()).theme(),
+                themes.newest(theme).theme());
+    }
+
+    /**
+     * Gives a site another theme; what it writes itself stays, and what it wore is kept.
+     *
+     * @param fitted whether what does not fit is changed to what is nearest, as an edit of the site that can be taken back
+     */
+    void wear(String slug, long theme, boolean fitted, Account by) {
         SiteDraft draft = drafts.newest(slug);
         themes.newest(theme);
         if (draft.themeId() == theme) return;
+        List<Wearing.Unfit> unfit = fitted ? unfit(slug, theme) : List.of();
         sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
+        sites.removeOneWore(draft.id(), theme);
         sites.wear(draft.id(), theme);
         drafts.forget(draft.id());
+        if (unfit.stream().anyMatch(one -> !one.edit().parts().isEmpty()))
+            drafts.edit(slug, Optional.empty(), now -> Wearing.remedied(now.site(), unfit), by);
+        pieces.follow(slug, theme, by);
+    }
+
+    /** What it wore before is not kept any longer. */
+    void forgetWore(String slug, long theme) {
+        sites.removeOneWore(drafts.newest(slug).id(), theme);
     }
 
     SiteDrafts.Stacks edit(String slug, Integer base, Function<SiteDocument, SiteEdit> asked, Account by) {
-        return drafts.rail(drafts.edit(slug, Optional.ofNullable(base), draft -> asked.apply(draft.site()), by));
+        return told(
+                slug, by, () -> drafts.edit(slug, Optional.ofNullable(base), draft -> asked.apply(draft.site()), by));
+    }
+
+    SiteDrafts.Stacks undo(String slug, Account by) {
+        return told(slug, by, () -> drafts.undo(slug, by));
+    }
+
+    SiteDrafts.Stacks redo(String slug, Account by) {
+        return told(slug, by, () -> drafts.redo(slug, by));
+    }
+
+    /** What it does to pieces of the theme goes to the theme. */
+    private SiteDrafts.Stacks told(String slug, Account by, Supplier<SiteDraft> work) {
+        SiteDocument before = drafts.newest(slug).site();
+        pieces.tell(before, work.get(), by);
+        return drafts.rail(drafts.newest(slug));
+    }
+
+    SiteDrafts.Stacks share(String slug, String piece, boolean shared, Account by) {
+        pieces.share(slug, piece, shared, by);
+        return drafts.rail(drafts.newest(slug));
     }
 
     SiteDrafts.Stacks look(String slug, Integer base, Map<String, String> contexts, String scheme, Account by) {

@@ -47,7 +47,11 @@ class SiteWorkController {
 
     record LookWanted(Integer base, @NotNull Map<String, String> contexts, @NotBlank String scheme) {}
 
-    record ThemeWanted(@NotNull Long theme) {}
+    /** @param fitted whether what does not fit is changed to what is nearest */
+    record ThemeWanted(@NotNull Long theme, boolean fitted) {}
+
+    /** @param remedy what would fit, in words; empty where nothing does or needs to */
+    record UnfitView(String what, String why, String remedy) {}
 
     record NewPage(Integer base, @NotBlank @Size(max = 60) String kind, @NotBlank @Size(max = 120) String title) {}
 
@@ -177,9 +181,23 @@ class SiteWorkController {
         return work.look(site, look.base(), look.contexts(), look.scheme(), by(principal));
     }
 
+    /** What of the site would not fit a theme. */
+    @GetMapping("/sites/{site}/unfit")
+    List<UnfitView> unfit(@PathVariable String site, @RequestParam long theme) {
+        return work.unfit(site, theme).stream()
+                .map(one -> new UnfitView(one.what(), one.why(), one.remedy()))
+                .toList();
+    }
+
     @PutMapping("/sites/{site}/theme")
-    void wear(@PathVariable String site, @Valid @RequestBody ThemeWanted wanted) {
-        work.wear(site, wanted.theme());
+    void wear(@PathVariable String site, @Valid @RequestBody ThemeWanted wanted, Principal principal) {
+        work.wear(site, wanted.theme(), wanted.fitted(), by(principal));
+    }
+
+    /** What the site wore before is not kept any longer. */
+    @DeleteMapping("/sites/{site}/wore/{theme}")
+    void forgetWore(@PathVariable String site, @PathVariable long theme) {
+        work.forgetWore(site, theme);
     }
 
     @PostMapping("/sites/{site}/pages")

@@ -294,7 +294,7 @@ public class DraftService {
         if (rows == 0) throw new Commits.Overtaken();
         themes.log(entry.number() % KEEP_WHOLE_EVERY == 0 ? entry.whole(proven.document()) : entry);
         if (!Picture.of(before.theme()).equals(Picture.of(step.theme))) pictures.use(entry.themeId(), step.theme);
-        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number()));
+        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number(), entry.accountId()));
     }
 
     /** What the rail says: the newest entry, and what undo and redo would do; empty texts where there is nothing. */

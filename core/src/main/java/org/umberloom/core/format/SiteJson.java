@@ -107,6 +107,7 @@ public final class SiteJson {
             data.put("title", piece.piece().get().title());
             data.put("everywhere", piece.piece().get().everywhere());
             data.put("kinds", List.copyOf(piece.piece().get().kinds()));
+            data.put("ofTheme", piece.piece().get().ofTheme());
             data.put("html", piece.piece().get().html());
         } else if (part instanceof SitePart.Written written) {
             if (written.tokens().equals(Group.EMPTY)) return Optional.empty();
@@ -174,6 +175,7 @@ public final class SiteJson {
                 Json.string("A piece’s title", data.get("title")),
                 Boolean.TRUE.equals(data.get("everywhere")),
                 kinds,
+                Boolean.TRUE.equals(data.get("ofTheme")),
                 Json.string("A piece’s markup", data.get("html")));
     }
 

@@ -76,6 +76,20 @@ public final class PageChanges {
         return what + " in other words";
     }
 
+    /** The surfaces that elements of a page name, each as often as it is named. */
+    public static List<String> surfaces(String html) {
+        return Jsoup.parse(html).body().select("[" + SURFACE + "]").eachAttr(SURFACE);
+    }
+
+    /** A page on which everything that stood on a surface stands on another. */
+    public static String restood(String html, String surface, String other) {
+        Document document = Jsoup.parse(html);
+        document.outputSettings().prettyPrint(false);
+        if (document.body().getElementsByAttributeValue(SURFACE, surface).isEmpty()) return html;
+        document.body().getElementsByAttributeValue(SURFACE, surface).forEach(element -> put(element, SURFACE, other));
+        return document.outerHtml();
+    }
+
     static Element at(Document document, int at) {
         List<Element> all = document.body().getAllElements();
         if (at < 1 || at >= all.size()) throw new IllegalArgumentException("The page has no element " + at + ".");

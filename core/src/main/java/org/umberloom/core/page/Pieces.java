@@ -107,6 +107,18 @@ public final class Pieces {
         });
     }
 
+    /** A page with nothing but a piece: regions of the frame stand around the main part, all else at its end. */
+    public static String alone(String markup) {
+        String tag = Jsoup.parseBodyFragment(markup).body().child(0).normalName();
+        return "<body>"
+                + switch (tag) {
+                    case "header", "nav", "aside" -> markup + "<main></main>";
+                    case "footer" -> "<main></main>" + markup;
+                    default -> "<main><p></p>" + markup + "</main>";
+                }
+                + "</body>";
+    }
+
     /** A region of the frame that the piece would stand twice beside. */
     private static Optional<Element> alike(Document document, Element piece) {
         return document.body().children().stream()

@@ -1,9 +1,11 @@
 package org.umberloom.core.site;
 
 import java.util.Collections;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.umberloom.core.page.Pieces;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.token.Names;
 
 /**
@@ -13,9 +15,11 @@ import org.umberloom.core.token.Names;
  * @param title      for people
  * @param everywhere whether every page has it, also one that is still to come
  * @param kinds      of pages that have it
+ * @param ofTheme    whether it is the theme's, and so one for all sites that wear it
  * @param html       one element, which names the piece itself
  */
-public record SitePiece(String name, String title, boolean everywhere, Set<String> kinds, String html) {
+public record SitePiece(
+        String name, String title, boolean everywhere, Set<String> kinds, boolean ofTheme, String html) {
     /** @throws IllegalArgumentException for names that are none, or markup that is no placement of this piece */
     public SitePiece {
         SitePage.slug(name);
@@ -28,7 +32,16 @@ public record SitePiece(String name, String title, boolean everywhere, Set<Strin
     }
 
     SitePiece withHtml(String other) {
-        return new SitePiece(name, title, everywhere, kinds, other);
+        return new SitePiece(name, title, everywhere, kinds, ofTheme, other);
+    }
+
+    SitePiece ofTheme(boolean other) {
+        return new SitePiece(name, title, everywhere, kinds, other, html);
+    }
+
+    /** As the theme holds it. */
+    public SharedPiece shared() {
+        return new SharedPiece(title, everywhere, List.copyOf(kinds), html);
     }
 
     /** Whether it belongs on a page without anybody having put it there. */

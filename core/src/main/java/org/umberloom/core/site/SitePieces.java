@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.token.Group;
 
 /** What people do to the pieces of a site, and what follows from it on its pages. */
@@ -29,7 +31,12 @@ public final class SitePieces {
         String name = SiteEdits.slug(title, site.pieces().keySet());
         SitePage begun = from.withHtml(Pieces.begun(from.html(), at, name));
         SitePiece piece = new SitePiece(
-                name, title.trim(), everywhere, kinds, Pieces.of(begun.html()).get(name));
+                name,
+                title.trim(),
+                everywhere,
+                kinds,
+                false,
+                Pieces.of(begun.html()).get(name));
         List<SitePart> parts = new ArrayList<>();
         Map<String, String> names = Pieces.renamed(from.html(), at, name);
         site.written().forEach((place, tokens) -> {
@@ -53,7 +60,7 @@ public final class SitePieces {
      */
     public static SiteEdit spread(SiteDocument site, String name, boolean everywhere, Set<String> kinds) {
         SitePiece old = site.piece(name);
-        SitePiece now = new SitePiece(name, old.title(), everywhere, kinds, old.html());
+        SitePiece now = new SitePiece(name, old.title(), everywhere, kinds, old.ofTheme(), old.html());
         List<SitePart> parts = new ArrayList<>(List.of(SitePart.Piece.of(now)));
         if (everywhere || !kinds.isEmpty()) {
             if (site.pages().stream().noneMatch(now::belongsOn))
@@ -90,7 +97,7 @@ public final class SitePieces {
         return new SiteEdit(
                 "“" + old.title() + "” is called “" + title.trim() + "”",
                 List.of(SitePart.Piece.of(
-                        new SitePiece(name, title.trim(), old.everywhere(), old.kinds(), old.html()))));
+                        new SitePiece(name, title.trim(), old.everywhere(), old.kinds(), old.ofTheme(), old.html()))));
     }
 
     /** No piece any more: on every page what it was is markup of that page's own. */
@@ -99,6 +106,63 @@ public final class SitePieces {
         List<SitePart> parts = new ArrayList<>(List.of(new SitePart.Piece(name, Optional.empty())));
         for (SitePage page : site.holding(name)) parts.addAll(changed(page, Pieces.dissolved(page.html(), name)));
         return new SiteEdit("“" + old.title() + "” is no piece any more", parts);
+    }
+
+    /**
+     * A site with the pieces of its theme as the theme holds them: new ones put where they belong, changed ones changed, and those
+     * that the theme gave up kept as the site's own. The markup is looked through first, for themes come from elsewhere too.
+     */
+    public static SiteEdit following(SiteDocument site, Map<String, SharedPiece> pieces) {
+        List<SitePart> parts = new ArrayList<>();
+        SiteDocument changed = site;
+        for (Map.Entry<String, SharedPiece> entry : pieces.entrySet()) {
+            Optional<SitePiece> wanted = piece(entry.getKey(), entry.getValue());
+            if (wanted.isEmpty() || wanted.get().equals(site.pieces().get(entry.getKey()))) continue;
+            SitePiece piece = wanted.get();
+            parts.add(SitePart.Piece.of(piece));
+            SitePage model = site.holding(piece.name()).stream()
+                    .findFirst()
+                    .orElseGet(() ->
+                            new SitePage("model", "Model", "model", "<body>" + piece.html() + "<main></main></body>"));
+            for (SitePage page : changed.pages()) {
+                boolean there = Pieces.of(page.html()).containsKey(piece.name());
+                List<SitePart> one = piece.belongsOn(page)
+                        ? put(page, piece, model)
+                        : there && (piece.everywhere() || !piece.kinds().isEmpty())
+                                ? changed(page, Pieces.takenOff(page.html(), piece.name()))
+                                : List.of();
+                parts.addAll(one);
+                for (SitePart part : one) changed = part.in(changed);
+            }
+        }
+        site.pieces().forEach((name, piece) -> {
+            if (piece.ofTheme() && !pieces.containsKey(name)) parts.add(SitePart.Piece.of(piece.ofTheme(false)));
+        });
+        return new SiteEdit("pieces of the theme", parts);
+    }
+
+    /** A page on which a piece stands that none has yet. */
+    private static SitePage model(SitePiece piece) {
+        return new SitePage("model", "Model", "model", Pieces.alone(piece.html()));
+    }
+
+    /** A site as it is stored first: with the pieces of its theme. */
+    public static SiteDocument wearing(SiteDocument site, Map<String, SharedPiece> pieces) {
+        return following(site, pieces).applyTo(site).site();
+    }
+
+    private static Optional<SitePiece> piece(String name, SharedPiece shared) {
+        String clean = Pieces.of(PageCleaning.of("<body>" + shared.html() + "</body>", Optional::of)
+                        .html())
+                .get(name);
+        try {
+            return clean == null
+                    ? Optional.empty()
+                    : Optional.of(new SitePiece(
+                            name, shared.title(), shared.everywhere(), Set.copyOf(shared.kinds()), true, clean));
+        } catch (IllegalArgumentException notOne) {
+            return Optional.empty();
+        }
     }
 
     private static List<SitePart> put(SitePage page, SitePiece piece, SitePage model) {

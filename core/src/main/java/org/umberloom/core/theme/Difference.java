@@ -27,6 +27,7 @@ public final class Difference {
         modifiers(from, to, edits);
         scopes(from, to, edits);
         pictures(Picture.of(from), Picture.of(to), edits);
+        pieces(SharedPiece.of(from), SharedPiece.of(to), edits);
         List<Edit> made = new ArrayList<>(edits);
         ThemeDocument current = new Edit.Batch(label, made).applyTo(from).theme();
         if (!current.order().equals(to.order())) edits.add(new Structure.Reorder(to.order()));
@@ -38,6 +39,15 @@ public final class Difference {
         if (List.copyOf(from.entrySet()).equals(List.copyOf(to.entrySet()))) return;
         from.keySet().forEach(name -> edits.add(new Edit.SetPicture(name, Optional.empty())));
         to.forEach((name, picture) -> edits.add(new Edit.SetPicture(name, Optional.of(picture))));
+    }
+
+    private static void pieces(Map<String, SharedPiece> from, Map<String, SharedPiece> to, List<Edit> edits) {
+        to.forEach((name, piece) -> {
+            if (!piece.equals(from.get(name))) edits.add(new Edit.SetPiece(name, Optional.of(piece)));
+        });
+        from.keySet().forEach(name -> {
+            if (!to.containsKey(name)) edits.add(new Edit.SetPiece(name, Optional.empty()));
+        });
     }
 
     /** Every token that differs, place by place. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.Group;
@@ -37,6 +38,7 @@ public sealed interface Edit extends Asked
                 Edit.SetName,
                 Edit.SetDescription,
                 Edit.SetPicture,
+                Edit.SetPiece,
                 Edit.Batch,
                 Structure {
     Applied applyTo(ThemeDocument theme);
@@ -422,6 +424,30 @@ public sealed interface Edit extends Asked
         @Override
         public String label() {
             return picture.isPresent() ? "the picture " + name : "take away the picture " + name;
+        }
+    }
+
+    /** Gives the theme a piece of markup that all its sites show, changes it, or takes it away where there is none to set. */
+    record SetPiece(String name, Optional<SharedPiece> piece) implements Edit {
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            SortedMap<String, SharedPiece> pieces = SharedPiece.of(theme);
+            Optional<SharedPiece> before = Optional.ofNullable(pieces.get(name));
+            if (piece.isEmpty() && before.isEmpty())
+                throw new IllegalArgumentException("This theme has no piece “" + name + "”.");
+            piece.ifPresentOrElse(one -> pieces.put(name, one), () -> pieces.remove(name));
+            return new Applied(SharedPiece.with(theme, pieces), new SetPiece(name, before));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.THEME, "piece." + name));
+        }
+
+        @Override
+        public String label() {
+            return piece.map(one -> "the piece “" + one.title() + "” of all sites")
+                    .orElse("no more piece “" + name + "” of all sites");
         }
     }
 

@@ -12,6 +12,7 @@ import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
@@ -90,7 +91,14 @@ final class EditsOfEveryKind {
             new Structure.RenameModifier("air", "density"),
             new Structure.Describe("modifier", "air", "how dense"),
             new Structure.SetMeaning("mode", new Meaning(Meaning.Kind.SCHEME, Map.of("light", "day", "dark", "night"))),
-            new Structure.SetExtensions("mode", Map.of("com.example", Map.of("a", true))));
+            new Structure.SetExtensions("mode", Map.of("com.example", Map.of("a", true))),
+            new Edit.SetPiece(
+                    "tide",
+                    Optional.of(new SharedPiece("Tide", true, List.of("landing"), "<p data-piece=\"tide\">Low</p>"))),
+            new Edit.SetPiece("tide", Optional.empty()));
+
+    /** How many of the last came after edits had one language. */
+    static final int NEWER = 2;
 
     private EditsOfEveryKind() {}
 }

@@ -1,0 +1,117 @@
+package org.umberloom.app.site;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.Draft;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.theme.ThemeChanged;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePiece;
+import org.umberloom.core.site.SitePieces;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.SharedPiece;
+
+/**
+ * Keeps the pieces of a theme alike in all sites that wear it: what a theme's log says of them is brought into the sites, and what
+ * is changed in one site goes to the theme and from there to the others.
+ */
+@Component
+class PiecesOfThemes {
+    private static final Logger LOG = LoggerFactory.getLogger(PiecesOfThemes.class);
+
+    private final ExecutorService following = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "pieces-of-themes");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final SiteDrafts drafts;
+    private final SiteMapper sites;
+    private final DraftService themes;
+
+    PiecesOfThemes(SiteDrafts drafts, SiteMapper sites, DraftService themes) {
+        this.drafts = drafts;
+        this.sites = sites;
+        this.themes = themes;
+    }
+
+    /** Every edit of a theme, also one that is taken back on its bench; only one that changes its pieces touches sites. */
+    @TransactionalEventListener
+    void changed(ThemeChanged change) {
+        // The transaction that tells of it is still at its end here.
+        following.execute(() -> follow(change));
+    }
+
+    private void follow(ThemeChanged change) {
+        Map<String, SharedPiece> now = SharedPiece.of(themes.stateAt(change.theme(), change.revision()));
+        Map<String, SharedPiece> before = SharedPiece.of(themes.stateAt(change.theme(), change.revision() - 1));
+        if (now.equals(before)) return;
+        followAll(change.theme(), now, change.by());
+    }
+
+    private void followAll(long theme, Map<String, SharedPiece> pieces, long by) {
+        for (Site site : sites.all()) if (site.themeId() == theme) follow(site.slug(), pieces, by);
+    }
+
+    /** A site with its theme's pieces as they are now; one that cannot be brought along keeps no other from it. */
+    private void follow(String site, Map<String, SharedPiece> pieces, long by) {
+        try {
+            drafts.edit(site, Optional.empty(), draft -> SitePieces.following(draft.site(), pieces), by);
+        } catch (IllegalArgumentException | NoSuchElementException e) {
+            LOG.warn("the site {} did not take the pieces of its theme: {}", site, e.getMessage());
+        }
+    }
+
+    /** A site that has just come to wear a theme. */
+    void follow(String site, long theme, Account by) {
+        Map<String, SharedPiece> pieces = SharedPiece.of(themes.newest(theme).theme());
+        SiteDocument document = drafts.newest(site).site();
+        if (!pieces.isEmpty() || document.pieces().values().stream().anyMatch(SitePiece::ofTheme))
+            follow(site, pieces, by.id());
+    }
+
+    /** What was changed of the theme's pieces in one site, to the theme, from which all others take it. */
+    void tell(SiteDocument before, SiteDraft after, Account by) {
+        for (SitePiece piece : after.site().pieces().values()) {
+            SitePiece was = before.pieces().get(piece.name());
+            if (!piece.ofTheme() || piece.equals(was)) continue;
+            Optional<SharedPiece> known = Optional.ofNullable(
+                    SharedPiece.of(themes.newest(after.themeId()).theme()).get(piece.name()));
+            if (!known.equals(Optional.of(piece.shared())))
+                set(after.themeId(), piece.name(), Optional.of(piece.shared()), by);
+        }
+    }
+
+    /** Gives a piece of a site to the theme, or takes it back: then every site keeps it as its own. */
+    void share(String site, String name, boolean shared, Account by) {
+        SiteDraft draft = drafts.newest(site);
+        SitePiece piece = draft.site().piece(name);
+        for (Site other : sites.all())
+            if (shared && other.themeId() == draft.themeId() && !other.slug().equals(site)) {
+                SitePiece own = drafts.newest(other).site().pieces().get(name);
+                if (own != null && !own.ofTheme())
+                    throw new IllegalArgumentException("“" + other.name() + "” has a piece “" + own.title()
+                            + "” of its own under the same short name. Dissolve it there first.");
+            }
+        set(draft.themeId(), name, shared ? Optional.of(piece.shared()) : Optional.empty(), by);
+    }
+
+    /** The sites have it when this returns. */
+    private void set(long theme, String name, Optional<SharedPiece> piece, Account by) {
+        Draft now = themes.amend(theme, newest -> new Edit.SetPiece(name, piece), by);
+        followAll(theme, SharedPiece.of(now.theme()), by.id());
+    }
+
+    @PreDestroy
+    void stop() {
+        following.shutdown();
+    }
+}
