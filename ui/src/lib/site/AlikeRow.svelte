@@ -40,7 +40,9 @@
       <span class="block truncate">{group.words}</span>
       <span class="caption flex flex-wrap gap-x-2">
         {#each pages as where (`${where.site}/${where.page}`)}
-          <a class="text-link underline underline-offset-2" href="/sites/{where.site}?stray={where.page}">{where.title}</a>
+          <a class="inline-flex min-h-6 items-center text-link underline underline-offset-2" href="/sites/{where.site}?stray={where.page}"
+            >{where.title}</a
+          >
         {/each}
       </span>
     </span>

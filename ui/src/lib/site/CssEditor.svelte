@@ -9,6 +9,7 @@
 
   /** A style sheet as it is written: the server reads it while somebody types, and says what of it holds. */
   let {
+    site,
     text,
     label,
     properties,
@@ -17,6 +18,8 @@
   }: {
     text: string;
     label: string;
+    /** The site that it is for, by its short name. */
+    site: string;
     /** What can be read of a theme. */
     properties: string[];
     onread: (read: Schemas['Read']) => void;
@@ -31,13 +34,13 @@
   }
 
   async function marks(view: EditorView): Promise<Diagnostic[]> {
-    const read = await ask(() => api.POST('/api/css', { body: { base: 0, css: view.state.doc.toString() } }));
+    const read = await ask(() => api.POST('/api/css', { body: { base: 0, site, css: view.state.doc.toString() } }));
     onread(read);
     const at = (mark: Schemas['Mark'], severity: 'error' | 'warning'): Diagnostic => {
       const line = view.state.doc.line(Math.min(Math.max(mark.line, 1), view.state.doc.lines));
       return { from: line.from, to: line.to, severity, message: mark.words };
     };
-    return [...read.faults.map((mark) => at(mark, 'error')), ...read.unknown.map((mark) => at(mark, 'warning'))];
+    return [...read.faults.map((mark) => at(mark, 'error')), ...[...read.unknown, ...read.strays].map((mark) => at(mark, 'warning'))];
   }
 
   /** In a shadow tree of its own: its styles are sheets that the page's content policy lets pass. */

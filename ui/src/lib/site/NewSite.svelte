@@ -10,6 +10,9 @@
   let name = $state('');
   let theme = $state('');
   let chosen = $state<string[]>(['landing']);
+  let modifiers = $state.raw<Schemas['LayerView'][]>([]);
+  let look = $state<Record<string, string>>({});
+  let scheme = $state('reader');
   let message = $state('');
 
   $effect(() => {
@@ -24,11 +27,27 @@
     );
   });
 
+  // What a site can stand in is the theme's to say.
+  $effect(() => {
+    const id = Number(theme);
+    if (!open || !id) return;
+    void ask(() => api.GET('/api/themes/{id}', { params: { path: { id }, query: { combo: '', bays: '' } } })).then(
+      (bench) => {
+        modifiers = bench.structure.layers.filter((layer) => layer.kind === 'modifier' && layer.applies);
+        look = {};
+      },
+      () => (modifiers = [])
+    );
+  });
+  const ofScheme = $derived(modifiers.find((one) => one.meaning === 'scheme'));
+
   async function create(event: SubmitEvent) {
     event.preventDefault();
     try {
       const kindsInOrder = ['landing', ...chosen.filter((kind) => kind !== 'landing')].filter((kind) => chosen.includes(kind));
-      const { slug } = await store(() => api.POST('/api/sites', { body: { name, theme: Number(theme), kinds: kindsInOrder } }));
+      const { slug } = await store(() =>
+        api.POST('/api/sites', { body: { name, theme: Number(theme), kinds: kindsInOrder, look: { ...look }, scheme } })
+      );
       open = false;
       await goto(`/sites/${slug}`);
     } catch (e) {
@@ -52,6 +71,30 @@
             >{#each themes as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}</select
           ></label
         >
+        {#if modifiers.length}
+          <div class="grid grid-cols-3 gap-3">
+            {#each modifiers.filter((one) => one !== ofScheme) as modifier (modifier.name)}
+              <label class="flex flex-col gap-1"
+                ><span>{modifier.name}</span>
+                <select
+                  class="field"
+                  bind:value={() => look[modifier.name] ?? modifier.standard, (context) => (look[modifier.name] = context)}
+                  >{#each modifier.contexts as context (context.name)}<option>{context.name}</option>{/each}</select
+                ></label
+              >
+            {/each}
+            {#if ofScheme}
+              <label class="flex flex-col gap-1"
+                ><span>{ofScheme.name}</span>
+                <select class="field" bind:value={scheme}
+                  ><option value="reader">the reader’s</option><option value="light">light only</option><option value="dark"
+                    >dark only</option
+                  ></select
+                ></label
+              >
+            {/if}
+          </div>
+        {/if}
         <fieldset>
           <legend class="mb-1">Pages to begin with</legend>
           <div class="flex flex-wrap gap-x-4 gap-y-1">

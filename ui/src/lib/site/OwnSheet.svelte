@@ -5,11 +5,13 @@
 
   /** A site's own style sheet beside a page that shows it while it is written. */
   let {
+    site,
     css,
     preview,
     pages,
     onstore
   }: {
+    /** Its short name. */ site: string;
     css: string;
     preview: (page: string) => string;
     pages: { slug: string; title: string }[];
@@ -52,12 +54,13 @@
 {#if properties}
   <div class="grid gap-6 lg:grid-cols-2">
     <div>
-      <CssEditor text={css} label="Own style sheet" {properties} onread={heard} onwritten={(text) => (written = text)} />
+      <CssEditor {site} text={css} label="Own style sheet" {properties} onread={heard} onwritten={(text) => (written = text)} />
       <div class="mt-2 flex items-start gap-3">
         <p class="min-w-0 grow {wrong ? 'text-must' : 'text-muted'}" role="status">
           {#if read?.faults.length}{read.faults[0]?.words}
           {:else if read?.removed.length}Nothing here may load anything: {read.removed.join(', ')} will be left out.
           {:else if read?.unknown.length}{read.unknown[0]?.words}
+          {:else if read?.strays.length}{read.strays[0]?.words}
           {:else}It comes after everything else. Write <span class="value">--</span> for what the theme gives.{/if}
         </p>
         <button class="button shrink-0" disabled={written === css} onclick={() => onstore(written)}>Store it</button>

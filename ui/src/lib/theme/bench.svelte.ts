@@ -167,7 +167,8 @@ export class Bench {
 
   /** The same with the revision that is on screen: what is undone must be what was seen. */
   #seen() {
-    return { ...this.#looking(), base: this.saved!.revision };
+    const sites = Object.fromEntries((this.saved!.sites ?? []).map((one) => [one.site, one.revision]));
+    return { ...this.#looking(), base: this.saved!.revision, sites };
   }
 
   #read() {

@@ -16,6 +16,7 @@
 
   let cloth = $state.raw<Schemas['Cloth'] | null>(null);
   let alike = $state.raw<{ theme: number; groups: Schemas['LikeView'][] }[]>([]);
+  let away = $state.raw<Schemas['AwayView'][]>([]);
   let search = $state('');
   let order = $state<'name' | 'difference'>('name');
   let creating = $state(false);
@@ -25,6 +26,7 @@
   async function read() {
     try {
       cloth = await ask(() => api.GET('/api/cloth'));
+      away = await ask(() => api.GET('/api/sites-away'));
       const themes = [...new Set(cloth.rows.filter((row) => row.crossings.some((one) => one.strays)).map((row) => row.themeId))];
       alike = await Promise.all(
         themes.map(async (theme) => ({ theme, groups: await ask(() => api.GET('/api/strays', { params: { query: { theme } } })) }))
@@ -55,6 +57,15 @@
     }
     return byTheme.sort((a, b) => b.rows.length - a.rows.length);
   });
+
+  async function bringBack(site: string) {
+    try {
+      await store(() => api.DELETE('/api/sites/{site}/away', { params: { path: { site } } }));
+    } catch (e) {
+      toast.error('Not brought back.', { description: e instanceof Problem ? e.message : String(e) });
+    }
+    await read();
+  }
 
   const named = (group: Schemas['LikeView']) => group.strays.map(({ site, id }) => ({ site, id }));
 
@@ -166,6 +177,20 @@
                 onlift={(path) => lift(one.theme, group, path)}
               />
             {/each}
+          {/each}
+        </ul>
+      </section>
+    {/if}
+    {#if away.length}
+      <section class="mt-10" aria-labelledby="away">
+        <h2 class="font-display text-xl text-heading" id="away">Put away</h2>
+        <ul class="mt-1">
+          {#each away as one (one.slug)}
+            <li class="flex items-center gap-3 border-t border-border py-1">
+              <a class="grow text-link underline underline-offset-2" href="/sites/{one.slug}">{one.name}</a>
+              <span class="caption">since {new Date(one.at).toLocaleDateString()}</span>
+              <button class="button" aria-label="Bring back {one.name}" onclick={() => bringBack(one.slug)}>Bring back</button>
+            </li>
           {/each}
         </ul>
       </section>

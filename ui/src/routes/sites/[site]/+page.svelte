@@ -99,6 +99,15 @@
     }
   }
 
+  async function putAway() {
+    try {
+      await store(() => api.PUT('/api/sites/{site}/away', { params: path }));
+      await goto('/sites');
+    } catch (e) {
+      toast.error('Not put away.', { description: e instanceof Problem ? e.message : String(e) });
+    }
+  }
+
   async function remove() {
     try {
       await store(() => api.DELETE('/api/sites/{site}', { params: { ...path, query: { name: leaving } } }));
@@ -161,6 +170,7 @@
             onclick={() => step('redo')}><Redo size={15} /></button
           >
           <button class="button" onclick={copy}>Copy the site</button>
+          <button class="button" onclick={putAway}>Put away</button>
           <a class="button" href="/api/sites/{slug}/archive.zip" download>Take it out</a>
           <a class="button button-strong" href="/bench/{site.themeId}?site={slug}">Open on the bench</a>
         </div>
@@ -428,6 +438,7 @@
         <p class="mb-2 text-muted">For what the theme has no word for yet.</p>
         {#key `${slug} ${site.css}`}
           <OwnSheet
+            site={slug}
             css={site.css}
             {preview}
             pages={site.pages}

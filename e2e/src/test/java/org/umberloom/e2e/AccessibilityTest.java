@@ -142,6 +142,9 @@ class AccessibilityTest {
         page.navigate(loom.address() + "/sites");
         page.getByText("Strays").first().waitFor();
         check(page, "sites");
+        button(page, "Look").first().click();
+        page.getByText("Or as a token of the theme").waitFor();
+        check(page, "strays of all sites, looked at");
         button(page, "New site").click();
         page.getByText("Pages to begin with").waitFor();
         check(page, "new site");
@@ -149,6 +152,19 @@ class AccessibilityTest {
         page.navigate(loom.address() + "/sites/galley");
         page.getByLabel("Reason to keep").waitFor();
         check(page, "site");
+        page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true)).selectOption("kelp");
+        page.getByText("What does not fit").waitFor();
+        check(page, "a theme before it is worn");
+        page.navigate(loom.address() + "/sites/galley/index");
+        button(page, "section “Soup at sea level”").click();
+        button(page, "Add a part").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Headings"))
+                .getByText("Soup at sea level")
+                .click();
+        check(page, "a page in its plan");
+        page.navigate(loom.address() + "/coverage/1?of=surface.page.link");
+        page.getByText("Pages where it is hidden").waitFor();
+        check(page, "coverage");
     }
 
     private static com.microsoft.playwright.Locator button(Page page, String name) {

@@ -118,11 +118,13 @@ class SitesTest {
         page.getByLabel("Theme that it wears")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Tern Passage"));
         page.getByLabel("article").check();
+        page.getByLabel("look").selectOption("freight");
         button("Create the site").click();
         heading("Slipway yard").waitFor();
         page.getByLabel("Title of a new page").fill("Who builds what");
         button("Add the page").click();
         assertThat(page.getByLabel("Open “Who builds what” on the bench")).isVisible();
+        assertThat(page.getByLabel("look")).hasValue("freight");
         page.getByLabel("look").selectOption("heritage");
         assertThat(page.frameLocator("iframe[title='Slipway yard']").locator("html[data-look=heritage] h1"))
                 .hasText("Slipway yard");
@@ -227,5 +229,21 @@ class SitesTest {
         org.assertj.core.api.Assertions.assertThat(page.evaluate("() => 'ran' in window"))
                 .isEqualTo(false);
         org.assertj.core.api.Assertions.assertThat(asked).allMatch(url -> url.startsWith(loom.address()));
+    }
+
+    @Test
+    void aSiteThatIsPutAwayIsOutOfTheClothAndComesBackWhole() {
+        copyOf("winter");
+        int strays = strays().count();
+        button("Put away").click();
+        heading("Sites").waitFor();
+        assertThat(page.getByLabel("Sites that wear Tern Passage").getByText("Copy of Winter Routes"))
+                .isHidden();
+        button("Bring back Copy of Winter Routes").click();
+        page.getByLabel("Sites that wear Tern Passage")
+                .getByText("Copy of Winter Routes")
+                .first()
+                .click();
+        assertThat(strays()).hasCount(strays);
     }
 }

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.OwnSheet;
@@ -26,9 +27,10 @@ final class OwnCss {
      * @param text    what holds, in its cascade layer
      * @param faults  what cannot be read
      * @param unknown properties that are read and that neither the theme nor the sheet gives
+     * @param strays  literal values that hide a role on the site's pages
      * @param removed what may not stand there, in words
      */
-    record Read(String text, List<Mark> faults, List<Mark> unknown, List<String> removed) {}
+    record Read(String text, List<Mark> faults, List<Mark> unknown, List<Mark> strays, List<String> removed) {}
 
     /** The properties of a theme that can be read, in the order of the contract. */
     static final List<String> PROPERTIES = Contract.standard().readings().stream()
@@ -38,9 +40,12 @@ final class OwnCss {
 
     private OwnCss() {}
 
-    /** @throws IllegalArgumentException for a text that is too large, or no style sheet at all */
-    static Read read(String css) {
-        if (css.isBlank()) return new Read("", List.of(), List.of(), List.of());
+    /**
+     * @param pages of the site by name, where it is known which site it is
+     * @throws IllegalArgumentException for a text that is too large, or no style sheet at all
+     */
+    static Read read(String css, Map<String, String> pages) {
+        if (css.isBlank()) return new Read("", List.of(), List.of(), List.of(), List.of());
         OwnSheet own = OwnSheet.of(css, PageCleaning::reaches);
         List<String> removed = new ArrayList<>();
         own.removed().forEach((what, count) -> removed.add(count + " " + what));
@@ -50,7 +55,27 @@ final class OwnCss {
                         .map(fault -> new Mark(fault.line(), fault.words()))
                         .toList(),
                 unknown(css),
+                strays(css, pages),
                 removed);
+    }
+
+    private static List<Mark> strays(String css, Map<String, String> pages) {
+        List<Mark> strays = new ArrayList<>();
+        HandValues.ofSheet(css, pages).values().forEach(byPage -> {
+            List<HandValues.HandValue> all =
+                    byPage.values().stream().flatMap(List::stream).toList();
+            HandValues.HandValue first = all.get(0);
+            String role = Contract.standard()
+                    .ofReading(first.reading())
+                    .map(known -> known.on(first.surface()))
+                    .orElse(first.reading());
+            strays.add(new Mark(
+                    lineOf(css, first.value()),
+                    first.property() + ": " + first.value() + " hides " + role + " on " + all.size()
+                            + (all.size() == 1 ? " element" : " elements") + " of " + byPage.size()
+                            + (byPage.size() == 1 ? " page." : " pages.")));
+        });
+        return strays;
     }
 
     private static List<Mark> unknown(String css) {

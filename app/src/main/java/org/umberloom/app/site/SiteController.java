@@ -2,6 +2,7 @@ package org.umberloom.app.site;
 
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -77,7 +78,10 @@ class SiteController {
     List<SiteView> sites(@RequestParam long theme) {
         ThemeDocument document = drafts.newest(theme).theme();
         List<SiteView> all = new ArrayList<>();
-        for (SiteService.Counted site : sites.counted())
+        // The oldest first: a bench begins with it.
+        List<SiteService.Counted> counted = new ArrayList<>(sites.counted());
+        counted.sort(Comparator.comparingLong(site -> site.row().id()));
+        for (SiteService.Counted site : counted)
             all.add(new SiteView(
                     site.row().slug(),
                     site.row().name(),

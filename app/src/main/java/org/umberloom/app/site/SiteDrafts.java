@@ -225,6 +225,21 @@ public class SiteDrafts {
         return sites.entry(draft.id(), draft.revision()).orElseThrow();
     }
 
+    /** A site as it stood at an earlier revision: what was done since is taken back, the latest first. */
+    SiteDocument before(SiteDraft draft, int revision) {
+        SiteDocument site = draft.site();
+        List<SiteMapper.EntryRow> since = sites.since(draft.id(), revision);
+        for (int i = since.size() - 1; i >= 0; i--)
+            site = back(draft.id(), since.get(i)).applyTo(site).site();
+        return site;
+    }
+
+    private SiteEdit back(long site, SiteMapper.EntryRow entry) {
+        if (entry.kind().equals(EDIT)) return SiteJson.readEdit(entry.inverse());
+        SiteMapper.EntryRow made = sites.entry(site, entry.target()).orElseThrow();
+        return SiteJson.readEdit(entry.kind().equals(UNDO) ? made.edit() : made.inverse());
+    }
+
     private SiteEdit logged(long site, SiteMapper.EntryRow entry) {
         return SiteJson.readEdit(
                 entry.kind().equals(EDIT)

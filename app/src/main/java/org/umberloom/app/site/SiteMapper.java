@@ -42,8 +42,19 @@ interface SiteMapper {
     @Select("select id, slug, name, theme_id from site where slug = #{slug}")
     Optional<Site> bySlug(String slug);
 
-    @Select("select id, slug, name, theme_id, revision, coalesce(facts, '') as facts from site order by name, id")
+    @Select("select id, slug, name, theme_id, revision, coalesce(facts, '') as facts from site "
+            + "where put_away_at is null order by name, id")
     List<CountedRow> counted();
+
+    /** A site that was put away, and when. */
+    record AwayRow(String slug, String name, LocalDateTime at) {}
+
+    @Select("select slug, name, put_away_at as at from site where put_away_at is not null order by put_away_at desc")
+    List<AwayRow> away();
+
+    /** @param at when; none brings it back */
+    @Update("update site set put_away_at = #{at} where slug = #{slug}")
+    int putAway(String slug, LocalDateTime at);
 
     @Select("select revision from site where id = #{id}")
     Optional<Integer> revisionOf(long id);
@@ -74,7 +85,8 @@ interface SiteMapper {
     /** A site with the roles that its pages take. */
     record UsesRow(String slug, String name, String uses) {}
 
-    @Select("select slug, name, coalesce(uses, '') as uses from site where theme_id = #{theme} order by name, id")
+    @Select("select slug, name, coalesce(uses, '') as uses from site where theme_id = #{theme} and put_away_at is null "
+            + "order by name, id")
     List<UsesRow> uses(long theme);
 
     @Insert(

@@ -282,9 +282,9 @@ class SiteViews {
     List<LikeView> alike(long theme) {
         ThemeDocument document = themes.newest(theme).theme();
         Map<String, List<StrayView>> groups = new LinkedHashMap<>();
-        for (Site site : sites.all())
-            if (site.themeId() == theme)
-                for (StrayView stray : strays(drafts.newest(site), document))
+        for (SiteService.Counted site : sites.counted())
+            if (site.row().themeId() == theme && !site.facts().strays().isEmpty())
+                for (StrayView stray : strays(drafts.newest(site.row().slug()), document))
                     groups.computeIfAbsent(likeness(groups, stray), key -> new ArrayList<>())
                             .add(stray);
         return groups.values().stream()

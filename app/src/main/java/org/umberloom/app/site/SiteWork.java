@@ -65,7 +65,11 @@ class SiteWork {
     }
 
     /** @param kinds of the pages that it begins with; a front page where none are named */
-    String create(String name, long theme, List<String> kinds, Account by) {
+    record Wanted(String name, long theme, List<String> kinds, Map<String, String> look, SchemePolicy scheme) {}
+
+    String create(Wanted wanted, Account by) {
+        String name = wanted.name();
+        List<String> kinds = wanted.kinds();
         String slug = SiteEdits.slug(name, slugs());
         List<SitePage> pages = new ArrayList<>();
         for (String kind : kinds.isEmpty() ? List.of("landing") : kinds) {
@@ -78,7 +82,10 @@ class SiteWork {
                             ? PageMarkup.first(name.trim(), kind, title)
                             : PageMarkup.like(pages.get(0).html(), kind, title)));
         }
-        drafts.create(wearing(SiteDocument.of(slug, name.trim(), pages), theme), theme, "new site", by);
+        SiteDocument bare = SiteEdits.look(wanted.look(), wanted.scheme())
+                .applyTo(SiteDocument.of(slug, name.trim(), pages))
+                .site();
+        drafts.create(wearing(bare, wanted.theme()), wanted.theme(), "new site", by);
         return slug;
     }
 
@@ -136,6 +143,16 @@ class SiteWork {
             }
         });
         return new Arrived(slug, notes);
+    }
+
+    /** Off every bench and out of the cloth, or back; nothing of it is lost. */
+    void putAway(String slug, boolean away) {
+        drafts.newest(slug);
+        sites.putAway(slug, away ? LocalDateTime.now(clock) : null);
+    }
+
+    List<SiteMapper.AwayRow> away() {
+        return sites.away();
     }
 
     /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */

@@ -30,16 +30,32 @@ import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.page.PageMarkup;
+import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteEdits;
 
 /** Sites: the cloth of all, one as a whole, and what is done to it. An edit names the revision it was made on. */
 @RestController
 @RequestMapping("/api")
 class SiteWorkController {
+    /**
+     * @param look   contexts that it stands in, by modifier; the theme's defaults where none are named
+     * @param scheme reader, light or dark; reader where none is named
+     */
     record NewSite(
             @NotBlank @Size(max = 120) String name,
             @NotNull Long theme,
-            @Size(max = 20) List<@NotBlank String> kinds) {}
+            @Size(max = 20) List<@NotBlank String> kinds,
+            @Size(max = 20) Map<String, String> look,
+            String scheme) {
+        SiteWork.Wanted wanted() {
+            return new SiteWork.Wanted(
+                    name,
+                    theme,
+                    kinds == null ? List.of() : kinds,
+                    look == null ? Map.of() : look,
+                    scheme == null || scheme.isBlank() ? SchemePolicy.READER : SchemePolicy.byId(scheme));
+        }
+    }
 
     record SiteNamed(@Size(max = 120) String name) {}
 
@@ -61,7 +77,8 @@ class SiteWorkController {
 
     record Followed(Integer base, @NotBlank @Size(max = 600) String place, @Size(max = 600) String path) {}
 
-    record CssText(Integer base, @NotNull @Size(max = 200_000) String css) {}
+    /** @param site whose pages it is for, while it is written; none where that does not matter */
+    record CssText(Integer base, @Size(max = 200) String site, @NotNull @Size(max = 200_000) String css) {}
 
     record SiteCreated(String slug) {}
 
@@ -112,7 +129,10 @@ class SiteWorkController {
     /** A style sheet while it is written; nothing is stored. */
     @PostMapping("/css")
     OwnCss.Read readCss(@Valid @RequestBody CssText css) {
-        return OwnCss.read(css.css());
+        Map<String, String> pages = new LinkedHashMap<>();
+        if (css.site() != null && !css.site().isBlank())
+            sites.document(sites.get(css.site())).pages().forEach(page -> pages.put(page.slug(), page.html()));
+        return OwnCss.read(css.css(), pages);
     }
 
     /** A site's own style sheet, as far as it can be read and may stand there. */
@@ -128,8 +148,7 @@ class SiteWorkController {
 
     @PostMapping("/sites")
     SiteCreated create(@Valid @RequestBody NewSite wanted, Principal principal) {
-        return new SiteCreated(work.create(
-                wanted.name(), wanted.theme(), wanted.kinds() == null ? List.of() : wanted.kinds(), by(principal)));
+        return new SiteCreated(work.create(wanted.wanted(), by(principal)));
     }
 
     @PostMapping("/sites/{site}/copy")
@@ -157,12 +176,35 @@ class SiteWorkController {
             Map<String, byte[]> files = new LinkedHashMap<>();
             for (MultipartFile one : file) {
                 String name = Uploads.name(one, "a file");
-                if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) files.putAll(KitArchive.read(Uploads.bytes(one)));
+                if (name.toLowerCase(Locale.ROOT).endsWith(".zip"))
+                    files.putAll(KitArchive.read(Uploads.bytes(one), KitArchive.Of.PAGES));
                 else files.put(name, Uploads.bytes(one));
             }
             String called = Uploads.name(file.get(0), "A site").replaceFirst("\\.[^.]*$", "");
             return work.take(called, files, theme, by(principal));
         });
+    }
+
+    /** @param at when it was put away */
+    record AwayView(String slug, String name, String at) {}
+
+    /** The sites that are put away, the latest first. */
+    @GetMapping("/sites-away")
+    List<AwayView> away() {
+        return work.away().stream()
+                .map(row -> new AwayView(row.slug(), row.name(), row.at() + "Z"))
+                .toList();
+    }
+
+    /** Off every bench and out of the cloth; nothing of it is lost. */
+    @PutMapping("/sites/{site}/away")
+    void putAway(@PathVariable String site) {
+        work.putAway(site, true);
+    }
+
+    @DeleteMapping("/sites/{site}/away")
+    void bringBack(@PathVariable String site) {
+        work.putAway(site, false);
     }
 
     /** For good. @param name of the site, so that nothing goes by mistake */

@@ -17,6 +17,7 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.Looking;
 import org.umberloom.app.theme.WornSites;
+import org.umberloom.app.web.Conflict;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
@@ -27,6 +28,8 @@ import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
 
 /** Sites laid over the theme that they wear, as a bench looks at them. */
 @Component
@@ -166,12 +169,14 @@ class SitesOnTheBench implements WornSites {
 
     /** Spots that something is written for get their names in the markup with the same edit. */
     @Override
-    public void store(String site, ThemeDocument worn, String label, Account by) {
+    public void store(Change change, Account by) {
+        String label = change.label();
         drafts.edit(
-                site,
+                change.site(),
                 Optional.empty(),
                 draft -> {
-                    SiteEdit edit = SiteEdit.between(label, draft.site(), worn);
+                    change.base().ifPresent(base -> refuseOverlap(draft, base, change));
+                    SiteEdit edit = SiteEdit.between(label, draft.site(), change.after());
                     Map<String, SitePage> named = new LinkedHashMap<>();
                     for (SitePart part : edit.parts())
                         if (part instanceof SitePart.Written written
@@ -192,5 +197,29 @@ class SitesOnTheBench implements WornSites {
                     return new SiteEdit(label, parts);
                 },
                 by);
+    }
+
+    /** The edit was made on a state of the site that was seen; what it changes must not have been changed since. */
+    private void refuseOverlap(SiteDraft draft, int base, Change change) {
+        if (base >= draft.revision()) return;
+        SiteDocument seen = drafts.before(draft, base);
+        Map<Place.InScope, Group> before = change.before().ofSites();
+        change.after().ofSites().forEach((place, tokens) -> {
+            if (!place.scope().site().equals(change.site())) return;
+            Group was = before.getOrDefault(place, Group.EMPTY);
+            Set<TokenPath> paths = new LinkedHashSet<>(tokens.paths());
+            paths.addAll(was.paths());
+            for (TokenPath path : paths) {
+                if (tokens.token(path).equals(was.token(path))) continue;
+                Optional<Token> then =
+                        seen.written().getOrDefault(place, Group.EMPTY).token(path);
+                Optional<Token> now =
+                        draft.site().written().getOrDefault(place, Group.EMPTY).token(path);
+                if (!then.equals(now))
+                    throw new Conflict(path + " at " + words(draft.site(), place.scope())
+                            + " was changed since you read it. Your change was not saved;"
+                            + " look at what is there now and decide again.");
+            }
+        });
     }
 }

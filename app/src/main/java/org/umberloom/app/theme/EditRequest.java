@@ -4,6 +4,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.theme.Asked;
 
@@ -14,6 +15,7 @@ import org.umberloom.core.theme.Asked;
  * @param combo the combination that the instruments show
  * @param bays  the combinations that the bays show
  * @param lean  of a probe: whether surfaces and findings are left out, as they are while a pointer moves
+ * @param sites the revision of each site that is looked at, by its short name; an edit of a place in one was made on it
  * @param edit  what to do, as {@link EditJson} reads it
  */
 record EditRequest(
@@ -21,6 +23,7 @@ record EditRequest(
         @Size(max = 2000) String combo,
         @Size(max = 12) List<@NotNull @Size(max = 2000) String> bays,
         Boolean lean,
+        @Size(max = 40) Map<String, Integer> sites,
         @NotNull Map<String, Object> edit) {
     /** @throws IllegalArgumentException with a sentence for people when it is no edit that is known */
     Asked asked() {
@@ -29,6 +32,11 @@ record EditRequest(
 
     List<String> baysOrNone() {
         return bays == null ? List.of() : bays;
+    }
+
+    /** The revision at which a site was seen; none where it was not said. */
+    Optional<Integer> seen(String site) {
+        return Optional.ofNullable(sites).map(all -> all.get(site));
     }
 
     String comboOrDefault() {

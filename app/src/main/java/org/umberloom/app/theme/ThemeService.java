@@ -88,7 +88,7 @@ public class ThemeService {
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
         Asked asked = request.asked();
-        if (!looking.sites().isEmpty() && editSite(drafts.newest(id), looking, asked, by)) return bench(id, looking);
+        if (!looking.sites().isEmpty() && editSite(drafts.newest(id), request, by)) return bench(id, looking);
         return drafts.edit(
                 id,
                 request.base(),
@@ -99,7 +99,9 @@ public class ThemeService {
     }
 
     /** @return whether it was one that writes in a site, and is stored there */
-    private boolean editSite(Draft draft, Looking looking, Asked asked, Account by) {
+    private boolean editSite(Draft draft, EditRequest request, Account by) {
+        Looking looking = Looking.at(request);
+        Asked asked = request.asked();
         WornSites.Worn worn = sites.lay(draft, looking);
         Edit edit = asked.in(seen(
                 worn.theme(),
@@ -122,7 +124,8 @@ public class ThemeService {
                     "This would change several sites at once. Nothing was changed; do one after the other.");
         // What is stored can be shown: its views are computed first, by a draft that is kept nowhere.
         views.of(new Draft(0, draft.revision(), after), looking, worn.places());
-        sites.store(changed.iterator().next(), after, edit.label(), by);
+        String site = changed.iterator().next();
+        sites.store(new WornSites.Change(site, request.seen(site), worn.theme(), after, edit.label()), by);
         return true;
     }
 

@@ -2,6 +2,7 @@ package org.umberloom.app.theme;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.umberloom.app.account.Account;
 import org.umberloom.core.theme.Scope;
@@ -39,6 +40,19 @@ public interface WornSites {
 
     List<SiteRail> rails(Set<String> sites);
 
-    /** Stores what an edit of the worn theme changed in a site. */
-    void store(String site, ThemeDocument worn, String label, Account by);
+    /**
+     * What an edit of a worn theme does to a site.
+     *
+     * @param base   the revision of the site that was seen; none where that is not known
+     * @param before the theme as it was worn
+     * @param after  as it is then
+     */
+    record Change(String site, Optional<Integer> base, ThemeDocument before, ThemeDocument after, String label) {}
+
+    /**
+     * Stores what an edit of the worn theme changed in a site.
+     *
+     * @throws org.umberloom.app.web.Conflict when a value that it changes was changed since it was seen
+     */
+    void store(Change change, Account by);
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -19,10 +20,20 @@ import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.RealDatabase;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
+import org.umberloom.app.theme.WornSites;
 import org.umberloom.app.web.Conflict;
+import org.umberloom.core.color.Color;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ColorValue;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
 
 /** Sites and their log as MariaDB keeps them; a second service stands for a second process. */
 class SitesInTheDatabaseTest {
@@ -107,6 +118,48 @@ class SitesInTheDatabaseTest {
                         draft -> SiteEdits.describePage(draft.site(), "fares", "Prices", "listing"),
                         lead);
         assertThat(stored().page("fares").title()).isEqualTo("Prices");
+    }
+
+    @Test
+    void aBenchThatWritesOverAValueOfSomebodyElseIsTold() {
+        SitesOnTheBench bench = new SitesOnTheBench(drafts);
+        ThemeDocument bare = Starter.ALL.get(0).theme("T");
+        Place.InScope place = Place.scope(Scope.site(slug));
+        TokenPath link = TokenPath.of("surface.page.link");
+        Group ten = Group.EMPTY.with(link, Token.of(new ColorValue(Color.rgb(10, 0, 0))));
+        Group twenty = Group.EMPTY.with(link, Token.of(new ColorValue(Color.rgb(20, 0, 0))));
+        Group both = ten.with(TokenPath.of("surface.page.text"), Token.of(new ColorValue(Color.rgb(5, 5, 5))));
+        bench.store(change(bare, Map.of(), Map.of(place, ten)), lead);
+        assertThatThrownBy(() -> bench.store(change(bare, Map.of(place, ten), Map.of(place, twenty)), lead))
+                .isInstanceOf(Conflict.class)
+                .hasMessageContaining("surface.page.link at all of Quay was changed since you read it");
+        // Another value at the same place is nobody else's business.
+        bench.store(change(bare, Map.of(place, ten), Map.of(place, both)), lead);
+        assertThat(stored().written()).containsEntry(place, both);
+    }
+
+    private WornSites.Change change(
+            ThemeDocument bare, Map<Place.InScope, Group> before, Map<Place.InScope, Group> after) {
+        return new WornSites.Change(slug, Optional.of(0), bare.worn(before), bare.worn(after), "a value");
+    }
+
+    @Test
+    void anEarlierStateIsFoundThroughEditsUndoneAndMadeAgain() {
+        List<SiteDocument> states = new ArrayList<>(List.of(stored()));
+        for (String name : List.of("One", "Two", "Three")) {
+            drafts.edit(slug, Optional.empty(), draft -> SiteEdits.nameplate(name, ""), lead);
+            states.add(stored());
+        }
+        drafts.undo(slug, lead);
+        states.add(stored());
+        drafts.redo(slug, lead);
+        states.add(stored());
+        drafts.undo(slug, lead);
+        states.add(stored());
+        for (int revision = 0; revision < states.size(); revision++)
+            assertThat(drafts.before(drafts.newest(slug), revision))
+                    .as("revision " + revision)
+                    .isEqualTo(states.get(revision));
     }
 
     @Test

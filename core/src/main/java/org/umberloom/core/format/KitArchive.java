@@ -45,17 +45,38 @@ public final class KitArchive {
         zip.closeEntry();
     }
 
+    /** What an archive is taken for, in the words of its refusal. */
+    public enum Of {
+        KIT("a kit", "a file that was exported as a kit"),
+        PAGES("an archive of pages", "a ZIP archive of a site’s pages");
+
+        private final String what;
+        private final String choose;
+
+        Of(String what, String choose) {
+            this.what = what;
+            this.choose = choose;
+        }
+
+        private FormatException none(String why) {
+            return new FormatException("This is not " + what + ": " + why + KEPT + " Choose " + choose + ".");
+        }
+    }
+
     /**
      * All files by name.
      *
      * @throws FormatException when it is no archive, is damaged or too large, or holds a path that leaves the archive
      */
     public static Map<String, byte[]> read(byte[] archive) {
+        return read(archive, Of.KIT);
+    }
+
+    /** As {@link #read(byte[])}, of something else than a kit. */
+    public static Map<String, byte[]> read(byte[] archive, Of of) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         long total = 0;
-        if (archive.length == 0 || archive[0] != 'P')
-            throw new FormatException(
-                    "This is not a kit: it is no ZIP archive." + KEPT + " Choose a file that was exported as a kit.");
+        if (archive.length == 0 || archive[0] != 'P') throw of.none("it is no ZIP archive.");
         if (!hasEnd(archive))
             throw new FormatException(
                     "The archive is damaged: its end is missing." + KEPT + " Export it again, or download it again.");
@@ -79,9 +100,7 @@ public final class KitArchive {
                     "The archive is damaged and cannot be unpacked." + KEPT + " Export it again, or download it again.",
                     e);
         }
-        if (files.isEmpty())
-            throw new FormatException("This is not a kit: the archive holds no readable file." + KEPT
-                    + " Choose a file that was exported as a kit.");
+        if (files.isEmpty()) throw of.none("the archive holds no readable file.");
         return files;
     }
 
