@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putAway_1"];
+        post?: never;
+        delete: operations["bringBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -1140,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["away"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seeing": {
         parameters: {
             query?: never;
@@ -1531,6 +1563,7 @@ export interface components {
         CssText: {
             /** Format: int32 */
             base: number;
+            site: string;
             css: string;
         };
         PasswordRequest: {
@@ -1920,6 +1953,9 @@ export interface components {
             combo?: string;
             bays?: string[];
             lean?: boolean;
+            sites?: {
+                [key: string]: number;
+            };
             edit: components["schemas"]["Edit"];
         };
         Probe: {
@@ -1977,6 +2013,10 @@ export interface components {
             /** Format: int64 */
             theme: number;
             kinds: string[];
+            look: {
+                [key: string]: string;
+            };
+            scheme: string;
         };
         SiteCreated: {
             slug: string;
@@ -2099,6 +2139,7 @@ export interface components {
             text: string;
             faults: components["schemas"]["Mark"][];
             unknown: components["schemas"]["Mark"][];
+            strays: components["schemas"]["Mark"][];
             removed: string[];
         };
         Card: {
@@ -2479,6 +2520,11 @@ export interface components {
             ground: string;
             text: string;
             accent: string;
+        };
+        AwayView: {
+            slug: string;
+            name: string;
+            at: string;
         };
         LegibilityView: {
             words: string;
@@ -3625,6 +3671,46 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Stacks"];
                 };
+            };
+        };
+    };
+    putAway_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -5254,6 +5340,26 @@ export interface operations {
                 };
                 content: {
                     "application/zip": string;
+                };
+            };
+        };
+    };
+    away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AwayView"][];
                 };
             };
         };

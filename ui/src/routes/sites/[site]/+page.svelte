@@ -442,7 +442,7 @@
             css={site.css}
             {preview}
             pages={site.pages}
-            onstore={(css) => done(() => store(() => api.PUT('/api/sites/{site}/css', { params: path, body: { base, css } })))}
+            onstore={(css) => done(() => store(() => api.PUT('/api/sites/{site}/css', { params: path, body: { base, site: slug, css } })))}
           />
         {/key}
       </section>

@@ -216,7 +216,7 @@ class SitesOnTheBench implements WornSites {
                 Optional<Token> now =
                         draft.site().written().getOrDefault(place, Group.EMPTY).token(path);
                 if (!then.equals(now))
-                    throw new Conflict(path + " at " + words(draft.site(), place.scope())
+                    throw new Conflict(path + " at " + SiteViews.words(draft.site(), place.scope())
                             + " was changed since you read it. Your change was not saved;"
                             + " look at what is there now and decide again.");
             }

@@ -120,10 +120,7 @@ public final class SitePieces {
             if (wanted.isEmpty() || wanted.get().equals(site.pieces().get(entry.getKey()))) continue;
             SitePiece piece = wanted.get();
             parts.add(SitePart.Piece.of(piece));
-            SitePage model = site.holding(piece.name()).stream()
-                    .findFirst()
-                    .orElseGet(() ->
-                            new SitePage("model", "Model", "model", "<body>" + piece.html() + "<main></main></body>"));
+            SitePage model = site.holding(piece.name()).stream().findFirst().orElseGet(() -> model(piece));
             for (SitePage page : changed.pages()) {
                 boolean there = Pieces.of(page.html()).containsKey(piece.name());
                 List<SitePart> one = piece.belongsOn(page)

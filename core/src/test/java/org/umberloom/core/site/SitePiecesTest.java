@@ -15,6 +15,7 @@ import org.umberloom.core.page.PageChange;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
@@ -209,5 +210,32 @@ class SitePiecesTest {
         SiteDocument changed = SiteArchive.read("x", files).site();
         for (SitePage page : changed.pages())
             assertThat(Jsoup.parse(page.html()).select("header > a").text()).isEqualTo("Pier");
+    }
+
+    @Test
+    void piecesOfTheThemeStandWhereSuchThingsStand() {
+        SiteDocument site = SitePieces.wearing(
+                site(),
+                Map.of(
+                        "one",
+                                new SharedPiece(
+                                        "One",
+                                        false,
+                                        List.of("landing"),
+                                        "<section data-piece=\"one\"><p>1</p></section>"),
+                        "two", new SharedPiece("Two", true, List.of(), "<footer data-piece=\"two\"><p>2</p></footer>"),
+                        "bad", new SharedPiece("Bad", true, List.of(), "<p>no placement</p>"),
+                        "run",
+                                new SharedPiece(
+                                        "Run", true, List.of(), "<p data-piece=\"run\">3<script>4</script></p>")));
+        assertThat(site.pieces()).containsOnlyKeys("one", "two", "run");
+        assertThat(read(site, "index").select("main > section[data-piece=one]:last-of-type"))
+                .hasSize(1);
+        assertThat(read(site, "fares").select("[data-piece=one]")).isEmpty();
+        assertThat(read(site, "fares").select("body > footer").eachText()).containsExactly("2");
+        assertThat(site.page("boats").html()).contains(">3<").doesNotContain("script");
+        SiteDocument without = does(site, SitePieces.following(site, Map.of()));
+        assertThat(without.pieces().values()).noneMatch(SitePiece::ofTheme);
+        assertThat(without.pages()).as("what the theme gave up the site keeps").isEqualTo(site.pages());
     }
 }
