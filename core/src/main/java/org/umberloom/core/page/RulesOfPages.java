@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -94,9 +95,11 @@ final class RulesOfPages {
             }
         }
         Map<Element, Set<String>> taken = new IdentityHashMap<>();
-        strongest.forEach((element, rules) ->
-                rules.forEach((family, rule) -> taken.computeIfAbsent(element, key -> new java.util.LinkedHashSet<>())
-                        .add(rule.readings.get(family))));
+        strongest.forEach((element, rules) -> rules.forEach((family, rule) -> {
+            String reading = rule.readings.get(family);
+            if (!reading.equals(AROUND) && !reading.equals(NOTHING))
+                taken.computeIfAbsent(element, key -> new LinkedHashSet<>()).add(reading);
+        }));
         return taken;
     }
 
