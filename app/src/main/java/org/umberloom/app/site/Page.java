@@ -1,10 +1,10 @@
 package org.umberloom.app.site;
 
 import java.util.List;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.page.Markup;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
@@ -17,8 +17,7 @@ public record Page(String slug, String title, String kind, String html) {
 
     /** Its document, which says on the root of which kind it is and which page. */
     public Document document() {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         Element root = document.selectFirst("html");
         root.attr(Stylesheet.attribute(Scope.Level.KIND), kind);
         root.attr(Stylesheet.attribute(Scope.Level.PAGE), slug);

@@ -92,8 +92,8 @@ public class SiteDrafts {
             sites.addSite(site.slug(), site.name(), theme);
             Site row = sites.bySlug(site.slug()).orElseThrow();
             SiteJson.write(site).forEach((name, content) -> sites.putPart(row.id(), name, content));
-            sites.keepFacts(
-                    row.id(), 0, SiteFacts.of(site).write(), SiteUses.of(site).write());
+            SiteCounts counts = SiteCounts.of(site);
+            sites.keepFacts(row.id(), 0, counts.facts().write(), counts.uses().write());
             sites.log(new SiteMapper.EntryRow(
                     row.id(), 0, START, label, null, null, null, null, null, null, by.id(), now()));
             return new SiteDraft(row.id(), theme, 0, site);
@@ -234,17 +234,21 @@ public class SiteDrafts {
         return site;
     }
 
+    /** The edit that takes back what an entry did. */
     private SiteEdit back(long site, SiteMapper.EntryRow entry) {
-        if (entry.kind().equals(EDIT)) return SiteJson.readEdit(entry.inverse());
-        SiteMapper.EntryRow made = sites.entry(site, entry.target()).orElseThrow();
+        SiteMapper.EntryRow made = made(site, entry);
         return SiteJson.readEdit(entry.kind().equals(UNDO) ? made.edit() : made.inverse());
     }
 
     private SiteEdit logged(long site, SiteMapper.EntryRow entry) {
-        return SiteJson.readEdit(
-                entry.kind().equals(EDIT)
-                        ? entry.edit()
-                        : sites.entry(site, entry.target()).orElseThrow().edit());
+        return SiteJson.readEdit(made(site, entry).edit());
+    }
+
+    /** The entry that holds the edit which an entry made, took back or made again. */
+    private SiteMapper.EntryRow made(long site, SiteMapper.EntryRow entry) {
+        return entry.kind().equals(EDIT)
+                ? entry
+                : sites.entry(site, entry.target()).orElseThrow();
     }
 
     private SiteDraft store(String slug, Function<SiteDraft, Optional<Step>> plan) {
@@ -265,12 +269,13 @@ public class SiteDrafts {
         if (!read.equals(step.site))
             throw new IllegalArgumentException("This would not read the same again, so it was not stored.");
         SiteDraft next = new SiteDraft(before.id(), before.themeId(), step.entry.number(), read);
+        SiteCounts counts = SiteCounts.of(read);
         return commits.once(() -> {
             if (sites.advance(
                             before.id(),
                             read.name(),
-                            SiteFacts.of(read).write(),
-                            SiteUses.of(read).write(),
+                            counts.facts().write(),
+                            counts.uses().write(),
                             step.entry.number(),
                             step.entry.madeAt())
                     == 0) throw new Commits.Overtaken();

@@ -38,12 +38,13 @@ record SiteFacts(
         return kinds;
     }
 
-    static SiteFacts of(SiteDocument site) {
+    /** @param found its strays */
+    static SiteFacts of(SiteDocument site, List<Strays.Stray> found) {
         Map<String, Integer> overrides = new TreeMap<>();
         site.written().forEach((place, tokens) -> RoleGroups.in(tokens)
                 .forEach((group, count) -> overrides.merge(group, count, Integer::sum)));
         Map<String, Integer> strays = new TreeMap<>();
-        Strays.in(site).forEach(stray -> strays.merge(stray.group(), 1, Integer::sum));
+        found.forEach(stray -> strays.merge(stray.group(), 1, Integer::sum));
         List<PageFact> pages = site.pages().stream()
                 .map(page -> new PageFact(page.slug(), page.title(), page.kind()))
                 .toList();

@@ -50,10 +50,10 @@ public class SiteService implements PageKinds {
     private Counted counted(SiteMapper.CountedRow row) {
         SiteFacts facts = row.facts().isEmpty() ? null : SiteFacts.read(row.facts());
         if (facts == null || facts.form() != SiteFacts.FORM) {
-            SiteDocument site = drafts.newest(row.slug()).site();
-            facts = SiteFacts.of(site);
+            SiteCounts counts = SiteCounts.of(drafts.newest(row.slug()).site());
+            facts = counts.facts();
             sites.keepFacts(
-                    row.id(), row.revision(), facts.write(), SiteUses.of(site).write());
+                    row.id(), row.revision(), facts.write(), counts.uses().write());
         }
         return new Counted(row, facts);
     }

@@ -19,7 +19,8 @@ record SiteUses(List<PageUses> pages) {
     /** @param roles by their paths */
     record PageUses(String page, String title, Map<String, Count> roles) {}
 
-    static SiteUses of(SiteDocument site) {
+    /** @param sheet what the declarations of its own style sheet reach, by their numbers */
+    static SiteUses of(SiteDocument site, Map<Integer, List<Strays.Stray>> sheet) {
         Map<String, Map<String, Integer>> bySheet = new LinkedHashMap<>();
         Strays.ofSheet(site)
                 .values()
@@ -27,10 +28,10 @@ record SiteUses(List<PageUses> pages) {
                         .merge(stray.role(), 1, Integer::sum)));
         List<PageUses> pages = new ArrayList<>();
         for (SitePage page : site.pages()) {
-            Map<String, Integer> sheet = bySheet.getOrDefault(page.slug(), Map.of());
+            Map<String, Integer> reached = bySheet.getOrDefault(page.slug(), Map.of());
             Map<String, Count> roles = new TreeMap<>();
             RoleSpots.of(page.html()).forEach((path, found) -> {
-                int hidden = sheet.getOrDefault(path, 0);
+                int hidden = reached.getOrDefault(path, 0);
                 roles.put(
                         path,
                         new Count(

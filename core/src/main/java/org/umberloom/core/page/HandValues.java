@@ -19,7 +19,6 @@ import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.sheet.SheetReader;
 import org.umberloom.core.sheet.StyleRule;
-import org.umberloom.core.theme.Surfaces;
 
 /**
  * Literal values that somebody wrote at a page by hand, on properties that a role governs there: in {@code style} attributes
@@ -31,7 +30,6 @@ public final class HandValues {
     /** The source of values that stand in a style sheet rather than on a page. */
     public static final String SHEET = "sheet";
 
-    private static final String SURFACE = "data-surface";
     /** What presentational attributes mean. Source: HTML Living Standard, section 15, Rendering. */
     private static final Map<String, String> PRESENTATIONAL = Map.of(
             "bgcolor", "background-color",
@@ -108,8 +106,11 @@ public final class HandValues {
     public static Map<Integer, Map<String, List<HandValue>>> ofSheet(String css, Map<String, String> pages) {
         Map<Integer, Map<String, List<HandValue>>> found = new LinkedHashMap<>();
         if (css.isBlank()) return found;
-        Map<String, Document> documents = new LinkedHashMap<>();
-        pages.forEach((page, html) -> documents.put(page, Jsoup.parse(html)));
+        Map<String, Laid> documents = new LinkedHashMap<>();
+        pages.forEach((page, html) -> {
+            Document document = Jsoup.parse(html);
+            documents.put(page, new Laid(document, Markup.places(document)));
+        });
         int number = 0;
         for (StyleRule rule : SheetReader.read(css).rules())
             for (Declaration declaration : rule.declarations()) {
@@ -126,18 +127,19 @@ public final class HandValues {
         return found;
     }
 
-    private static List<HandValue> reached(StyleRule rule, Declaration declaration, Document document) {
+    /** @param places where its elements stand in the body */
+    private record Laid(Document document, Map<Element, Integer> places) {}
+
+    private static List<HandValue> reached(StyleRule rule, Declaration declaration, Laid page) {
         List<HandValue> there = new ArrayList<>();
         Set<Element> before = new HashSet<>();
-        List<Element> all = null;
         for (Selector selector : rule.selectors()) {
             if (!selector.drawn().isEmpty() || !selector.states().isEmpty()) continue;
             Optional<Evaluator> evaluator = evaluator(selector.resting());
             if (evaluator.isEmpty()) continue;
-            for (Element element : document.body().select(evaluator.get())) {
+            for (Element element : page.document().body().select(evaluator.get())) {
                 if (!before.add(element)) continue;
-                if (all == null) all = document.body().getAllElements();
-                value(element, all.indexOf(element), SHEET, declaration.property(), declaration.value())
+                value(element, page.places().get(element), SHEET, declaration.property(), declaration.value())
                         .ifPresent(there::add);
             }
         }
@@ -155,8 +157,7 @@ public final class HandValues {
 
     /** The page without one of its values; the same where it is not there. */
     public static String without(String html, HandValue gone) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         List<Element> all = document.body().getAllElements();
         if (gone.at >= all.size()) return html;
         Element element = all.get(gone.at);
@@ -179,7 +180,6 @@ public final class HandValues {
         String name = property.toLowerCase(Locale.ROOT);
         if (!isLiteral(value)) return Optional.empty();
         return RulesOfPages.governing(element, name).map(reading -> {
-            Element standing = element.closest("[" + SURFACE + "]");
             Element piece = element.closest("[" + Pieces.PLACED + "]");
             String words = element.text();
             return new HandValue(
@@ -190,7 +190,7 @@ public final class HandValues {
                     name,
                     value,
                     reading,
-                    standing == null ? Surfaces.PAGE : standing.attr(SURFACE),
+                    Markup.surface(element),
                     piece == null ? "" : piece.attr(Pieces.PLACED));
         });
     }

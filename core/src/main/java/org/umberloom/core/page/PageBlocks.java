@@ -3,6 +3,7 @@ package org.umberloom.core.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -42,23 +43,23 @@ public final class PageBlocks {
 
     public static List<Block> of(String html) {
         Document document = Jsoup.parse(html);
-        List<Element> all = document.body().getAllElements();
+        Map<Element, Integer> places = Markup.places(document);
         List<Block> blocks = new ArrayList<>();
         for (Element child : document.body().children())
             if (child.normalName().equals("main")) {
-                for (Element block : child.children()) add(block, all, false, blocks);
-            } else add(child, all, true, blocks);
+                for (Element block : child.children()) add(block, places, false, blocks);
+            } else add(child, places, true, blocks);
         return blocks;
     }
 
-    private static void add(Element element, List<Element> all, boolean region, List<Block> blocks) {
+    private static void add(Element element, Map<Element, Integer> places, boolean region, List<Block> blocks) {
         if (PASSED_OVER.contains(element.normalName())) return;
         blocks.add(new Block(
-                all.indexOf(element),
+                places.get(element),
                 element.normalName(),
                 Spots.said(element),
                 region,
-                element.attr(PageChanges.SURFACE),
+                element.attr(Markup.SURFACE),
                 constant(PageChange.Reach.values(), element.attr(PageChanges.WIDTH)),
                 constant(PageChange.Room.values(), element.attr(PageChanges.AIR)),
                 !element.hasAttr(PageChanges.HIDDEN) && !element.hasAttr(PageChanges.TITLE),

@@ -14,7 +14,6 @@ import org.umberloom.core.token.Names;
 
 /** Changes of a page, made. What is written in attributes is what the rules of the parts ask for. */
 public final class PageChanges {
-    static final String SURFACE = "data-surface";
     static final String WIDTH = "data-width";
     static final String AIR = "data-air";
     /** The level whose look a heading wears. */
@@ -30,12 +29,11 @@ public final class PageChanges {
 
     /** @throws IllegalArgumentException with a sentence for people when it cannot be done there */
     public static String made(String html, PageChange change) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         if (change instanceof PageChange.Insert insert) insert(document, insert);
         else {
             Element element = at(document, change.at());
-            if (change instanceof PageChange.Ground ground) put(element, SURFACE, ground.surface());
+            if (change instanceof PageChange.Ground ground) put(element, Markup.SURFACE, ground.surface());
             else if (change instanceof PageChange.Extent extent)
                 put(block(element), WIDTH, word(extent.reach(), PageChange.Reach.CONTENT));
             else if (change instanceof PageChange.Air air)
@@ -78,15 +76,16 @@ public final class PageChanges {
 
     /** The surfaces that elements of a page name, each as often as it is named. */
     public static List<String> surfaces(String html) {
-        return Jsoup.parse(html).body().select("[" + SURFACE + "]").eachAttr(SURFACE);
+        return Jsoup.parse(html).body().select("[" + Markup.SURFACE + "]").eachAttr(Markup.SURFACE);
     }
 
     /** A page on which everything that stood on a surface stands on another. */
     public static String restood(String html, String surface, String other) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
-        if (document.body().getElementsByAttributeValue(SURFACE, surface).isEmpty()) return html;
-        document.body().getElementsByAttributeValue(SURFACE, surface).forEach(element -> put(element, SURFACE, other));
+        Document document = Markup.read(html);
+        if (document.body().getElementsByAttributeValue(Markup.SURFACE, surface).isEmpty()) return html;
+        document.body()
+                .getElementsByAttributeValue(Markup.SURFACE, surface)
+                .forEach(element -> put(element, Markup.SURFACE, other));
         return document.outerHtml();
     }
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Comment;
 import org.jsoup.nodes.Document;
@@ -64,8 +63,7 @@ public final class PageCleaning {
     }
 
     private Cleaned clean(String html) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         List<Element> all = document.getAllElements();
         if (all.size() > MOST_ELEMENTS)
             throw new IllegalArgumentException("A page of more than " + MOST_ELEMENTS + " elements is not taken in.");

@@ -22,7 +22,6 @@ import org.umberloom.core.theme.Surfaces;
  * inheritance, without drawing anything. The result holds roles, so it serves every combination of a theme.
  */
 public final class PageColors {
-    private static final String SURFACE = "data-surface";
     private static final int MOST_WORDS = 60;
     private static final Set<String> FIELDS = Set.of("input", "select", "textarea");
     private static final Set<String> UNSEEN = Set.of("head", "script", "style", "template", "option");
@@ -77,7 +76,7 @@ public final class PageColors {
                 .filter(rule -> element.is(rule.selector))
                 .map(Rule::paint)
                 .toList();
-        String surface = element.hasAttr(SURFACE) ? element.attr(SURFACE) : parent.surface;
+        String surface = element.hasAttr(Markup.SURFACE) ? element.attr(Markup.SURFACE) : parent.surface;
         Inherited here = styled(matching, Paint.State.REST, surface, parent);
         boolean field = FIELDS.contains(element.normalName());
         boolean words = !element.ownText().isBlank();

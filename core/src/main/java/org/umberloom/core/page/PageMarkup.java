@@ -39,8 +39,7 @@ public final class PageMarkup {
 
     /** A page of a kind in the frame of another. */
     public static String like(String frame, String kind, String title) {
-        Document document = Jsoup.parse(frame);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(frame);
         document.title(title);
         document.select("[aria-current]").removeAttr("aria-current");
         Element main = document.selectFirst("main");
@@ -65,8 +64,7 @@ public final class PageMarkup {
 
     /** The same with every name of a spot as another page's: what was written there is not of the copy. */
     public static String copied(String html) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         unnamed(document);
         return document.outerHtml();
     }

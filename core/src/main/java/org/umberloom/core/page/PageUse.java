@@ -19,7 +19,7 @@ public record PageUse(Set<String> needs, Set<String> surfaces) {
         for (String html : pages)
             for (Element element : Jsoup.parse(html).getAllElements()) {
                 Spots.need(element, needs);
-                if (element.hasAttr("data-surface")) surfaces.add(element.attr("data-surface"));
+                if (element.hasAttr(Markup.SURFACE)) surfaces.add(element.attr(Markup.SURFACE));
             }
         return new PageUse(needs, surfaces);
     }

@@ -158,8 +158,7 @@ public final class Pieces {
         Element bare = placement.clone();
         OWN.forEach(bare::removeAttr);
         bare.select("[" + CURRENT + "]").removeAttr(CURRENT);
-        Document alone = Document.createShell("");
-        alone.outputSettings().prettyPrint(false);
+        Document alone = Markup.asWritten(Document.createShell(""));
         alone.body().appendChild(bare);
         return alone.body().html();
     }
@@ -172,8 +171,7 @@ public final class Pieces {
     }
 
     private static String changed(String html, Consumer<Document> change) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         String before = document.outerHtml();
         change.accept(document);
         String after = document.outerHtml();

@@ -2,7 +2,6 @@ package org.umberloom.core.page;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +12,6 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.limit.Recent;
-import org.umberloom.core.theme.Surfaces;
 
 /** Where on a page each role is taken, by rules that name the element itself, and where something written by hand hides it. */
 public final class RoleSpots {
@@ -41,15 +39,13 @@ public final class RoleSpots {
 
     private static Map<String, Found> read(String html) {
         Document document = Jsoup.parse(html);
-        Map<Element, Integer> places = new IdentityHashMap<>();
         List<Element> all = document.body().getAllElements();
-        for (int at = 0; at < all.size(); at++) places.put(all.get(at), at);
         Map<String, List<Integer>> taking = new TreeMap<>();
         Map<Element, Set<String>> taken = RulesOfPages.taken(document);
-        for (Element element : all)
-            for (String reading : taken.getOrDefault(element, Set.of()))
-                taking.computeIfAbsent(path(element, reading), key -> new ArrayList<>())
-                        .add(places.get(element));
+        for (int at = 0; at < all.size(); at++)
+            for (String reading : taken.getOrDefault(all.get(at), Set.of()))
+                taking.computeIfAbsent(path(all.get(at), reading), key -> new ArrayList<>())
+                        .add(at);
         Map<String, List<Integer>> hiding = new HashMap<>();
         for (HandValues.HandValue hand : HandValues.of(html)) {
             String path = Contract.standard()
@@ -69,11 +65,9 @@ public final class RoleSpots {
     }
 
     private static String path(Element element, String reading) {
-        Element standing = element.closest("[" + PageChanges.SURFACE + "]");
-        String surface = standing == null ? Surfaces.PAGE : standing.attr(PageChanges.SURFACE);
         return Contract.standard()
                 .ofReading(reading)
-                .map(role -> role.on(surface))
+                .map(role -> role.on(Markup.surface(element)))
                 .orElse(reading);
     }
 }

@@ -15,7 +15,6 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
-import org.umberloom.core.theme.Surfaces;
 
 /**
  * Sections and elements that something is written for. Each has a name in an attribute of its own, given when something is
@@ -29,7 +28,6 @@ public final class Spots {
     /** On a page that is looked at: where each element stands in the body. */
     public static final String NTH = "data-nth";
 
-    private static final String SURFACE = "data-surface";
     private static final Set<String> SECTIONS =
             Set.of("section", "header", "footer", "main", "article", "aside", "nav", "figure", "form", "table");
     /** What people call elements; others are called sections or elements. */
@@ -135,8 +133,7 @@ public final class Spots {
 
     /** A page with a name at the spot it means; the same where it has it already. */
     public static String named(String html, String name) {
-        Document document = Jsoup.parse(html);
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(html);
         Optional<Element> element = meant(document, name);
         if (element.isEmpty() || element.get().attr(NAME).equals(name)) return html;
         element.get().attr(NAME, name);
@@ -181,16 +178,15 @@ public final class Spots {
     }
 
     private static boolean isSection(Element element) {
-        return SECTIONS.contains(element.normalName()) || element.hasAttr(SURFACE);
+        return SECTIONS.contains(element.normalName()) || element.hasAttr(Markup.SURFACE);
     }
 
     private static SitePlaces.Spot spot(String site, Element element) {
         Deque<Scope> within = new ArrayDeque<>();
         for (Element around : element.parents()) if (around.hasAttr(NAME)) within.addFirst(scope(site, around));
-        Element standing = element.closest("[" + SURFACE + "]");
-        Set<String> surfaces = element.select("[" + SURFACE + "]").stream()
+        Set<String> surfaces = element.select("[" + Markup.SURFACE + "]").stream()
                 .filter(inner -> inner != element)
-                .map(inner -> inner.attr(SURFACE))
+                .map(inner -> inner.attr(Markup.SURFACE))
                 .collect(Collectors.toSet());
         Set<String> needs = new LinkedHashSet<>();
         List<Element> all = new ArrayList<>(element.getAllElements());
@@ -199,8 +195,8 @@ public final class Spots {
         return new SitePlaces.Spot(
                 scope(site, element),
                 List.copyOf(within),
-                standing == null ? Surfaces.PAGE : standing.attr(SURFACE),
-                element.hasAttr(SURFACE),
+                Markup.surface(element),
+                element.hasAttr(Markup.SURFACE),
                 surfaces,
                 needs);
     }

@@ -121,6 +121,13 @@ public record SiteDocument(
                         "The site “" + name + "” has no piece “" + Names.shown(piece) + "”."));
     }
 
+    /** The first page that holds a piece. */
+    public Optional<SitePage> holder(String piece) {
+        return pages.stream()
+                .filter(page -> Pieces.of(page.html()).containsKey(piece))
+                .findFirst();
+    }
+
     /** The pages that hold a piece. */
     public List<SitePage> holding(String piece) {
         return pages.stream()
@@ -130,9 +137,7 @@ public record SiteDocument(
 
     /** The page that a spot is on; of one that lies in a piece, the first that holds it. */
     public Optional<SitePage> findPageOf(Scope spot) {
-        return Spots.pieceIn(spot.name())
-                .map(piece -> holding(piece).stream().findFirst())
-                .orElseGet(() -> find(Spots.pageIn(spot.name())));
+        return Spots.pieceIn(spot.name()).map(this::holder).orElseGet(() -> find(Spots.pageIn(spot.name())));
     }
 
     /** As {@link #findPageOf}. @throws NoSuchElementException when no page has it */

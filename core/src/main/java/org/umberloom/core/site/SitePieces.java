@@ -1,6 +1,7 @@
 package org.umberloom.core.site;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,8 +67,7 @@ public final class SitePieces {
             if (site.pages().stream().noneMatch(now::belongsOn))
                 throw new IllegalArgumentException(
                         "“" + old.title() + "” would stand on no page: none is of such a kind.");
-            SitePage model = site.holding(name).stream().findFirst().orElseGet(() -> site.pages()
-                    .get(0));
+            SitePage model = site.holder(name).orElseGet(() -> site.pages().get(0));
             for (SitePage page : site.pages())
                 parts.addAll(
                         now.belongsOn(page)
@@ -120,7 +120,7 @@ public final class SitePieces {
             if (wanted.isEmpty() || wanted.get().equals(site.pieces().get(entry.getKey()))) continue;
             SitePiece piece = wanted.get();
             parts.add(SitePart.Piece.of(piece));
-            SitePage model = site.holding(piece.name()).stream().findFirst().orElseGet(() -> model(piece));
+            SitePage model = site.holder(piece.name()).orElseGet(() -> model(piece));
             for (SitePage page : changed.pages()) {
                 boolean there = Pieces.of(page.html()).containsKey(piece.name());
                 List<SitePart> one = piece.belongsOn(page)
@@ -175,10 +175,7 @@ public final class SitePieces {
         SitePage whole = page;
         for (SitePiece piece : site.pieces().values())
             if (piece.belongsOn(page)) {
-                String model = site.holding(piece.name()).stream()
-                        .findFirst()
-                        .map(SitePage::html)
-                        .orElse(page.html());
+                String model = site.holder(piece.name()).map(SitePage::html).orElse(page.html());
                 whole = whole.withHtml(Pieces.placed(whole.html(), page.slug(), piece.html(), model));
             }
         return whole;
@@ -191,7 +188,7 @@ public final class SitePieces {
         Map<String, String> markup = new LinkedHashMap<>();
         after.pieces().forEach((name, piece) -> markup.put(name, piece.html()));
         List<SitePart> parts = new ArrayList<>(edit.parts());
-        Set<String> said = new java.util.HashSet<>();
+        Set<String> said = new HashSet<>();
         for (SitePart part : edit.parts()) if (part instanceof SitePart.Piece piece) said.add(piece.name());
         for (SitePart part : edit.parts())
             if (part instanceof SitePart.Page page && page.page().isPresent())

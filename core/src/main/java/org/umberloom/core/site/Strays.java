@@ -83,8 +83,13 @@ public final class Strays {
      * once, at the first element that they reach.
      */
     public static List<Stray> in(SiteDocument site) {
+        return in(site, ofSheet(site));
+    }
+
+    /** The same where it is known what the own style sheet reaches. @param sheet as {@link #ofSheet} gives it */
+    public static List<Stray> in(SiteDocument site, Map<Integer, List<Stray>> sheet) {
         List<Stray> all = new ArrayList<>();
-        ofSheet(site).forEach((number, reached) -> all.add(inSheet(number, reached)));
+        sheet.forEach((number, reached) -> all.add(inSheet(number, reached)));
         Set<String> before = new HashSet<>();
         for (SitePage page : site.pages()) {
             for (Stray stray : on(page)) if (!before.contains(stray.hand.piece())) all.add(stray);

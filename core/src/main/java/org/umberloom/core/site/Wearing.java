@@ -81,12 +81,16 @@ public final class Wearing {
         return new SiteEdit("fitted to another theme", parts);
     }
 
+    private boolean knows(String modifier, String context) {
+        return next.modifiers().containsKey(modifier)
+                && next.modifiers().get(modifier).contexts().containsKey(context);
+    }
+
     /** Contexts that the site stands in and the theme does not have. It then stands at the default; that needs no remedy. */
     private List<Unfit> contexts() {
         List<Unfit> found = new ArrayList<>();
         site.look().forEach((modifier, context) -> {
-            if (next.modifiers().containsKey(modifier)
-                    && next.modifiers().get(modifier).contexts().containsKey(context)) return;
+            if (knows(modifier, context)) return;
             found.add(new Unfit(
                     modifier + ": " + context,
                     "“" + next.name() + "” has no such "
@@ -192,9 +196,7 @@ public final class Wearing {
     private List<Unfit> conditions() {
         List<Unfit> found = new ArrayList<>();
         site.written().forEach((place, tokens) -> place.under().ifPresent(under -> {
-            boolean there = next.modifiers().containsKey(under.modifier())
-                    && next.modifiers().get(under.modifier()).contexts().containsKey(under.context());
-            if (!there && !tokens.equals(Group.EMPTY))
+            if (!knows(under.modifier(), under.context()) && !tokens.equals(Group.EMPTY))
                 found.add(new Unfit(
                         tokens.tokenCount() + " of its own at " + place.scope().words() + ", only in "
                                 + under.context(),
