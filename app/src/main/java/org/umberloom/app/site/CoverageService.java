@@ -2,7 +2,7 @@ package org.umberloom.app.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
@@ -24,6 +25,8 @@ import org.umberloom.core.token.TokenPath;
 class CoverageService {
     /** Pages that are named one by one; the rest is counted. */
     private static final int MOST_PAGES = 240;
+    /** Combinations of a theme that are asked which roles come from a token. */
+    private static final int MOST_LOOKS = 16;
 
     /** @param css what it comes to where it is a color, else empty */
     record RoleTaken(String path, String group, String css, int taking, int hiding) {}
@@ -63,11 +66,7 @@ class CoverageService {
                                 (a, b) -> new SiteUses.Count(a.taking() + b.taking(), a.hiding() + b.hiding())));
         List<RoleTaken> roles = new ArrayList<>();
         all.forEach((path, count) -> roles.add(new RoleTaken(
-                path,
-                group(path),
-                worn.color(path).map(color -> color.hex()).orElse(""),
-                count.taking(),
-                count.hiding())));
+                path, group(path), worn.color(path).map(Color::hex).orElse(""), count.taking(), count.hiding())));
         roles.sort(Comparator.comparingInt(role -> RoleGroups.ALL.indexOf(role.group)));
         return roles;
     }
@@ -91,7 +90,7 @@ class CoverageService {
     Taken taken(long theme, String of) {
         Set<String> roles = rolesOf(themes.newest(theme).theme(), of);
         List<PageTaken> pages = new ArrayList<>();
-        Map<String, Boolean> having = new LinkedHashMap<>();
+        Set<String> having = new HashSet<>();
         int taking = 0;
         int hiding = 0;
         for (SiteMapper.UsesRow row : rows(theme))
@@ -107,7 +106,7 @@ class CoverageService {
                 if (here + hidden == 0) continue;
                 taking += here;
                 hiding += hidden;
-                having.put(row.slug(), true);
+                having.add(row.slug());
                 pages.add(new PageTaken(row.slug(), row.name(), page.page(), page.title(), here, hidden));
             }
         pages.sort(Comparator.comparingInt((PageTaken page) -> page.hiding > 0 ? 0 : 1)
@@ -139,6 +138,4 @@ class CoverageService {
         }
         return roles;
     }
-
-    private static final int MOST_LOOKS = 16;
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Part;
 import org.umberloom.core.contract.Worn;
@@ -18,7 +19,6 @@ import org.umberloom.core.site.SitePiece;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
-import org.umberloom.core.token.ColorValue;
 
 /** What is shown of one page: what it is laid out of, the order of its headings, and what it could be laid out with. */
 @Service
@@ -199,10 +199,7 @@ class PageViews {
     }
 
     private static String color(Worn worn, String surface, String role) {
-        return worn.find(Surfaces.path(surface, role))
-                .filter(standing -> standing.value() instanceof ColorValue)
-                .map(standing -> ((ColorValue) standing.value()).color().hex())
-                .orElse("transparent");
+        return worn.color(Surfaces.path(surface, role)).map(Color::hex).orElse("transparent");
     }
 
     private static String words(Headings.Fault fault) {

@@ -13,7 +13,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
-import org.umberloom.app.theme.ThemeChanged;
+import org.umberloom.app.theme.PiecesChanged;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePiece;
 import org.umberloom.core.site.SitePieces;
@@ -43,18 +43,11 @@ class PiecesOfThemes {
         this.themes = themes;
     }
 
-    /** Every edit of a theme, also one that is taken back on its bench; only one that changes its pieces touches sites. */
+    /** Also where they were changed, or taken back, on the bench of the theme. */
     @TransactionalEventListener
-    void changed(ThemeChanged change) {
+    void changed(PiecesChanged change) {
         // The transaction that tells of it is still at its end here.
-        following.execute(() -> follow(change));
-    }
-
-    private void follow(ThemeChanged change) {
-        Map<String, SharedPiece> now = SharedPiece.of(themes.stateAt(change.theme(), change.revision()));
-        Map<String, SharedPiece> before = SharedPiece.of(themes.stateAt(change.theme(), change.revision() - 1));
-        if (now.equals(before)) return;
-        followAll(change.theme(), now, change.by());
+        following.execute(() -> followAll(change.theme(), change.pieces(), change.by()));
     }
 
     private void followAll(long theme, Map<String, SharedPiece> pieces, long by) {

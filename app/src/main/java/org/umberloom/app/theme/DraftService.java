@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Clash;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ValueText;
 
@@ -294,7 +296,10 @@ public class DraftService {
         if (rows == 0) throw new Commits.Overtaken();
         themes.log(entry.number() % KEEP_WHOLE_EVERY == 0 ? entry.whole(proven.document()) : entry);
         if (!Picture.of(before.theme()).equals(Picture.of(step.theme))) pictures.use(entry.themeId(), step.theme);
-        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number(), entry.accountId()));
+        Map<String, SharedPiece> pieces = SharedPiece.of(step.theme);
+        if (!SharedPiece.of(before.theme()).equals(pieces))
+            changes.publishEvent(new PiecesChanged(entry.themeId(), pieces, entry.accountId()));
+        changes.publishEvent(new ThemeChanged(entry.themeId(), entry.number()));
     }
 
     /** What the rail says: the newest entry, and what undo and redo would do; empty texts where there is nothing. */

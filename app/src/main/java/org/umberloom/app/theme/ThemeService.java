@@ -88,7 +88,7 @@ public class ThemeService {
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
         Asked asked = request.asked();
-        if (!looking.sites().isEmpty() && editSite(drafts.newest(id), request, by)) return bench(id, looking);
+        if (!looking.sites().isEmpty() && editSite(id, request, looking, asked, by)) return bench(id, looking);
         return drafts.edit(
                 id,
                 request.base(),
@@ -99,9 +99,8 @@ public class ThemeService {
     }
 
     /** @return whether it was one that writes in a site, and is stored there */
-    private boolean editSite(Draft draft, EditRequest request, Account by) {
-        Looking looking = Looking.at(request);
-        Asked asked = request.asked();
+    private boolean editSite(long id, EditRequest request, Looking looking, Asked asked, Account by) {
+        Draft draft = drafts.newest(id);
         WornSites.Worn worn = sites.lay(draft, looking);
         Edit edit = asked.in(seen(
                 worn.theme(),

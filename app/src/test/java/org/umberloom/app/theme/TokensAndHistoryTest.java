@@ -302,8 +302,8 @@ class TokensAndHistoryTest {
             ThemeWatch watch = new ThemeWatch(themes, sessions, 3_600_000);
             watch.add(listener(1));
             assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(3);
-            watch.changed(new ThemeChanged(2, 9, 1));
-            watch.changed(new ThemeChanged(1, 4, 1));
+            watch.changed(new ThemeChanged(2, 9));
+            watch.changed(new ThemeChanged(1, 4));
             assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(4);
             watch.stop();
         }
