@@ -10,19 +10,19 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
+import java.util.TreeMap;
+import org.umberloom.core.format.KitArchive;
 
 /** Sites in numbers: the demo's on one bench, and then 1,000 generated sites of 20 pages under one theme. */
 final class ManySites {
     private static final int SITES = 1_000;
     private static final int PAGES = 20;
+    private static final int BLOCKS = 12;
     private static final int WARM_UP = 5;
     private static final int TIMES = 40;
     private static final List<String> FOUR = List.of("crossings/fares", "galley/menu", "freight/rates", "crew/jobs");
@@ -157,27 +157,24 @@ final class ManySites {
         return times;
     }
 
-    private static byte[] archive() throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (int i = 0; i < PAGES; i++) {
-                StringBuilder html = new StringBuilder("<!doctype html><html lang=\"en\"><head><title>Page ")
-                        .append(i)
-                        .append("</title></head><body><header><a href=\"index.html\">Many</a></header><main><h1>Page ")
-                        .append(i)
-                        .append("</h1>");
-                for (int block = 0; block < 12; block++)
-                    html.append("<section data-surface=\"tint\"><h2>Part ")
-                            .append(block)
-                            .append(
-                                    "</h2><p style=\"color: #0a5c7e\">Words that <a href=\"#\">lead</a> somewhere.</p><ul><li>One</li>"
-                                            + "<li>Two</li></ul></section>");
-                html.append("</main><footer><p>Foot</p></footer></body></html>");
-                zip.putNextEntry(new ZipEntry(i == 0 ? "index.html" : "page-" + i + ".html"));
-                zip.write(html.toString().getBytes(StandardCharsets.UTF_8));
-                zip.closeEntry();
-            }
-        }
-        return bytes.toByteArray();
+    private static byte[] archive() {
+        Map<String, byte[]> files = new TreeMap<>();
+        for (int i = 0; i < PAGES; i++)
+            files.put(i == 0 ? "index.html" : "page-" + i + ".html", page(i).getBytes(StandardCharsets.UTF_8));
+        return KitArchive.write(files);
+    }
+
+    private static String page(int number) {
+        StringBuilder html = new StringBuilder("<!doctype html><html lang=\"en\"><head><title>Page ")
+                .append(number)
+                .append("</title></head><body><header><a href=\"index.html\">Many</a></header><main><h1>Page ")
+                .append(number)
+                .append("</h1>");
+        for (int block = 0; block < BLOCKS; block++)
+            html.append("<section data-surface=\"tint\"><h2>Part ")
+                    .append(block)
+                    .append("</h2><p style=\"color: #0a5c7e\">Words that <a href=\"#\">lead</a> somewhere.</p>")
+                    .append("<ul><li>One</li><li>Two</li></ul></section>");
+        return html.append("</main><footer><p>Foot</p></footer></body></html>").toString();
     }
 }

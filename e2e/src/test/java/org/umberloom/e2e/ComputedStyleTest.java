@@ -6,9 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +16,6 @@ import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.space.PageWidths;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
@@ -51,15 +47,8 @@ class ComputedStyleTest {
     private static final double PX_TOLERANCE = 0.05;
 
     @Test
-    void chromiumComputesWhatTheCoreComputes() throws IOException {
-        Path folder = Loom.HOME.resolve("demo/themes/tern-passage");
-        ThemeDocument demo = ThemeJson.read(Files.readString(folder.resolve("theme.resolver.json")), file -> {
-            try {
-                return Files.readString(folder.resolve(file));
-            } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
-            }
-        });
+    void chromiumComputesWhatTheCoreComputes() {
+        ThemeDocument demo = Demo.theme();
         int checks = 0;
         for (ThemeDocument theme : List.of(demo, Starter.ALL.get(3).theme("Satin")))
             for (ColorScheme system : List.of(ColorScheme.LIGHT, ColorScheme.DARK))

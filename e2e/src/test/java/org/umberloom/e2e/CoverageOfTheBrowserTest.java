@@ -4,22 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.TokenType;
@@ -29,7 +25,6 @@ import org.umberloom.core.token.TokenType;
  * by a rule of their own are those that are said to take it.
  */
 class CoverageOfTheBrowserTest {
-    private static final Path THEME = Loom.HOME.resolve("demo/themes/tern-passage");
     private static final String SENTINEL = "rgb(1, 254, 3)";
     private static final String SIZE = "77px";
     /** What eases to its value is not there yet when it is asked. */
@@ -59,31 +54,14 @@ class CoverageOfTheBrowserTest {
               return [own, any];
             }""";
 
-    private static String read(Path file) {
-        try {
-            return Files.readString(file);
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-    }
-
-    private static List<Path> pages() throws IOException {
-        try (Stream<Path> files = Files.walk(Loom.HOME.resolve("demo/sites"))) {
-            return files.filter(file -> file.toString().endsWith(".html"))
-                    .sorted()
-                    .toList();
-        }
-    }
-
     @Test
-    void whatIsSaidToTakeARoleComputesToIt() throws IOException {
-        ThemeDocument theme =
-                ThemeJson.read(read(THEME.resolve("theme.resolver.json")), file -> read(THEME.resolve(file)));
+    void whatIsSaidToTakeARoleComputesToIt() {
+        ThemeDocument theme = Demo.theme();
         String css = Stylesheet.compile(theme, Usage.LIVE, List.of());
         int checked = 0;
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
-            for (Path file : pages()) {
-                String html = read(file);
+            for (Path file : Demo.pages(Demo.SITES)) {
+                String html = Demo.read(file);
                 page.setContent(html.replace("<head>", "<head><style>" + css + STILL + "</style>"));
                 Contract.standard()
                         .completed(Map.of())

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -34,14 +33,6 @@ class HeadingsOfTheBrowserTest {
               return result.violations.flatMap((rule) => rule.nodes.map((node) => rule.id === 'page-has-heading-one' ? rule.id
                 : rule.id + ' ' + [...document.body.querySelectorAll('*')].indexOf(document.querySelector(node.target[0])))).sort();
             }""";
-
-    private static List<Path> pages() throws IOException {
-        try (Stream<Path> files = Files.walk(Loom.HOME.resolve("demo/sites"))) {
-            return files.filter(file -> file.toString().endsWith(".html"))
-                    .sorted()
-                    .toList();
-        }
-    }
 
     /** In axe's words. A second heading of level 1 is no fault to it. */
     private static List<String> ours(String html) {
@@ -71,7 +62,7 @@ class HeadingsOfTheBrowserTest {
     @Test
     void axeFindsTheSame() throws IOException {
         String axe = Files.readString(Loom.HOME.resolve("ui/node_modules/axe-core/axe.min.js"));
-        List<Path> pages = pages();
+        List<Path> pages = Demo.pages(Demo.SITES);
         assertThat(pages.size()).isGreaterThanOrEqualTo(25);
         int faults = 0;
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {

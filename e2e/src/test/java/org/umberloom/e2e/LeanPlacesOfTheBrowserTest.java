@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -17,7 +15,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.SiteJson;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.Spots;
@@ -79,22 +76,9 @@ class LeanPlacesOfTheBrowserTest {
     /** What eases from one value to another shows no difference at first. */
     private static final String STILL = "<style>* { transition: none !important; }</style>";
 
-    private static ThemeDocument theme() {
-        Path folder = DEMO.resolve("themes/tern-passage");
-        return ThemeJson.read(read(folder.resolve("theme.resolver.json")), file -> read(folder.resolve(file)));
-    }
-
-    private static String read(Path file) {
-        try {
-            return Files.readString(file);
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-    }
-
     /** A site of the demo with what it writes, and two spots of its front page with something of their own. */
     private static SiteDocument site(String slug) {
-        Map<String, Object> plan = Json.readObject("demo", read(DEMO.resolve("demo.json")));
+        Map<String, Object> plan = Json.readObject("demo", Demo.read(DEMO.resolve("demo.json")));
         Map<String, Object> said = Json.list(
                         "sites",
                         Json.object(
@@ -114,7 +98,7 @@ class LeanPlacesOfTheBrowserTest {
                     name,
                     (String) page.get("title"),
                     (String) page.get("kind"),
-                    read(DEMO.resolve("sites").resolve(slug).resolve(name + ".html"))));
+                    Demo.read(DEMO.resolve("sites").resolve(slug).resolve(name + ".html"))));
         }
         Map<String, String> parts = new LinkedHashMap<>(SiteJson.write(SiteDocument.of(slug, slug, pages)));
         if (said.containsKey("written"))
@@ -166,7 +150,7 @@ class LeanPlacesOfTheBrowserTest {
     @ParameterizedTest
     @ValueSource(strings = {"freight", "galley", "trust", "winter", "crew"})
     void everyDeclarationChangesSomething(String slug) {
-        ThemeDocument theme = theme();
+        ThemeDocument theme = Demo.theme();
         SiteDocument site = site(slug);
         SitePlaces places = site.places();
         List<String> markup = site.pages().stream()

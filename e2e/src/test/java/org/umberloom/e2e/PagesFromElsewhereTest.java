@@ -11,16 +11,16 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.format.KitArchive;
 
 /**
  * The ten sets of general documentation pages that the core's tests read (named there with their packages), brought in as archives
@@ -31,16 +31,12 @@ class PagesFromElsewhereTest {
     private final Loom loom = Loom.withDemo();
 
     private static byte[] archive(Path set) throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes);
-                Stream<Path> files = Files.walk(set)) {
-            for (Path file : files.filter(Files::isRegularFile).sorted().toList()) {
-                zip.putNextEntry(new ZipEntry(set.getFileName() + "/" + set.relativize(file)));
-                zip.write(Files.readAllBytes(file));
-                zip.closeEntry();
-            }
+        Map<String, byte[]> files = new TreeMap<>();
+        try (Stream<Path> all = Files.walk(set)) {
+            for (Path file : all.filter(Files::isRegularFile).toList())
+                files.put(set.getFileName() + "/" + set.relativize(file), Files.readAllBytes(file));
         }
-        return bytes.toByteArray();
+        return KitArchive.write(files);
     }
 
     private JsonObject bringIn(Page page, Path set) throws IOException {

@@ -6,57 +6,30 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Media;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
-import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** The demo's pages as a browser shows them: alike on the bench and from a kit, on narrow screens and on paper. */
 class PagesOfTheDemoTest {
-    private static final Path SITE = Loom.HOME.resolve("demo/sites/crossings");
-    private static final Path THEME = Loom.HOME.resolve("demo/themes/tern-passage");
-
-    private final ThemeDocument theme =
-            ThemeJson.read(read(THEME.resolve("theme.resolver.json")), file -> read(THEME.resolve(file)));
-    private final List<Path> pages = pages();
+    private final ThemeDocument theme = Demo.theme();
+    private final List<Path> pages = Demo.pages(Demo.SITES.resolve("crossings"));
     private final String kit = kit();
 
-    private static String read(Path file) {
-        try {
-            return Files.readString(file);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static List<Path> pages() {
-        try (Stream<Path> files = Files.list(SITE)) {
-            return files.filter(file -> file.toString().endsWith(".html"))
-                    .sorted()
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     private String kit() {
-        PageUse use = PageUse.of(pages.stream().map(PagesOfTheDemoTest::read).toList());
+        PageUse use = PageUse.of(pages.stream().map(Demo::read).toList());
         return Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()), List.of());
     }
 
     private static void show(Page page, Path file, String root, String css) {
-        page.setContent(read(file)
+        page.setContent(Demo.read(file)
                 .replace("<html ", "<html " + root + " ")
                 .replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style>" + css + "</style>"));
     }

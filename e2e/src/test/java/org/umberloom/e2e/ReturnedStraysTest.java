@@ -4,21 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.stream.Stream;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
-import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.page.Markup;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
@@ -27,36 +22,25 @@ import org.umberloom.core.theme.ThemeDocument;
 
 /** Strays planted in all kinds of places on the demo's pages are seen, and returned they leave the very pixels of before. */
 class ReturnedStraysTest {
-    private static final Path THEME = Loom.HOME.resolve("demo/themes/tern-passage");
     private static final List<String> VALUES = List.of(
             "color: #0a5c7e", "font-size: 29px", "letter-spacing: 3px", "font-family: monospace", "font-weight: 300");
     private static final String SHEET =
             "main h2 { color: #7a2b12; font-size: 33px; }\nmain > p { line-height: 2.1; }\n";
 
-    private static String read(Path file) {
-        try {
-            return Files.readString(file);
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-    }
-
-    private static SiteDocument site(String folder) throws IOException {
-        try (Stream<Path> files = Files.list(Loom.HOME.resolve("demo/sites/" + folder))) {
-            List<SitePage> pages = files.filter(file -> file.toString().endsWith(".html"))
-                    .sorted()
-                    .map(file -> {
-                        String name = file.getFileName().toString().replace(".html", "");
-                        return new SitePage(name, name, "article", read(file));
-                    })
-                    .toList();
-            return SiteDocument.of(folder, folder, pages);
-        }
+    private static SiteDocument site(String folder) {
+        return SiteDocument.of(
+                folder,
+                folder,
+                Demo.pages(Demo.SITES.resolve(folder)).stream()
+                        .map(file -> {
+                            String name = file.getFileName().toString().replace(".html", "");
+                            return new SitePage(name, name, "article", Demo.read(file));
+                        })
+                        .toList());
     }
 
     private static SitePage planted(SitePage page, Random random, List<String> planted) {
-        Document document = Jsoup.parse(page.html());
-        document.outputSettings().prettyPrint(false);
+        Document document = Markup.read(page.html());
         for (Element element : document.body().select("main h2, main p, main li, main td")) {
             if (element.hasAttr("style") || random.nextInt(4) != 0) continue;
             element.attr("style", VALUES.get(random.nextInt(VALUES.size())));
@@ -71,9 +55,8 @@ class ReturnedStraysTest {
     }
 
     @Test
-    void returnedTheyLeaveThePixelsOfBefore() throws IOException {
-        ThemeDocument theme =
-                ThemeJson.read(read(THEME.resolve("theme.resolver.json")), file -> read(THEME.resolve(file)));
+    void returnedTheyLeaveThePixelsOfBefore() {
+        ThemeDocument theme = Demo.theme();
         String css = Stylesheet.compile(theme, Usage.ALL, List.of());
         int seen = 0;
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {

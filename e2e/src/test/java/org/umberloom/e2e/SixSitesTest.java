@@ -9,15 +9,12 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.format.KitArchive;
 
 /**
  * A lead's whole way with sites: one comes in, wears the theme, loses its strays and differs at one spot; then the theme changes, and
@@ -32,24 +29,15 @@ class SixSitesTest {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
-    private static byte[] archive() throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (Map.Entry<String, String> file : Map.of(
-                            "shed/index.html",
-                            "<html lang=en><head><title>The shed</title><link rel=stylesheet href=css/own.css>"
-                                    + "<script>alert(1)</script></head>"
-                                    + "<body><div class=header><a href=index.html>Shed</a></div><h1>Tools to lend</h1>"
-                                    + "<h2>Saws</h2><p style='color: #0a5c7e'>Four of them.</p><h2>Planes</h2><p>Two.</p></body></html>",
-                            "shed/css/own.css",
-                            "h2 { font-size: 31px; } .later { color: red; }")
-                    .entrySet()) {
-                zip.putNextEntry(new ZipEntry(file.getKey()));
-                zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
-                zip.closeEntry();
-            }
-        }
-        return bytes.toByteArray();
+    private static byte[] archive() {
+        String page = "<html lang=en><head><title>The shed</title><link rel=stylesheet href=css/own.css>"
+                + "<script>alert(1)</script></head>"
+                + "<body><div class=header><a href=index.html>Shed</a></div><h1>Tools to lend</h1>"
+                + "<h2>Saws</h2><p style='color: #0a5c7e'>Four of them.</p><h2>Planes</h2><p>Two.</p></body></html>";
+        String css = "h2 { font-size: 31px; } .later { color: red; }";
+        return KitArchive.write(Map.of(
+                "shed/index.html", page.getBytes(StandardCharsets.UTF_8),
+                "shed/css/own.css", css.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** What a page of a site shows by itself. */
@@ -61,7 +49,7 @@ class SixSitesTest {
     }
 
     @Test
-    void aSiteComesInWearsTheThemeAndAllFollowIt() throws IOException {
+    void aSiteComesInWearsTheThemeAndAllFollowIt() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
         Browsers.newTheme(page, "Six follow", "Plain weave");
         String theme = page.url().replaceFirst(".*/", "");
