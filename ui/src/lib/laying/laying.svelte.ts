@@ -120,17 +120,6 @@ export class Laying {
       )
     );
   }
-
-  follow(place: string) {
-    return this.does(() =>
-      store(() =>
-        api.POST('/api/sites/{site}/follow', {
-          params: { path: { site: this.#site } },
-          body: { base: this.page!.revision, place, path: '' }
-        })
-      )
-    );
-  }
 }
 
 function said(e: unknown): string {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import LiftForm from './LiftForm.svelte';
   import Thumb from './Thumb.svelte';
 
   /** Strays of several sites that are one to the eye: where they stand, what is near them, and the look with and without them. */
@@ -17,7 +18,6 @@
 
   let open = $state(false);
   let busy = $state(false);
-  let path = $state('');
 
   type Where = { site: string; page: string; title: string; ids: string[] };
   const pages = $derived.by(() => {
@@ -53,14 +53,7 @@
       {:else}nothing in the theme is like it{/if}
     </span>
     <span class="flex gap-1">
-      <button
-        class="button"
-        aria-expanded={open}
-        onclick={() => {
-          open = !open;
-          path ||= group.css ? 'color.' : 'own.';
-        }}>Look</button
-      >
+      <button class="button" aria-expanded={open} onclick={() => (open = !open)}>Look</button>
       <button
         class="button"
         disabled={busy}
@@ -88,25 +81,17 @@
           <figcaption class="caption">{where.title}: as it is, and returned</figcaption>
         </figure>
       {/each}
-      <form
-        class="flex items-end gap-2"
-        onsubmit={async (e) => {
-          e.preventDefault();
+      <LiftForm
+        label="Or as a token of the theme"
+        count={group.strays.length}
+        begins={group.css ? 'color.' : 'own.'}
+        {busy}
+        onlift={async (path) => {
           busy = true;
           await onlift(path);
           busy = false;
         }}
-      >
-        <label class="flex flex-col"
-          ><span class="caption">Or as a token of the theme</span><input
-            class="field value w-44"
-            bind:value={path}
-            maxlength="200"
-            spellcheck="false"
-          /></label
-        >
-        <button class="button" type="submit" disabled={busy || /(^|\.)$/.test(path.trim())}>Lift {group.strays.length}</button>
-      </form>
+      />
     </div>
   {/if}
 </li>

@@ -2,6 +2,7 @@
   import type { Schemas } from '$lib/api/client';
   import WeaveMark from '$lib/theme/WeaveMark.svelte';
   import ClothCell from './ClothCell.svelte';
+  import { counted } from '$lib/ui/words';
 
   /** Sites across, groups of roles along: the sites that wear one theme as one cloth. */
   let { groups, rows }: { groups: string[]; rows: Schemas['ClothRow'][] } = $props();
@@ -11,7 +12,6 @@
   /** The site's accent between the hues of its theme: what can be told from the linen behind it. */
   const threads = ({ weave }: Schemas['ClothRow']) =>
     [weave.weft[1], weave.warp[0], weave.weft[1], weave.warp[1], weave.warp[0]].filter((color) => color !== undefined);
-  const counted = (count: number, one: string, many: string) => (count === 1 ? `1 ${one}` : `${count} ${many}`);
 
   function said(crossing: Schemas['Crossing']): string {
     const parts = [

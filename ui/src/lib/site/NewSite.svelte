@@ -2,6 +2,7 @@
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { modifiersOf } from './standing';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
 
@@ -31,9 +32,9 @@
   $effect(() => {
     const id = Number(theme);
     if (!open || !id) return;
-    void ask(() => api.GET('/api/themes/{id}', { params: { path: { id }, query: { combo: '', bays: '' } } })).then(
-      (bench) => {
-        modifiers = bench.structure.layers.filter((layer) => layer.kind === 'modifier' && layer.applies);
+    void modifiersOf(id).then(
+      (all) => {
+        modifiers = all;
         look = {};
       },
       () => (modifiers = [])

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import LiftForm from './LiftForm.svelte';
   import StrayDistances from './StrayDistances.svelte';
   import Thumb from './Thumb.svelte';
 
@@ -26,8 +27,8 @@
   let chosen = $state<string[]>([]);
   let reason = $state('');
   let busy = $state(false);
-  /** The path of the token that the chosen become; not asked for while nothing is typed. */
-  let path = $state<string | null>(null);
+  /** Whether it is asked which token the chosen become. */
+  let lifting = $state(false);
 
   const there = $derived(chosen.filter((id) => strays.some((one) => one.id === id)));
   /** The page whose look before and after is shown: that of the first that is chosen. */
@@ -41,7 +42,7 @@
     if (!refused) {
       chosen = [];
       reason = '';
-      path = null;
+      lifting = false;
     }
   }
 
@@ -69,33 +70,20 @@
     <button class="button" disabled={busy || there.length === 0} onclick={() => does(() => onkeep(there, reason))}
       >Keep {there.length || ''}</button
     >
-    <button
-      class="button"
-      aria-expanded={path !== null}
-      disabled={busy || there.length === 0}
-      onclick={() => (path = path === null ? (strays.find((one) => one.id === there[0])?.css ? 'color.' : 'own.') : null)}
+    <button class="button" aria-expanded={lifting} disabled={busy || there.length === 0} onclick={() => (lifting = !lifting)}
       >Lift into the theme…</button
     >
   </div>
-  {#if path !== null}
-    <form
-      class="flex items-end gap-2 border-b border-border py-2"
-      onsubmit={(e) => {
-        e.preventDefault();
-        const to = path ?? '';
-        void does(() => onlift(there, to, reason));
-      }}
-    >
-      <label class="flex grow flex-col"
-        ><span class="caption">Token of the theme that {there.length === 1 ? 'it becomes' : `these ${there.length} become`}</span><input
-          class="field value"
-          bind:value={path}
-          maxlength="200"
-          spellcheck="false"
-        /></label
-      >
-      <button class="button" type="submit" disabled={busy || there.length === 0 || /(^|\.)$/.test(path.trim())}>Lift {there.length}</button>
-    </form>
+  {#if lifting}
+    <div class="border-b border-border py-2">
+      <LiftForm
+        label="Token of the theme that {there.length === 1 ? 'it becomes' : `these ${there.length} become`}"
+        count={there.length}
+        begins={strays.find((one) => one.id === there[0])?.css ? 'color.' : 'own.'}
+        {busy}
+        onlift={(path) => does(() => onlift(there, path, reason))}
+      />
+    </div>
   {/if}
   <StrayDistances {strays} bind:chosen />
   {#if shown}

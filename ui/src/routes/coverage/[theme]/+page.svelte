@@ -6,6 +6,7 @@
   import RoleBars from '$lib/coverage/RoleBars.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
+  import { counted } from '$lib/ui/words';
 
   const theme = $derived(Number(page.params.theme));
   const of = $derived(page.url.searchParams.get('of') ?? '');
@@ -36,7 +37,6 @@
 
   const hiding = $derived(taken?.pages.filter((one) => one.hiding) ?? []);
   const plain = $derived(taken?.pages.filter((one) => !one.hiding) ?? []);
-  const counted = (count: number, one: string, many: string) => (count === 1 ? `1 ${one}` : `${count} ${many}`);
   const src = (one: Schemas['PageTaken']) =>
     `/preview/${theme}/draft/site/${one.site}/${one.page}.html?still=true&mark=${encodeURIComponent(taken?.roles.join(',') ?? '')}`;
 </script>

@@ -2,19 +2,20 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import Redo from '@lucide/svelte/icons/redo-2';
-  import Undo from '@lucide/svelte/icons/undo-2';
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
   import PieceList from '$lib/site/PieceList.svelte';
+  import { modifiersOf } from '$lib/site/standing';
   import StrayList from '$lib/site/StrayList.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
+  import { counted } from '$lib/ui/words';
 
   const slug = $derived(page.params.site ?? '');
   let site = $state.raw<Schemas['WholeSite'] | null>(null);
@@ -40,10 +41,7 @@
   async function read() {
     try {
       const found = await ask(() => api.GET('/api/sites/{site}', { params: { path: { site: slug } } }));
-      const bench = await ask(() =>
-        api.GET('/api/themes/{id}', { params: { path: { id: found.themeId }, query: { combo: '', bays: '' } } })
-      );
-      modifiers = bench.structure.layers.filter((layer) => layer.kind === 'modifier' && layer.applies);
+      modifiers = await modifiersOf(found.themeId);
       site = found;
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
@@ -131,7 +129,6 @@
   }
 
   const scheme = $derived(modifiers.find((one) => one.meaning === 'scheme'));
-  const counted = (count: number, one: string, many: string) => (count === 1 ? `1 ${one}` : `${count} ${many}`);
 </script>
 
 <svelte:head><title>{site?.name ?? 'Site'} · Umber Loom</title></svelte:head>
@@ -155,20 +152,7 @@
           <p class="text-muted">{site.tagline || 'No tagline yet'}</p>
         </div>
         <div class="flex gap-2">
-          <button
-            class="button"
-            disabled={!site.undo}
-            aria-label={site.undo ? `Undo ${site.undo}` : 'Nothing to undo'}
-            title={site.undo ? `Undo ${site.undo}` : 'Nothing to undo'}
-            onclick={() => step('undo')}><Undo size={15} /></button
-          >
-          <button
-            class="button"
-            disabled={!site.redo}
-            aria-label={site.redo ? `Redo ${site.redo}` : 'Nothing to redo'}
-            title={site.redo ? `Redo ${site.redo}` : 'Nothing to redo'}
-            onclick={() => step('redo')}><Redo size={15} /></button
-          >
+          <UndoRedo undo={site.undo} redo={site.redo} onstep={(way) => void step(way)} />
           <button class="button" onclick={copy}>Copy the site</button>
           <button class="button" onclick={putAway}>Put away</button>
           <a class="button" href="/api/sites/{slug}/archive.zip" download>Take it out</a>

@@ -1,8 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import Redo from '@lucide/svelte/icons/redo-2';
-  import Undo from '@lucide/svelte/icons/undo-2';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import HeadingOrder from '$lib/laying/HeadingOrder.svelte';
@@ -12,6 +10,7 @@
   import TablePage from '$lib/laying/TablePage.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
 
   const WIDTHS = [390, 820, 1280];
 
@@ -65,20 +64,7 @@
                 onclick={() => (width = one)}>{one}</button
               >{/each}
           </div>
-          <button
-            class="button"
-            disabled={!laid.undo}
-            aria-label={laid.undo ? `Undo ${laid.undo}` : 'Nothing to undo'}
-            title={laid.undo ? `Undo ${laid.undo}` : 'Nothing to undo'}
-            onclick={() => laying.step('undo')}><Undo size={15} /></button
-          >
-          <button
-            class="button"
-            disabled={!laid.redo}
-            aria-label={laid.redo ? `Redo ${laid.redo}` : 'Nothing to redo'}
-            title={laid.redo ? `Redo ${laid.redo}` : 'Nothing to redo'}
-            onclick={() => laying.step('redo')}><Redo size={15} /></button
-          >
+          <UndoRedo undo={laid.undo} redo={laid.redo} onstep={(way) => void laying.step(way)} />
           <a class="button button-strong" href="/bench/{laid.themeId}?site={laid.site}&page={laid.slug}">Open on the bench</a>
         </div>
         <div class="grid min-h-0 grow grid-cols-[24rem_minmax(0,1fr)]">
