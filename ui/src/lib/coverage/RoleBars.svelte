@@ -22,13 +22,12 @@
             class="block border-t border-border px-1.5 py-1 {chosen.includes(one.path) ? 'bg-chosen' : 'hover:bg-hover'}"
             href={href(one.path)}
             aria-current={chosen.includes(one.path) ? 'true' : undefined}
-            aria-label="{one.path}: {one.taking} spots{one.hiding ? `, ${one.hiding} hide it` : ''}"
           >
             <span class="flex items-center gap-1.5">
               {#if one.css}<span class="size-3 shrink-0 border border-line" style:background={one.css}></span>{/if}
               <span class="value min-w-0 grow truncate">{one.path}</span>
-              <span class="value text-muted">{one.taking}</span>
-              {#if one.hiding}<span class="value text-must">{one.hiding}</span>{/if}
+              <span class="value text-muted">{one.taking}<span class="sr-only"> take it</span></span>
+              {#if one.hiding}<span class="value text-must">{one.hiding}<span class="sr-only"> hide it</span></span>{/if}
             </span>
             <span class="mt-0.5 flex h-1" aria-hidden="true">
               <span class="bg-ink" style:width="{long(one.taking)}%"></span>

@@ -138,7 +138,8 @@
   }
 </script>
 
-<div class="h-full min-h-0 overflow-auto bg-sunk" bind:clientWidth={room}>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="h-full min-h-0 overflow-auto bg-sunk" tabindex="0" role="group" aria-label="The page, to scroll" bind:clientWidth={room}>
   <div class="relative" style:width="{width * scale}px" style:height="{height * scale}px">
     {#each frames as one (one)}
       <iframe
