@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages": {
         parameters: {
             query?: never;
@@ -1140,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/archive.zip": {
         parameters: {
             query?: never;
@@ -1551,6 +1583,9 @@ export interface components {
             base: number;
             name: string;
             tagline: string;
+            logo: string;
+            logoDark: string;
+            icon: string;
         };
         LookWanted: {
             /** Format: int32 */
@@ -1563,7 +1598,6 @@ export interface components {
         CssText: {
             /** Format: int32 */
             base: number;
-            site: string;
             css: string;
         };
         PasswordRequest: {
@@ -1608,6 +1642,7 @@ export interface components {
             rail: components["schemas"]["Rail"];
             sites: components["schemas"]["SiteRail"][];
             structure: components["schemas"]["StructureView"];
+            own: components["schemas"]["OwnStyleView"];
             instruments: components["schemas"]["Instruments"];
         };
         CellView: {
@@ -1757,6 +1792,10 @@ export interface components {
             from: string;
             to: string;
         };
+        OwnStyleView: {
+            css: string;
+            layered: string;
+        };
         PlaceView: {
             place: string;
             written: string;
@@ -1820,6 +1859,7 @@ export interface components {
             revision: number;
             undo: string;
             redo: string;
+            own: components["schemas"]["OwnStyleView"];
         };
         SpaceScaleView: {
             path: string;
@@ -1991,6 +2031,8 @@ export interface components {
         };
         Entry: {
             site: string;
+            /** Format: int64 */
+            theme: number;
             /** Format: int32 */
             revision: number;
         };
@@ -2036,6 +2078,9 @@ export interface components {
             title: string;
             everywhere: boolean;
             kinds: string[];
+        };
+        PictureNamed: {
+            name: string;
         };
         NewPage: {
             /** Format: int32 */
@@ -2129,6 +2174,12 @@ export interface components {
         AcceptRequest: {
             name: string;
             password: string;
+        };
+        CssTried: {
+            site: string;
+            /** Format: int64 */
+            theme: number;
+            css: string;
         };
         Mark: {
             /** Format: int32 */
@@ -2390,6 +2441,13 @@ export interface components {
             };
             pages: components["schemas"]["PageView"][];
         };
+        Nameplate: {
+            name: string;
+            tagline: string;
+            logo: string;
+            logoDark: string;
+            icon: string;
+        };
         OwnView: {
             path: string;
             group: string;
@@ -2428,7 +2486,8 @@ export interface components {
         WholeSite: {
             slug: string;
             name: string;
-            tagline: string;
+            plate: components["schemas"]["Nameplate"];
+            pictures: string[];
             /** Format: int64 */
             themeId: number;
             theme: string;
@@ -2520,6 +2579,14 @@ export interface components {
             ground: string;
             text: string;
             accent: string;
+        };
+        DoneView: {
+            /** Format: int32 */
+            number: number;
+            kind: string;
+            label: string;
+            person: string;
+            at: string;
         };
         AwayView: {
             slug: string;
@@ -2851,6 +2918,11 @@ export interface components {
             /** @enum {string} */
             op: "setPiece";
         };
+        SetStyleEdit: {
+            css: string;
+            /** @enum {string} */
+            op: "setStyle";
+        };
         BatchEdit: {
             label: string;
             edits: components["schemas"]["Edit"][];
@@ -3165,6 +3237,11 @@ export interface components {
             /** @enum {string} */
             op: "dress";
         };
+        StyleEdit: {
+            css: string;
+            /** @enum {string} */
+            op: "style";
+        };
         ProposeSchemeEdit: {
             context: string;
             anew?: boolean;
@@ -3175,7 +3252,7 @@ export interface components {
             /** @enum {string} */
             op: "proposeContrast";
         };
-        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
+        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["SetStyleEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["StyleEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
         GroundChange: {
             at?: number;
             surface: string;
@@ -4231,6 +4308,37 @@ export interface operations {
             };
         };
     };
+    addPicture: {
+        parameters: {
+            query?: {
+                license?: string;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PictureNamed"];
+                };
+            };
+        };
+    };
     addPage: {
         parameters: {
             query?: never;
@@ -4631,7 +4739,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CssText"];
+                "application/json": components["schemas"]["CssTried"];
             };
         };
         responses: {
@@ -5318,6 +5426,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["UnfitView"][];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: {
+                before?: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DoneView"][];
                 };
             };
         };

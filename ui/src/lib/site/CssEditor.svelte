@@ -9,17 +9,19 @@
 
   /** A style sheet as it is written: the server reads it while somebody types, and says what of it holds. */
   let {
-    site,
+    of,
     text,
     label,
     properties,
+    height = '22rem',
     onread,
     onwritten
   }: {
     text: string;
     label: string;
-    /** The site that it is for, by its short name. */
-    site: string;
+    /** The site whose own it is, by its short name; empty for the theme's. */
+    of: { site: string; theme: number };
+    height?: string;
     /** What can be read of a theme. */
     properties: string[];
     onread: (read: Schemas['Read']) => void;
@@ -34,7 +36,7 @@
   }
 
   async function marks(view: EditorView): Promise<Diagnostic[]> {
-    const read = await ask(() => api.POST('/api/css', { body: { base: 0, site, css: view.state.doc.toString() } }));
+    const read = await ask(() => api.POST('/api/css', { body: { ...of, css: view.state.doc.toString() } }));
     onread(read);
     const at = (mark: Schemas['Mark'], severity: 'error' | 'warning'): Diagnostic => {
       const line = view.state.doc.line(Math.min(Math.max(mark.line, 1), view.state.doc.lines));
@@ -62,7 +64,7 @@
             if (update.docChanged) onwritten(update.state.doc.toString());
           }),
           EditorView.theme({
-            '&': { height: '22rem', fontSize: '12px', color: 'var(--surface-field-text)', backgroundColor: 'var(--surface-field-ground)' },
+            '&': { height, fontSize: '12px', color: 'var(--surface-field-text)', backgroundColor: 'var(--surface-field-ground)' },
             '.cm-content': { fontFamily: 'var(--face-value)', caretColor: 'var(--surface-ink)' },
             '.cm-gutters': { backgroundColor: 'var(--surface-sunk)', color: 'var(--surface-muted)', border: 'none' },
             '.cm-activeLine, .cm-activeLineGutter': { backgroundColor: 'transparent' },
@@ -76,4 +78,4 @@
   }
 </script>
 
-<div class="border border-line" use:editor></div>
+<div class="border border-line" style:height use:editor></div>

@@ -54,7 +54,14 @@
 {#if properties}
   <div class="grid gap-6 lg:grid-cols-2">
     <div>
-      <CssEditor {site} text={css} label="Own style sheet" {properties} onread={heard} onwritten={(text) => (written = text)} />
+      <CssEditor
+        of={{ site, theme: 0 }}
+        text={css}
+        label="Own style sheet"
+        {properties}
+        onread={heard}
+        onwritten={(text) => (written = text)}
+      />
       <div class="mt-2 flex items-start gap-3">
         <p class="min-w-0 grow {wrong ? 'text-must' : 'text-muted'}" role="status">
           {#if read?.faults.length}{read.faults[0]?.words}

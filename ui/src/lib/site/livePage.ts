@@ -24,6 +24,8 @@ export class LivePage {
   /** While values are tried, nothing eases from one to the next: the page shows each at once. */
   #still: CSSStyleSheet;
   #lit = '';
+  /** Own style sheets that were given here, by their layers; others are as the page was loaded with them. */
+  #own: Record<string, string> = {};
   /** Whether the screen shows more than sRGB. A value with two lines has its form for such a screen in the second. */
   #wide: boolean;
 
@@ -97,11 +99,7 @@ export class LivePage {
   #set(block: string, name: string, value: string | undefined) {
     const shown = (this.#shown[block] ??= {});
     if (shown[name] === value || this.fixed.includes(name)) return;
-    // What is chosen is said by an attribute of the root.
-    if (name.startsWith('data-')) {
-      if (value !== undefined) this.document.documentElement.setAttribute(name, (shown[name] = value));
-      return;
-    }
+    if (name.startsWith('data-')) return this.#choose(block, name, value);
     if (value === undefined) {
       delete shown[name];
       this.#style(block)?.removeProperty(name);
@@ -109,6 +107,25 @@ export class LivePage {
     }
     shown[name] = value;
     this.#style(block)?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
+  }
+
+  /** What is chosen is said by an attribute of the root, and of all that lies in a spot where that chooses something else. */
+  #choose(block: string, name: string, value: string | undefined) {
+    const shown = (this.#shown[block] ??= {});
+    if (value === undefined) delete shown[name];
+    else shown[name] = value;
+    if (block === '') {
+      if (value !== undefined) this.document.documentElement.setAttribute(name, value);
+      return;
+    }
+    const body = this.document.body;
+    for (const one of body.querySelectorAll(`[${name}]`)) one.removeAttribute(name);
+    // Those in narrower spots come later.
+    const spots = Object.keys(this.#shown)
+      .filter((one) => one.startsWith(SPOT) && this.#shown[one]?.[name] !== undefined)
+      .map((one) => ({ value: this.#shown[one]?.[name] ?? '', at: body.querySelector(this.#spot(one.slice(SPOT.length))) }));
+    spots.sort((a, b) => (a.at && b.at && a.at.compareDocumentPosition(b.at) & Node.DOCUMENT_POSITION_PRECEDING ? 1 : -1));
+    for (const { at, value } of spots) for (const one of at ? [at, ...at.querySelectorAll('*')] : []) one.setAttribute(name, value);
   }
 
   /** The root's own style, and for a surface a rule in a small sheet: neither makes the compiled sheet be read anew. */
@@ -131,6 +148,19 @@ export class LivePage {
       this.document.querySelector(`[data-at$=":${CSS.escape(name)}"]`)?.setAttribute('data-spot', name);
     const spot = `[data-spot="${CSS.escape(name)}"]`;
     return surface === undefined ? `${spot}[data-spot]` : `:where(${spot}) [data-surface="${CSS.escape(surface)}"]`;
+  }
+
+  /** An own style sheet in place of the one that the page was loaded with. @param css the block of that cascade layer; empty for none */
+  own(layer: string, css: string) {
+    const Block = (this.document.defaultView as (Window & typeof globalThis) | null)?.CSSLayerBlockRule;
+    const sheet = [...this.document.styleSheets].find((one) => one.href?.includes('theme.css'));
+    if (!Block || !sheet || this.#own[layer] === css) return;
+    this.#own[layer] = css;
+    for (let at = sheet.cssRules.length - 1; at >= 0; at--) {
+      const rule = sheet.cssRules[at];
+      if (rule instanceof Block && rule.name === layer) sheet.deleteRule(at);
+    }
+    if (css) sheet.insertRule(css, sheet.cssRules.length);
   }
 
   /** Outlines what some selectors match, and says how many elements that are; nothing puts the light out. */

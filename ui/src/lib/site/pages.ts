@@ -18,6 +18,15 @@ export class Pages {
     for (const page of this.#all.keys()) page.store(live);
   }
 
+  /** Own style sheets: the theme's on every page, a site's on its own. @param sites by their short names */
+  own(theme: string, sites: Record<string, string>) {
+    for (const [page, bay] of this.#all) {
+      page.own('own.theme', theme);
+      const css = bay && bay.revision === null ? sites[bay.site] : undefined;
+      if (css !== undefined) page.own('own', css);
+    }
+  }
+
   try(live: Live) {
     for (const page of this.#all.keys()) page.try(live);
   }

@@ -3,7 +3,8 @@
   import Undo from '@lucide/svelte/icons/undo-2';
   import Redo from '@lucide/svelte/icons/redo-2';
   import History from '@lucide/svelte/icons/history';
-  import { SAID, type Bench } from './bench.svelte';
+  import { SAID } from '$lib/ui/words';
+  import type { Bench } from './bench.svelte';
   import Findings from './Findings.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
   import WeaveMark from './WeaveMark.svelte';

@@ -11,6 +11,7 @@
   import ComboButton from './ComboButton.svelte';
   import HistoryTray from './HistoryTray.svelte';
   import SetsTray from './SetsTray.svelte';
+  import StyleTray from './StyleTray.svelte';
   import TokensTray from './TokensTray.svelte';
   import type { Bench, Tab } from './bench.svelte';
   import TracePanel from './TracePanel.svelte';
@@ -30,6 +31,7 @@
     { value: 'space', name: 'Space' },
     { value: 'widths', name: 'Widths' },
     { value: 'parts', name: 'Parts' },
+    { value: 'style', name: 'Own CSS' },
     { value: 'sets', name: 'Sets' },
     { value: 'tokens', name: 'Tokens' },
     { value: 'history', name: 'History' }
@@ -122,6 +124,9 @@
         <Tabs.Content value="parts" class="h-full"
           >{#if bench.tab === 'parts'}<PartsTray {bench} />{/if}</Tabs.Content
         >
+        <Tabs.Content value="style" class="h-full"
+          >{#if bench.tab === 'style'}<StyleTray {bench} />{/if}</Tabs.Content
+        >
         <Tabs.Content value="sets" class="h-full"
           >{#if bench.tab === 'sets'}<SetsTray {bench} />{/if}</Tabs.Content
         >
@@ -132,7 +137,7 @@
           >{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content
         >
       </div>
-      {#if bench.tab !== 'history' && bench.tab !== 'sets'}<TracePanel {bench} />{/if}
+      {#if !['history', 'sets', 'style'].includes(bench.tab)}<TracePanel {bench} />{/if}
     </div>
   {/if}
 </Tabs.Root>

@@ -5,6 +5,7 @@ import { session } from '$lib/account/session.svelte';
 import type { BayState } from '$lib/site/bays.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { Pages } from '$lib/site/pages';
+import { SAID } from '$lib/ui/words';
 import { Commits, type Clash } from './commits.svelte';
 import { Line } from './line';
 import { Looks } from './looks.svelte';
@@ -16,7 +17,7 @@ export type { Pick } from './picked.svelte';
 /** An edit as it is asked for, in the language of the log. */
 export type Edit = Schemas['Edit'];
 export type Instruments = Schemas['Instruments'];
-export type Tab = 'color' | 'type' | 'space' | 'widths' | 'parts' | 'sets' | 'tokens' | 'history';
+export type Tab = 'color' | 'type' | 'space' | 'widths' | 'parts' | 'style' | 'sets' | 'tokens' | 'history';
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 
@@ -226,8 +227,28 @@ export class Bench {
    * revision is told whenever the line opens, so what was stored before, or while it was lost, is not missed.
    */
   listen() {
-    this.#line = new Line(this.id, (revision) => void this.#heard(revision));
+    this.#line = new Line(
+      this.id,
+      (revision) => void this.#heard(revision),
+      (stamp) => void this.#heardOfSites(stamp)
+    );
     return () => this.#line?.close();
+  }
+
+  #stamp: number | undefined;
+
+  /** Something was done to a site that wears the theme: what the bays show of it is read again, and said when others did it. */
+  async #heardOfSites(stamp: number) {
+    const first = this.#stamp === undefined;
+    if (this.#stamp === stamp) return;
+    this.#stamp = stamp;
+    await this.#commits.done;
+    if (first || this.state !== 'saved') return;
+    const before = new Map((this.saved?.sites ?? []).map((one) => [one.site, one.revision]));
+    await this.look();
+    for (const one of this.saved?.sites ?? [])
+      if (one.revision > (before.get(one.site) ?? one.revision))
+        toast.message(`${one.name} was changed by somebody else`, { description: 'Your bench shows it already.' });
   }
 
   async #heard(revision: number) {
@@ -245,6 +266,7 @@ export class Bench {
   attach(page: LivePage, bay?: BayState) {
     const detach = this.#pages.add(page, bay);
     if (this.saved) page.store(this.saved.instruments.live);
+    this.#own();
     if (this.#trial.live) page.try(this.#trial.live);
     return detach;
   }
@@ -336,6 +358,35 @@ export class Bench {
     for (const bay of this.bays) bay.note = '';
     this.looks.fit(bench.structure);
     this.#pages.store(bench.instruments.live);
+    this.#own();
+  }
+
+  /** Own style sheets as they are stored; while one is written, as it is written. */
+  #own() {
+    const written = this.#written;
+    const sites = Object.fromEntries((this.saved?.sites ?? []).map((one) => [one.site, one.own.layered]));
+    if (written?.site) sites[written.site] = written.layered;
+    this.#pages.own(written && !written.site ? written.layered : (this.saved?.own.layered ?? ''), sites);
+  }
+
+  #written: { site: string; layered: string } | undefined;
+
+  /** Shows an own style sheet while it is written. @param site whose it is; empty for the theme's @param layered none to show what is stored */
+  tryStyle(site: string, layered?: string) {
+    this.#written = layered === undefined ? undefined : { site, layered };
+    this.#own();
+  }
+
+  /** Stores an own style sheet; resolves to whether it was accepted. */
+  async storeStyle(site: string, css: string): Promise<boolean> {
+    if (!site) return this.commit({ op: 'style', css });
+    const base = this.saved?.sites.find((one) => one.site === site)?.revision ?? 0;
+    return this.#commits.told(
+      this.#commits.change(async () => {
+        await store(() => api.PUT('/api/sites/{site}/css', { params: { path: { site } }, body: { base, css } }));
+        return this.#read();
+      })
+    );
   }
 
   /** Opens a token in the tray with its trace, and lights up its places on the pages. */
@@ -367,6 +418,3 @@ export class Bench {
     return this.#pages.light(selectors);
   }
 }
-
-/** How an entry of the log is said. */
-export const SAID: Record<string, string> = { start: '', edit: '', undo: 'undid ', redo: 'redid ' };

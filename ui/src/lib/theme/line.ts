@@ -31,11 +31,16 @@ export class Line {
   #again: ReturnType<typeof setTimeout> | undefined;
   #ended = false;
   #announced: (revision: number) => void;
+  #sites: (stamp: number) => void;
 
-  /** @param announced hears of each new revision, and of the newest one whenever the line opens */
-  constructor(theme: number, announced: (revision: number) => void) {
+  /**
+   * @param announced hears of each new revision, and of the newest one whenever the line opens
+   * @param sites hears of another number whenever something was done to a site that wears the theme
+   */
+  constructor(theme: number, announced: (revision: number) => void, sites: (stamp: number) => void) {
     this.#address = `/api/themes/${theme}/live`;
     this.#announced = announced;
+    this.#sites = sites;
     this.#open();
   }
 
@@ -64,8 +69,9 @@ export class Line {
     for (const asked of this.#asked.splice(0)) asked.failed(new Problem(0, 'No answer', 'The line to the server was lost.'));
   }
 
-  #answered(answer: Schemas['Probe'] | { status: number } | { revision: number }) {
+  #answered(answer: Schemas['Probe'] | { status: number } | { revision: number } | { sites: number }) {
     if ('revision' in answer) return this.#announced(answer.revision);
+    if ('sites' in answer) return this.#sites(answer.sites);
     clearTimeout(this.#silence);
     const asked = this.#asked.shift();
     if ('status' in answer) asked?.failed(problemOf(answer.status, answer));

@@ -6,14 +6,15 @@
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
+  import DoneList from '$lib/site/DoneList.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
   import PieceList from '$lib/site/PieceList.svelte';
+  import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
   import StrayList from '$lib/site/StrayList.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
-  import TextValue from '$lib/ui/TextValue.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { counted } from '$lib/ui/words';
 
@@ -72,8 +73,9 @@
   const path = $derived({ path: { site: slug } });
   const base = $derived(site?.revision ?? 0);
   const step = (way: 'undo' | 'redo') => done(() => store(() => api.POST(`/api/sites/{site}/${way}`, { params: path })));
-  const plate = (name: string, tagline: string) =>
-    done(() => store(() => api.PUT('/api/sites/{site}/nameplate', { params: path, body: { base, name, tagline } })));
+  const plate = (wanted: Schemas['Nameplate']) =>
+    done(() => store(() => api.PUT('/api/sites/{site}/nameplate', { params: path, body: { base, ...wanted } })));
+  const previews = $derived(`/preview/${site?.themeId}/draft/default/${slug}/`);
   const look = (contexts: Record<string, string>, scheme: string) =>
     done(() => store(() => api.PUT('/api/sites/{site}/look', { params: path, body: { base, contexts, scheme } })));
   /** A theme that is looked at before it is worn; none while nothing is tried. */
@@ -149,7 +151,7 @@
             <a class="text-link underline underline-offset-2" href="/sites">Sites</a> · {counted(site.pages.length, 'page', 'pages')}
           </p>
           <h1 class="font-display text-3xl leading-tight text-heading">{site.name}</h1>
-          <p class="text-muted">{site.tagline || 'No tagline yet'}</p>
+          <p class="text-muted">{site.plate.tagline || 'No tagline yet'}</p>
         </div>
         <div class="flex gap-2">
           <UndoRedo undo={site.undo} redo={site.redo} onstep={(way) => void step(way)} />
@@ -196,8 +198,11 @@
             </select></label
           >
         {/if}
-        <TextValue label="Name" value={site.name} width="w-full" oncommit={(text) => plate(text, site!.tagline)} />
-        <TextValue label="Tagline" value={site.tagline} width="w-full" oncommit={(text) => plate(site!.name, text)} />
+      </section>
+
+      <section class="mb-6" aria-labelledby="plate">
+        <h2 class="font-display mb-2 text-xl text-heading" id="plate">Nameplate</h2>
+        <PlateForm {site} base={previews} onset={plate} />
       </section>
 
       {#if tried !== null}
@@ -404,13 +409,14 @@
                 store(() => api.POST('/api/sites/{site}/strays/return', { params: path, body: { base, strays: ids, reason: '' } }))
               )}
             onlift={(ids, to, reason) =>
-              done(() =>
-                store(() =>
-                  api.POST('/api/strays/lift', {
-                    body: { theme: site!.themeId, path: to, reason, strays: ids.map((id) => ({ site: slug, id })) }
-                  })
-                )
-              )}
+              done(async () => {
+                const strays = ids.map((id) => ({ site: slug, id }));
+                const entries = await store(() =>
+                  api.POST('/api/strays/lift', { body: { theme: site!.themeId, path: to, reason, strays } })
+                );
+                const back = () => done(() => store(() => api.POST('/api/strays/take-back', { body: { entries } })));
+                toast.success(`Lifted into the theme as ${to}`, { action: { label: 'Undo', onClick: () => void back() } });
+              })}
             onkeep={(ids, reason) =>
               done(() => store(() => api.POST('/api/sites/{site}/strays/keep', { params: path, body: { base, strays: ids, reason } })))}
           />
@@ -426,9 +432,17 @@
             css={site.css}
             {preview}
             pages={site.pages}
-            onstore={(css) => done(() => store(() => api.PUT('/api/sites/{site}/css', { params: path, body: { base, site: slug, css } })))}
+            onstore={(css) => done(() => store(() => api.PUT('/api/sites/{site}/css', { params: path, body: { base, css } })))}
           />
         {/key}
+      </section>
+
+      <section class="mt-10" aria-labelledby="done">
+        <h2 class="font-display mb-1 text-xl text-heading" id="done">What was done</h2>
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+        <div class="max-h-72 max-w-3xl overflow-y-auto" tabindex="0" role="group" aria-label="Edits of {site.name}">
+          <DoneList site={slug} revision={site.revision} />
+        </div>
       </section>
 
       <section class="mt-12 flex flex-wrap items-center gap-3 border-t border-border pt-4" aria-label="Delete the site">

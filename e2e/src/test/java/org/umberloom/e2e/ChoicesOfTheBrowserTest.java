@@ -5,19 +5,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.Specimen;
+import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;
@@ -95,5 +103,87 @@ class ChoicesOfTheBrowserTest {
                     }
             }
         assertThat(seen).isEqualTo(48);
+    }
+
+    private static final String SITE = "quay";
+    private static final String BUTTONS =
+            """
+            () => Object.fromEntries([...document.querySelectorAll('main button')].map((button) => {
+              const style = getComputedStyle(button);
+              const filled = style.backgroundColor !== 'rgba(0, 0, 0, 0)';
+              return [button.textContent,
+                filled ? 'filled' : style.borderTopColor === 'rgba(0, 0, 0, 0)' ? 'quiet' : 'outlined'];
+            }))""";
+
+    /** A page with spots in one another: a section, an element in it that is the button itself, and a piece within a section. */
+    private static String spots(String page) {
+        return "<!doctype html><html lang=\"en\" data-page=\"%1$s\"><head><title>t</title></head><body><main>"
+                        .formatted(page)
+                + "<button>page</button><section data-spot=\"%1$s.1\"><button>1</button>".formatted(page)
+                + "<p><button data-spot=\"%1$s.2\">1 2</button></p>".formatted(page)
+                + "<section data-spot=\"%1$s.3\" data-piece=\"band\"><button>1 3</button>".formatted(page)
+                + "<div data-spot=\"~band.1\"><button>1 3 ~band.1</button></div></section></section></main></body></html>";
+    }
+
+    private static String name(String page, String spot) {
+        return spot.startsWith("~") ? spot : page + "." + spot;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {3, 14, 15, 92, 65})
+    void everySpotShowsWhatIsChosenThere(long seed) {
+        Random random = new Random(seed);
+        Map<String, String> html = Map.of("fares", spots("fares"), "index", spots("index"));
+        SitePlaces places = new SitePlaces(
+                SITE,
+                html.keySet().stream()
+                        .map(page -> Spots.of(SITE, page, "page", html.get(page)))
+                        .toList());
+        List<Scope> scopes = new ArrayList<>(List.of(Scope.site(SITE), Scope.page(SITE, "fares")));
+        places.pages().forEach(page -> page.spots().forEach(spot -> scopes.add(spot.scope())));
+        assertThat(scopes).hasSize(10);
+        ThemeDocument theme = theme();
+        for (int i = 0; i < 9; i++) {
+            Scope scope = scopes.get(random.nextInt(scopes.size()));
+            theme = Choices.choose(
+                            theme,
+                            random.nextBoolean() ? Place.scope(scope, "scheme", "dark") : Place.scope(scope),
+                            "buttons",
+                            Optional.of(List.copyOf(SEEN.keySet()).get(random.nextInt(SEEN.size()))))
+                    .applyTo(theme)
+                    .theme();
+        }
+        String css = Stylesheet.compile(theme, Usage.ALL.in(places), List.of());
+        try (BrowserContext context = Browsers.context(ColorScheme.LIGHT)) {
+            Page page = context.newPage();
+            for (SitePlaces.PagePlace one : places.pages())
+                for (String scheme : List.of("light", "dark"))
+                    for (String look : List.of("harbor", "market")) {
+                        page.setContent(html.get(one.page())
+                                .replace("<html", "<html data-scheme=" + scheme + " data-look=" + look)
+                                .replace("</head>", "<style>" + css + "</style></head>"));
+                        Combination seen =
+                                theme.defaults().with("scheme", scheme).with("look", look);
+                        Map<String, String> expected = new TreeMap<>();
+                        for (String spots : List.of("page", "1", "1 2", "1 3", "1 3 ~band.1")) {
+                            List<Scope> chain = new ArrayList<>(places.reaching(one));
+                            if (!spots.equals("page"))
+                                for (String spot : spots.split(" ")) chain.add(scope(one, name(one.page(), spot)));
+                            expected.put(
+                                    spots, Choices.of(theme, seen.at(chain)).get("buttons"));
+                        }
+                        assertThat(new TreeMap<>((Map<?, ?>) page.evaluate(BUTTONS)))
+                                .as("seed %d, %s, %s, %s", seed, one.page(), scheme, look)
+                                .isEqualTo(expected);
+                    }
+        }
+    }
+
+    private static Scope scope(SitePlaces.PagePlace page, String spot) {
+        return page.spots().stream()
+                .map(SitePlaces.Spot::scope)
+                .filter(scope -> scope.name().equals(spot))
+                .findFirst()
+                .orElseThrow();
     }
 }

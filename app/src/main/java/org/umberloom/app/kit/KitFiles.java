@@ -14,9 +14,11 @@ import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
+import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.site.SiteDocument;
@@ -49,7 +51,7 @@ public class KitFiles {
         Map<String, byte[]> pages = new LinkedHashMap<>();
         List<String> markup = new ArrayList<>();
         StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
-        for (Site site : shown) addSite(site, pages, markup, licenses);
+        for (Site site : shown) addSite(theme, site, pages, markup, licenses);
 
         List<FontCatalog.Family> families = fonts.familiesOf(theme);
         List<String> pageNames =
@@ -113,19 +115,27 @@ public class KitFiles {
         return files;
     }
 
-    private void addSite(Site site, Map<String, byte[]> pages, List<String> markup, StringBuilder licenses) {
+    /** A site's pages and pictures, with what makes it that site again where it is brought in. */
+    private void addSite(
+            ThemeDocument theme, Site site, Map<String, byte[]> pages, List<String> markup, StringBuilder licenses) {
         String folder = PAGES + site.slug() + "/";
+        SiteDocument whole = sites.document(site);
+        ThemeDocument worn = theme.worn(whole.written());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
             markup.add(document.outerHtml());
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
+            whole.plate().iconOn(document, Choices.of(worn, worn.defaults().at(page.scopes(site.slug()))));
             pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
         }
+        Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();
         for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
             String name = folder + "pictures/" + picture.name();
             pages.put(name, picture.content());
+            licensed.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
             licenses.append(name).append(": ").append(picture.license()).append("\n");
         }
+        pages.put(folder + SiteArchive.FILE, SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
     }
 
     private static byte[] bytes(String text) {

@@ -2,6 +2,7 @@ package org.umberloom.app.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,11 +12,15 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.site.RoleGroups;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.token.TokenPath;
@@ -44,9 +49,11 @@ class CoverageService {
 
     private final SiteService sites;
     private final SiteMapper mapper;
+    private final SiteDrafts drafts;
     private final DraftService themes;
 
-    CoverageService(SiteService sites, SiteMapper mapper, DraftService themes) {
+    CoverageService(SiteService sites, SiteMapper mapper, SiteDrafts drafts, DraftService themes) {
+        this.drafts = drafts;
         this.sites = sites;
         this.mapper = mapper;
         this.themes = themes;
@@ -57,8 +64,8 @@ class CoverageService {
         ThemeDocument document = themes.newest(theme).theme();
         Worn worn = Worn.of(ThemeGraph.of(document, document.defaults()).resolution());
         Map<String, SiteUses.Count> all = new TreeMap<>();
-        for (SiteMapper.UsesRow row : rows(theme))
-            for (SiteUses.PageUses page : SiteUses.read(row.uses()).pages())
+        for (SiteTaking site : taking(theme, document))
+            for (SiteUses.PageUses page : site.uses.pages())
                 page.roles()
                         .forEach((path, count) -> all.merge(
                                 path,
@@ -78,23 +85,66 @@ class CoverageService {
                 .orElse("");
     }
 
-    /** What was counted by another version, or by nobody yet, is counted first. */
-    private List<SiteMapper.UsesRow> rows(long theme) {
+    private record SiteTaking(String slug, String name, SiteUses uses) {}
+
+    /**
+     * What every site takes with what is chosen there. What was counted by another version, by nobody yet, or with other choices, is
+     * counted first.
+     */
+    private List<SiteTaking> taking(long theme, ThemeDocument document) {
         List<SiteMapper.UsesRow> rows = mapper.uses(theme);
-        if (rows.stream().noneMatch(row -> row.uses().isEmpty())) return rows;
-        sites.counted();
-        return mapper.uses(theme);
+        if (rows.stream().anyMatch(row -> row.uses().isEmpty())) {
+            sites.counted();
+            rows = mapper.uses(theme);
+        }
+        Map<Combination, String> known = new HashMap<>();
+        List<SiteTaking> all = new ArrayList<>();
+        for (SiteMapper.UsesRow row : rows) {
+            SiteFacts facts = SiteFacts.read(row.facts());
+            Combination look = new Combination(ClothService.contexts(document, facts.look(), facts.scheme()))
+                    .completedFor(document);
+            String choosing = known.computeIfAbsent(look, one -> choosing(document, one));
+            // What a site chooses itself is part of what was counted with it.
+            if (facts.overrides().containsKey(RoleGroups.CHOICE)) choosing += "+" + row.revision();
+            SiteUses uses = SiteUses.read(row.uses());
+            if (!uses.chosen().equals(choosing)) uses = counted(row, document, choosing);
+            all.add(new SiteTaking(row.slug(), row.name(), uses));
+        }
+        return all;
+    }
+
+    /** The choices of a theme that do not stand at their standard, in a form that can be compared. */
+    private static String choosing(ThemeDocument theme, Combination look) {
+        Map<String, String> chosen = new TreeMap<>(Choices.of(theme, look));
+        chosen.entrySet().removeIf(one -> one.getValue()
+                .equals(Contract.standard().choices().get(one.getKey()).standard()));
+        return chosen.isEmpty() ? "" : chosen.toString();
+    }
+
+    private SiteUses counted(SiteMapper.UsesRow row, ThemeDocument theme, String choosing) {
+        SiteDraft draft = drafts.newest(row.slug());
+        SiteDocument site = draft.site();
+        ThemeDocument worn = theme.worn(site.written());
+        Combination look = ClothService.combination(worn, site);
+        SiteUses uses = SiteUses.of(
+                site,
+                Strays.ofSheet(site),
+                choosing,
+                page -> Choices.of(worn, look.at(SitePlaces.reaching(site.slug(), page.slug(), page.kind()))));
+        mapper.keepFacts(row.id(), draft.revision(), row.facts(), uses.write());
+        return uses;
     }
 
     /** Where a role, or a token through the roles that come from it, is taken. */
     Taken taken(long theme, String of) {
-        Set<String> roles = rolesOf(themes.newest(theme).theme(), of);
+        ThemeDocument document = themes.newest(theme).theme();
+        Set<String> roles = rolesOf(document, of);
         List<PageTaken> pages = new ArrayList<>();
         Set<String> having = new HashSet<>();
         int taking = 0;
         int hiding = 0;
-        for (SiteMapper.UsesRow row : rows(theme))
-            for (SiteUses.PageUses page : SiteUses.read(row.uses()).pages()) {
+        for (SiteTaking row : taking(theme, document))
+            for (SiteUses.PageUses page : row.uses.pages()) {
                 int here = 0;
                 int hidden = 0;
                 for (String role : roles) {

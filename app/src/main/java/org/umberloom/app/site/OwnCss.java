@@ -5,9 +5,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.CustomProperties;
-import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.sheet.Declaration;
@@ -16,7 +16,7 @@ import org.umberloom.core.sheet.Sheet;
 import org.umberloom.core.sheet.SheetReader;
 import org.umberloom.core.sheet.StyleRule;
 
-/** A site's own style sheet while somebody writes it: what of it holds, and what is wrong with the rest. */
+/** An own style sheet while somebody writes it: what of it holds, and what is wrong with the rest. */
 final class OwnCss {
     /** Something wrong. @param line from 1; 0 where it is not known */
     record Mark(int line, String words) {}
@@ -41,16 +41,17 @@ final class OwnCss {
     private OwnCss() {}
 
     /**
-     * @param pages of the site by name, where it is known which site it is
+     * @param pages   it is for, by name
+     * @param layered puts it into its cascade layer
      * @throws IllegalArgumentException for a text that is too large, or no style sheet at all
      */
-    static Read read(String css, Map<String, String> pages) {
+    static Read read(String css, Map<String, String> pages, UnaryOperator<String> layered) {
         if (css.isBlank()) return new Read("", List.of(), List.of(), List.of(), List.of());
         OwnSheet own = OwnSheet.of(css, PageCleaning::reaches);
         List<String> removed = new ArrayList<>();
         own.removed().forEach((what, count) -> removed.add(count + " " + what));
         return new Read(
-                Stylesheet.own(own.text()),
+                layered.apply(own.text()),
                 own.faults().stream()
                         .map(fault -> new Mark(fault.line(), fault.words()))
                         .toList(),

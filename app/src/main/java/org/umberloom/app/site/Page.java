@@ -25,7 +25,7 @@ public record Page(String slug, String title, String kind, String html) {
     }
 
     /** The scopes that reach it as a page of a site, from wide to narrow; a built-in page is of none. */
-    List<Scope> scopes(String site) {
+    public List<Scope> scopes(String site) {
         return Specimens.isOne(site) ? List.of(Scope.kind(kind)) : SitePlaces.reaching(site, slug, kind);
     }
 }

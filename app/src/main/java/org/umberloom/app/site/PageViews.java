@@ -141,7 +141,7 @@ class PageViews {
                         .sorted(Comparator.comparingInt(Part::shown))
                         .map(part -> new PartNamed(part.name(), part.title()))
                         .toList(),
-                mapper.pictures(draft.id()).stream().map(Picture::name).toList(),
+                mapper.pictureNames(draft.id()),
                 pieces(site));
     }
 

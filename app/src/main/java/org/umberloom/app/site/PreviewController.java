@@ -3,6 +3,7 @@ package org.umberloom.app.site;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -32,6 +33,8 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
@@ -121,7 +124,13 @@ class PreviewController {
         if (!builtIn) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
-        Choices.of(worn, combination).forEach((name, value) -> root.attr(Stylesheet.choiceAttribute(name), value));
+        Map<String, String> chosen = Choices.of(worn, combination);
+        Stylesheet.choosing(chosen, Map.of()).forEach(root::attr);
+        if (!builtIn) {
+            SiteDraft draft = siteDrafts.newest(site);
+            chooseAtSpots(document, worn, combination, draft.places(), page);
+            draft.site().plate().iconOn(document, chosen);
+        }
         String choice = as.choice();
         int colon = choice.indexOf(':');
         if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
@@ -134,8 +143,28 @@ class PreviewController {
                                     + (as.without().contains(OF_SHEET)
                                             ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
                                             : ""));
-        if (!as.mark().isEmpty()) mark(document, shown.html(), Set.of(as.mark().split(",")));
+        if (!as.mark().isEmpty())
+            mark(document, shown.html(), chosen, Set.of(as.mark().split(",")));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
+    }
+
+    /** Where a spot chooses, all that lies in it says so; what lies in a narrower one after it. */
+    private static void chooseAtSpots(
+            Document document, ThemeDocument worn, Combination combination, SitePlaces site, String page) {
+        for (SitePlaces.PagePlace one : site.pages()) {
+            if (!one.page().equals(page)) continue;
+            for (SitePlaces.Spot spot : one.spots()) {
+                if (!worn.writesAt(spot.scope())) continue;
+                List<Scope> chain = site.reaching(one, spot);
+                Map<String, String> there = Stylesheet.choosing(
+                        Choices.of(worn, combination.at(chain)),
+                        Choices.of(worn, combination.at(chain.subList(0, chain.size() - 1))));
+                if (there.isEmpty()) continue;
+                Element at = document.selectFirst(
+                        "[" + Stylesheet.SPOT + "=" + spot.scope().name() + "]");
+                if (at != null) at.getAllElements().forEach(element -> there.forEach(element::attr));
+            }
+        }
     }
 
     private Combination looked(ThemeDocument worn, String combo, String site) {
@@ -145,9 +174,9 @@ class PreviewController {
     }
 
     /** Outlines what takes some roles, and by another line what should and has a value of its own. */
-    private static void mark(Document document, String html, Set<String> roles) {
+    private static void mark(Document document, String html, Map<String, String> chosen, Set<String> roles) {
         List<Element> all = document.body().getAllElements();
-        RoleSpots.of(html).forEach((path, found) -> {
+        RoleSpots.of(html, chosen).forEach((path, found) -> {
             if (!roles.contains(path)) return;
             found.taking().forEach(at -> outline(all.get(at), "3px solid"));
             found.hiding().forEach(at -> outline(all.get(at), "6px dashed"));

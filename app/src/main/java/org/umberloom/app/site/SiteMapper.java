@@ -1,6 +1,7 @@
 package org.umberloom.app.site;
 
 import java.time.LocalDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -83,9 +84,10 @@ interface SiteMapper {
     void keepFacts(long id, int revision, String facts, String uses);
 
     /** A site with the roles that its pages take. */
-    record UsesRow(String slug, String name, String uses) {}
+    record UsesRow(long id, String slug, String name, int revision, String facts, String uses) {}
 
-    @Select("select slug, name, coalesce(uses, '') as uses from site where theme_id = #{theme} and put_away_at is null "
+    @Select("select id, slug, name, revision, coalesce(facts, '') as facts, "
+            + "coalesce(uses, '') as uses from site where theme_id = #{theme} and put_away_at is null "
             + "order by name, id")
     List<UsesRow> uses(long theme);
 
@@ -99,6 +101,22 @@ interface SiteMapper {
 
     @Select("select " + ENTRY + " from site_revision where site_id = #{id} and number > #{after} order by number")
     List<EntryRow> since(long id, int after);
+
+    record StampRow(long id, long stamp) {}
+
+    @Select(
+            "<script>select theme_id as id, sum(revision + 1) as stamp from site where theme_id in "
+                    + "<foreach item='id' collection='themes' open='(' separator=',' close=')'>#{id}</foreach> group by theme_id</script>")
+    List<StampRow> stamps(@Param("themes") Collection<Long> themes);
+
+    /** An entry as people read it. */
+    record HistoryRow(int number, String kind, String label, String person, LocalDateTime at) {}
+
+    /** The entries before one, the newest first. */
+    @Select("select r.number, r.kind, r.label, a.name as person, r.made_at as at from site_revision r "
+            + "join account a on a.id = r.account_id where r.site_id = #{id} and r.number < #{before} "
+            + "order by r.number desc limit #{most}")
+    List<HistoryRow> history(long id, int before, int most);
 
     /** A theme that a site wore, and until when. */
     record WoreRow(long themeId, String theme, LocalDateTime until) {}
@@ -139,6 +157,9 @@ interface SiteMapper {
     @Select("select p.name, p.media_type, p.license, p.content from picture p join site s on s.id = p.site_id "
             + "where s.slug = #{site} and p.name = #{name}")
     Optional<Picture> picture(String site, String name);
+
+    @Select("select name from picture where site_id = #{siteId} order by name")
+    List<String> pictureNames(long siteId);
 
     @Insert("insert into site (slug, name, theme_id) values (#{slug}, #{name}, #{themeId})")
     void addSite(String slug, String name, long themeId);

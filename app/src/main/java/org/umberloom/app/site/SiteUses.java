@@ -5,14 +5,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Function;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 
-/** Which roles the pages of a site take, counted when it is stored, so that a role can be looked for across many sites. */
-record SiteUses(List<PageUses> pages) {
+/**
+ * Which roles the pages of a site take, counted when it is stored, so that a role can be looked for across many sites.
+ *
+ * @param chosen under which choices it was counted, in a form that can be compared; empty for every choice at its standard
+ */
+record SiteUses(String chosen, List<PageUses> pages) {
     /** @param hiding spots that should take the role and have a value of their own */
     record Count(int taking, int hiding) {}
 
@@ -21,16 +26,24 @@ record SiteUses(List<PageUses> pages) {
 
     /** @param sheet what the declarations of its own style sheet reach, by their numbers */
     static SiteUses of(SiteDocument site, Map<Integer, List<Strays.Stray>> sheet) {
+        return of(site, sheet, "", page -> Map.of());
+    }
+
+    /** @param chosen on each page, by the names of choices */
+    static SiteUses of(
+            SiteDocument site,
+            Map<Integer, List<Strays.Stray>> sheet,
+            String choosing,
+            Function<SitePage, Map<String, String>> chosen) {
         Map<String, Map<String, Integer>> bySheet = new LinkedHashMap<>();
-        Strays.ofSheet(site)
-                .values()
+        sheet.values()
                 .forEach(strays -> strays.forEach(stray -> bySheet.computeIfAbsent(stray.page(), key -> new TreeMap<>())
                         .merge(stray.role(), 1, Integer::sum)));
         List<PageUses> pages = new ArrayList<>();
         for (SitePage page : site.pages()) {
             Map<String, Integer> reached = bySheet.getOrDefault(page.slug(), Map.of());
             Map<String, Count> roles = new TreeMap<>();
-            RoleSpots.of(page.html()).forEach((path, found) -> {
+            RoleSpots.of(page.html(), chosen.apply(page)).forEach((path, found) -> {
                 int hidden = reached.getOrDefault(path, 0);
                 roles.put(
                         path,
@@ -40,7 +53,7 @@ record SiteUses(List<PageUses> pages) {
             });
             pages.add(new PageUses(page.slug(), page.title(), roles));
         }
-        return new SiteUses(pages);
+        return new SiteUses(choosing, pages);
     }
 
     String write() {
@@ -50,14 +63,14 @@ record SiteUses(List<PageUses> pages) {
             page.roles.forEach((path, count) -> roles.put(path, List.of(count.taking, count.hiding)));
             data.add(Map.of("page", page.page, "title", page.title, "roles", roles));
         }
-        return Json.writeCompact(Map.of("pages", data));
+        return Json.writeCompact(Map.of("chosen", chosen, "pages", data));
     }
 
     static SiteUses read(String text) {
-        if (text.isEmpty()) return new SiteUses(List.of());
+        if (text.isEmpty()) return new SiteUses("", List.of());
         List<PageUses> pages = new ArrayList<>();
-        for (Object one :
-                Json.list("pages", Json.readObject("Uses of a site", text).get("pages"))) {
+        Map<String, Object> all = Json.readObject("Uses of a site", text);
+        for (Object one : Json.list("pages", all.get("pages"))) {
             Map<String, Object> page = Json.object("page", one);
             Map<String, Count> roles = new LinkedHashMap<>();
             Json.object("roles", page.get("roles")).forEach((path, counts) -> {
@@ -67,6 +80,6 @@ record SiteUses(List<PageUses> pages) {
             pages.add(new PageUses(
                     Json.string("page", page.get("page")), Json.string("title", page.get("title")), roles));
         }
-        return new SiteUses(pages);
+        return new SiteUses(Json.string("chosen", all.getOrDefault("chosen", "")), pages);
     }
 }

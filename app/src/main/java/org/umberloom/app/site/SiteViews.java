@@ -13,6 +13,7 @@ import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.site.RoleGroups;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
@@ -86,7 +87,8 @@ class SiteViews {
     record WholeSite(
             String slug,
             String name,
-            String tagline,
+            Nameplate plate,
+            List<String> pictures,
             long themeId,
             String theme,
             Map<String, String> look,
@@ -105,6 +107,9 @@ class SiteViews {
     /** A theme that a site wore before, and until when. */
     record WoreView(long themeId, String theme, String until) {}
 
+    /** An entry of a site's log. */
+    record DoneView(int number, String kind, String label, String person, String at) {}
+
     private final SiteDrafts drafts;
     private final SiteService sites;
     private final SiteMapper mapper;
@@ -117,6 +122,12 @@ class SiteViews {
         this.themes = themes;
     }
 
+    List<DoneView> history(String slug, int before, int most) {
+        return mapper.history(drafts.newest(slug).id(), before, most).stream()
+                .map(row -> new DoneView(row.number(), row.kind(), row.label(), row.person(), row.at() + "Z"))
+                .toList();
+    }
+
     WholeSite site(String slug) {
         SiteDraft draft = drafts.newest(slug);
         SiteDocument site = draft.site();
@@ -127,7 +138,8 @@ class SiteViews {
         return new WholeSite(
                 site.slug(),
                 site.name(),
-                site.tagline(),
+                site.plate(),
+                mapper.pictureNames(draft.id()),
                 theme.id(),
                 theme.theme().name(),
                 site.look(),

@@ -1,6 +1,6 @@
 package org.umberloom.app.site;
 
-import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -13,14 +13,17 @@ import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.picture.PictureReader;
+import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.format.SiteArchive;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
@@ -122,15 +125,30 @@ class SiteWork {
         return other;
     }
 
-    /** A site that came in, with what was converted, taken out or passed over. */
+    /** What came in, with what was converted, taken out or passed over. @param slug of the first site */
     record Arrived(String slug, List<String> notes) {}
 
-    /** Takes in a site from an archive or from single files. Pictures are read and written anew; those that cannot be are said. */
+    /**
+     * Takes in a site from an archive or from single files, or every site of a kit. Pictures are read and written anew; those that
+     * cannot be are said.
+     */
     @Transactional
     public Arrived take(String name, Map<String, byte[]> files, long theme, Account by) {
         themes.newest(theme);
-        SiteArchive.Reading reading = SiteArchive.read(name, files);
-        List<String> notes = new ArrayList<>(reading.notes());
+        List<SiteArchive.Reading> all = SiteArchive.readAll(name, files);
+        List<String> notes = new ArrayList<>();
+        List<String> slugs = new ArrayList<>();
+        for (SiteArchive.Reading reading : all) {
+            slugs.add(take(reading, theme, notes, by));
+            if (all.size() > 1)
+                notes.add("“" + reading.site().name() + "” came in with its "
+                        + reading.site().pages().size() + " pages.");
+        }
+        return new Arrived(slugs.get(0), notes);
+    }
+
+    private String take(SiteArchive.Reading reading, long theme, List<String> notes, Account by) {
+        notes.addAll(reading.notes());
         String slug = SiteEdits.slug(reading.site().name(), slugs());
         SiteDocument site = reading.site().called(slug, reading.site().name());
         long id = drafts.create(wearing(site, theme), theme, "taken in", by).id();
@@ -142,7 +160,32 @@ class SiteWork {
                 notes.add("The picture “" + called + "” was left out: " + e.getMessage());
             }
         });
-        return new Arrived(slug, notes);
+        return slug;
+    }
+
+    /** What the site shows of itself. @throws IllegalArgumentException where it names a picture that the site does not have */
+    SiteDrafts.Stacks nameplate(String slug, Integer base, Nameplate plate, Account by) {
+        Set<String> known = new HashSet<>(sites.pictureNames(drafts.newest(slug).id()));
+        for (String picture : List.of(plate.logo(), plate.logoDark(), plate.icon()))
+            if (!picture.isEmpty() && !known.contains(picture))
+                throw new IllegalArgumentException("This site has no picture “" + picture + "”. Add it first.");
+        return edit(slug, base, site -> SiteEdits.nameplate(site, plate), by);
+    }
+
+    /** @return what the picture is called in the site */
+    @Transactional
+    public String addPicture(String slug, String name, byte[] content, String license) {
+        SiteDraft site = drafts.newest(slug);
+        PictureReader.Seen seen = reader.read(content);
+        int dot = name.lastIndexOf('.');
+        String stem = SiteEdits.slug(dot < 0 ? name : name.substring(0, dot), Set.of());
+        String ending =
+                "." + MediaType.parseMediaType(seen.mediaType()).getSubtype().replaceAll("\\+.*", "");
+        Set<String> taken = new HashSet<>(sites.pictureNames(site.id()));
+        String called = stem + ending;
+        for (int i = 2; taken.contains(called); i++) called = stem + "-" + i + ending;
+        sites.addPicture(site.id(), called, seen.mediaType(), license.trim(), seen.content());
+        return called;
     }
 
     /** Off every bench and out of the cloth, or back; nothing of it is lost. */
@@ -243,8 +286,12 @@ class SiteWork {
         return edit(slug, base, site -> Strays.returned(site, named(site, ids)), by);
     }
 
-    /** An entry in the log of a site. */
-    record Entry(@NotBlank String site, int revision) {}
+    /** An entry in the log of a site; of a theme where no site is named. */
+    record Entry(@NotNull String site, long theme, int revision) {
+        static Entry of(SiteDraft draft) {
+            return new Entry(draft.site().slug(), 0, draft.revision());
+        }
+    }
 
     /** Strays of several sites back to the theme. */
     List<Entry> giveBack(Map<String, List<String>> bySite, Account by) {
@@ -273,33 +320,47 @@ class SiteWork {
             SiteDraft draft = drafts.newest(site);
             kept(draft, named(draft.site(), ids), reason, Optional.of(to));
         });
-        themes.amend(
+        Draft with = themes.amend(
                 theme,
                 newest -> new Edit.PutAll(
                         Place.set(newest.sets().keySet().iterator().next()), Group.EMPTY.with(to, said)),
                 by);
-        return inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by);
+        List<Entry> entries =
+                new ArrayList<>(inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by));
+        entries.add(new Entry("", theme, with.revision()));
+        return entries;
     }
 
     private List<Entry> inEach(
             Map<String, List<String>> bySite, BiFunction<SiteDraft, List<Strays.Stray>, SiteEdit> does, Account by) {
         List<Entry> entries = new ArrayList<>();
-        bySite.forEach((site, ids) -> entries.add(new Entry(
-                site,
-                drafts.edit(site, Optional.empty(), draft -> does.apply(draft, named(draft.site(), ids)), by)
-                        .revision())));
+        bySite.forEach((site, ids) -> entries.add(Entry.of(
+                drafts.edit(site, Optional.empty(), draft -> does.apply(draft, named(draft.site(), ids)), by))));
         return entries;
     }
 
-    /** @throws Conflict when something else was done since in one of them; the others are taken back all the same */
+    /**
+     * What a token was lifted for goes before the token: where some of it stays, it stays too.
+     *
+     * @throws Conflict when something else was done since in one of them; the others are taken back all the same
+     */
     void takeBack(List<Entry> entries, Account by) {
         List<String> kept = new ArrayList<>();
-        for (Entry entry : entries)
-            if (drafts.newest(entry.site()).revision() == entry.revision()) drafts.undo(entry.site(), by);
-            else kept.add("“" + drafts.newest(entry.site()).site().name() + "”");
+        for (Entry entry : entries) {
+            if (entry.site().isBlank()) continue;
+            SiteDraft now = drafts.newest(entry.site());
+            if (now.revision() == entry.revision()) drafts.undo(entry.site(), by);
+            else kept.add("“" + now.site().name() + "”");
+        }
+        for (Entry entry : entries) {
+            if (!entry.site().isBlank()) continue;
+            Draft now = themes.newest(entry.theme());
+            if (kept.isEmpty() && now.revision() == entry.revision()) themes.takeBack(now, by);
+            else kept.add("the theme “" + now.theme().name() + "”");
+        }
         if (!kept.isEmpty())
             throw new Conflict("In " + String.join(", ", kept)
-                    + " something else was done since, so nothing was taken back there; use undo in the site itself.");
+                    + " something else was done since, so nothing was taken back there; use undo there itself.");
     }
 
     /** Strays into the system, each as the value of its role at its own element. */

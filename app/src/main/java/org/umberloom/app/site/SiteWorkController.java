@@ -1,6 +1,7 @@
 package org.umberloom.app.site;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -29,6 +30,7 @@ import org.umberloom.app.account.AccountService;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteEdits;
@@ -59,7 +61,20 @@ class SiteWorkController {
 
     record SiteNamed(@Size(max = 120) String name) {}
 
-    record Plate(Integer base, @NotBlank @Size(max = 120) String name, @NotNull @Size(max = 300) String tagline) {}
+    /** Pictures by their names; empty for none. */
+    record Plate(
+            Integer base,
+            @NotBlank @Size(max = 120) String name,
+            @NotNull @Size(max = 300) String tagline,
+            @NotNull @Size(max = 120) String logo,
+            @NotNull @Size(max = 120) String logoDark,
+            @NotNull @Size(max = 120) String icon) {
+        Nameplate nameplate() {
+            return new Nameplate(name.trim(), tagline.trim(), logo, logoDark, icon);
+        }
+    }
+
+    record PictureNamed(String name) {}
 
     record LookWanted(Integer base, @NotNull Map<String, String> contexts, @NotBlank String scheme) {}
 
@@ -76,9 +91,6 @@ class SiteWorkController {
     record Ordered(Integer base, @NotNull @Size(max = 500) List<@NotBlank String> pages) {}
 
     record Followed(Integer base, @NotBlank @Size(max = 600) String place, @Size(max = 600) String path) {}
-
-    /** @param site whose pages it is for, while it is written; none where that does not matter */
-    record CssText(Integer base, @Size(max = 200) String site, @NotNull @Size(max = 200_000) String css) {}
 
     record SiteCreated(String slug) {}
 
@@ -118,27 +130,6 @@ class SiteWorkController {
     @GetMapping("/page-kinds")
     List<String> kinds() {
         return PageMarkup.kinds();
-    }
-
-    /** The properties of a theme that a site's own style sheet can read. */
-    @GetMapping("/css-properties")
-    List<String> properties() {
-        return OwnCss.PROPERTIES;
-    }
-
-    /** A style sheet while it is written; nothing is stored. */
-    @PostMapping("/css")
-    OwnCss.Read readCss(@Valid @RequestBody CssText css) {
-        Map<String, String> pages = new LinkedHashMap<>();
-        if (css.site() != null && !css.site().isBlank())
-            sites.document(sites.get(css.site())).pages().forEach(page -> pages.put(page.slug(), page.html()));
-        return OwnCss.read(css.css(), pages);
-    }
-
-    /** A site's own style sheet, as far as it can be read and may stand there. */
-    @PutMapping("/sites/{site}/css")
-    SiteDrafts.Stacks css(@PathVariable String site, @Valid @RequestBody CssText css, Principal principal) {
-        return work.edit(site, css.base(), old -> SiteEdits.css(css.css()), by(principal));
     }
 
     @GetMapping("/sites/{site}")
@@ -213,9 +204,28 @@ class SiteWorkController {
         work.delete(site, name);
     }
 
+    /** What was done to a site, the newest first. @param before the number of an entry; those before it are listed */
+    @GetMapping("/sites/{site}/history")
+    List<SiteViews.DoneView> history(
+            @PathVariable String site,
+            @RequestParam(required = false) Integer before,
+            @RequestParam(defaultValue = "50") @Max(200) int most) {
+        return views.history(site, before == null ? Integer.MAX_VALUE : before, most);
+    }
+
     @PutMapping("/sites/{site}/nameplate")
     SiteDrafts.Stacks nameplate(@PathVariable String site, @Valid @RequestBody Plate plate, Principal principal) {
-        return work.edit(site, plate.base(), old -> SiteEdits.nameplate(plate.name(), plate.tagline()), by(principal));
+        return work.nameplate(site, plate.base(), plate.nameplate(), by(principal));
+    }
+
+    /** A picture that the site may show from now on; under another name where its own is taken. */
+    @PostMapping(value = "/sites/{site}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    PictureNamed addPicture(
+            @PathVariable String site,
+            @RequestPart MultipartFile file,
+            @RequestParam(defaultValue = "") @Size(max = 200) String license) {
+        return heavy.read(() ->
+                new PictureNamed(work.addPicture(site, Uploads.name(file, "picture"), Uploads.bytes(file), license)));
     }
 
     @PutMapping("/sites/{site}/look")

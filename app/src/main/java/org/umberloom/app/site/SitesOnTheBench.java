@@ -3,6 +3,7 @@ package org.umberloom.app.site;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,8 +17,10 @@ import org.springframework.stereotype.Component;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.Looking;
+import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.app.theme.WornSites;
 import org.umberloom.app.web.Conflict;
+import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
@@ -42,10 +45,12 @@ class SitesOnTheBench implements WornSites {
     private record Kept(ThemeDocument over, Worn worn) {}
 
     private final SiteDrafts drafts;
+    private final SiteMapper mapper;
     private final Cache<Key, Kept> laid =
             Caffeine.newBuilder().maximumSize(MOST_AT_HAND).build();
 
-    SitesOnTheBench(SiteDrafts drafts) {
+    SitesOnTheBench(SiteDrafts drafts, SiteMapper mapper) {
+        this.mapper = mapper;
         this.drafts = drafts;
     }
 
@@ -158,11 +163,25 @@ class SitesOnTheBench implements WornSites {
     }
 
     @Override
+    public Map<Long, Long> stamps(Collection<Long> themes) {
+        Map<Long, Long> stamps = new LinkedHashMap<>();
+        if (!themes.isEmpty()) mapper.stamps(themes).forEach(one -> stamps.put(one.id(), one.stamp()));
+        return stamps;
+    }
+
+    @Override
     public List<SiteRail> rails(Set<String> sites) {
         List<SiteRail> rails = new ArrayList<>();
         drafts(sites, drafts::newest).forEach((slug, draft) -> {
             SiteDrafts.Stacks rail = drafts.rail(draft);
-            rails.add(new SiteRail(slug, draft.site().name(), rail.revision(), rail.undo(), rail.redo()));
+            String css = draft.site().css();
+            rails.add(new SiteRail(
+                    slug,
+                    draft.site().name(),
+                    rail.revision(),
+                    rail.undo(),
+                    rail.redo(),
+                    new ThemeViews.OwnStyleView(css, Stylesheet.own(css))));
         });
         return rails;
     }

@@ -123,6 +123,11 @@ public class DraftService {
         return edit(id, base, newest -> edit, draft -> () -> draft, by);
     }
 
+    /** Undoes the newest edit. @throws Conflict when it is not the newest any more */
+    public void takeBack(Draft seen, Account by) {
+        undo(seen.id(), seen.revision(), draft -> () -> draft, by);
+    }
+
     /** Applies an edit that is made from the newest state itself, so that nothing can have changed since. */
     public Draft amend(long id, Function<ThemeDocument, Edit> asked, Account by) {
         return store(id, newest -> made(newest, asked.apply(newest.theme()), by), draft -> () -> draft);

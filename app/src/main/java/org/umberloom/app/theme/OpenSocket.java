@@ -30,6 +30,7 @@ final class OpenSocket implements ThemeWatch.Listener {
     private final Executor sending;
     private final AtomicBoolean busy = new AtomicBoolean();
     private volatile int told = -1;
+    private volatile long toldOfSites;
 
     OpenSocket(long theme, String session, WebSocketSession socket, Executor sending) {
         this.theme = theme;
@@ -51,6 +52,11 @@ final class OpenSocket implements ThemeWatch.Listener {
     @Override
     public void tell(int revision) {
         if (revision > told) send(new TextMessage("{\"revision\":" + revision + "}"), () -> told = revision);
+    }
+
+    @Override
+    public void tellSites(long stamp) {
+        if (stamp != toldOfSites) send(new TextMessage("{\"sites\":" + stamp + "}"), () -> toldOfSites = stamp);
     }
 
     @Override

@@ -198,6 +198,7 @@ public class ThemeService {
                 drafts.rail(draft.id(), draft.revision()),
                 sites.rails(looking.sites()),
                 structure,
+                ThemeViews.OwnStyleView.of(draft.theme()),
                 known.instruments());
     }
 

@@ -25,6 +25,7 @@ import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Meaning;
+import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
@@ -169,7 +170,11 @@ public final class ThemeViews {
             combos.live().forEach((key, resolution) -> {
                 Map<String, Map<String, String>> all = withChoices(combos, resolution, blocks.apply(resolution));
                 for (Combos.SpotLook look : combos.spots().getOrDefault(key, List.of()))
-                    all.putAll(SpotProperties.of(look.spot(), blocks.apply(look.own()), blocks.apply(look.around())));
+                    all.putAll(SpotProperties.of(
+                            look.spot(),
+                            blocks.apply(look.own()),
+                            blocks.apply(look.around()),
+                            chosenThere(combos, look)));
                 live.put(key, all);
             });
             return live;
@@ -180,11 +185,15 @@ public final class ThemeViews {
                 Combos combos, Resolution resolution, Map<String, Map<String, String>> blocks) {
             Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
             Map<String, String> root = new LinkedHashMap<>(blocks.get(CustomProperties.ROOT));
-            combos.choices(resolution.combination())
-                    .forEach(chosen ->
-                            root.put(Stylesheet.choiceAttribute(chosen.choice().name()), chosen.value()));
+            root.putAll(Stylesheet.choosing(Choices.values(combos.choices(resolution.combination())), Map.of()));
             all.put(CustomProperties.ROOT, root);
             return all;
+        }
+
+        private static Map<String, String> chosenThere(Combos combos, Combos.SpotLook look) {
+            return Stylesheet.choosing(
+                    Choices.values(combos.choices(look.own().combination())),
+                    Choices.values(combos.choices(look.around().combination())));
         }
 
         private static List<FindingView> findings(Combos combos) {
@@ -300,7 +309,20 @@ public final class ThemeViews {
             Rail rail,
             List<WornSites.SiteRail> sites,
             StructureView structure,
+            OwnStyleView own,
             Instruments instruments) {}
+
+    /**
+     * An own style sheet.
+     *
+     * @param css     as it is kept
+     * @param layered as pages are given it
+     */
+    public record OwnStyleView(String css, String layered) {
+        static OwnStyleView of(ThemeDocument theme) {
+            return new OwnStyleView(OwnStyle.of(theme), Stylesheet.ownOf(theme));
+        }
+    }
 
     /**
      * What a probe changes: only properties and instruments that differ from the revision the probe started from.

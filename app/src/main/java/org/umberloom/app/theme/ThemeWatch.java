@@ -22,8 +22,8 @@ import org.umberloom.app.account.SignedOut;
 
 /**
  * Tells whoever has a theme open when it comes to a new revision: at once for edits of this process, and by one look into the
- * database every second for those of others. Each listener is compared with the newest revision at every look, so nothing can
- * be missed for longer than that. A session that ends, ends what was opened with it.
+ * database every second for those of others, and for what is done to its sites. Each listener is compared with the newest
+ * revision at every look, so nothing can be missed for longer than that. A session that ends, ends what was opened with it.
  */
 @Component
 class ThemeWatch {
@@ -42,6 +42,9 @@ class ThemeWatch {
         /** @param revision the newest; it may be told more than once */
         void tell(int revision);
 
+        /** @param stamp another one whenever something was done to a site that wears the theme; it may be told more than once */
+        void tellSites(long stamp);
+
         /** Asks whether anybody is still there. */
         void ping();
 
@@ -49,6 +52,7 @@ class ThemeWatch {
     }
 
     private final ThemeMapper themes;
+    private final WornSites sites;
     private final LiveSessions sessions;
     private final Set<Listener> listeners = ConcurrentHashMap.newKeySet();
     private final ScheduledExecutorService looking = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -59,12 +63,13 @@ class ThemeWatch {
     private long looks;
 
     @Autowired
-    ThemeWatch(ThemeMapper themes, LiveSessions sessions) {
-        this(themes, sessions, EVERY_MS);
+    ThemeWatch(ThemeMapper themes, WornSites sites, LiveSessions sessions) {
+        this(themes, sites, sessions, EVERY_MS);
     }
 
-    ThemeWatch(ThemeMapper themes, LiveSessions sessions, long everyMs) {
+    ThemeWatch(ThemeMapper themes, WornSites sites, LiveSessions sessions, long everyMs) {
         this.themes = themes;
+        this.sites = sites;
         this.sessions = sessions;
         looking.scheduleWithFixedDelay(this::look, everyMs, everyMs, TimeUnit.MILLISECONDS);
     }
@@ -113,12 +118,16 @@ class ThemeWatch {
     private void tellNewest(Collection<Listener> asking) {
         List<Long> ids = asking.stream().map(Listener::theme).distinct().toList();
         Map<Long, Integer> newest = new HashMap<>();
-        for (int from = 0; from < ids.size(); from += MOST_ASKED)
-            themes.revisionsOf(ids.subList(from, Math.min(ids.size(), from + MOST_ASKED)))
-                    .forEach(at -> newest.put(at.id(), at.revision()));
+        Map<Long, Long> stamps = new HashMap<>();
+        for (int from = 0; from < ids.size(); from += MOST_ASKED) {
+            List<Long> asked = ids.subList(from, Math.min(ids.size(), from + MOST_ASKED));
+            themes.revisionsOf(asked).forEach(at -> newest.put(at.id(), at.revision()));
+            stamps.putAll(sites.stamps(asked));
+        }
         for (Listener listener : asking) {
             Integer revision = newest.get(listener.theme());
             if (revision != null) listener.tell(revision);
+            listener.tellSites(stamps.getOrDefault(listener.theme(), 0L));
         }
     }
 

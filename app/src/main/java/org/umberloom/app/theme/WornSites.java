@@ -1,5 +1,6 @@
 package org.umberloom.app.theme;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,8 +27,8 @@ public interface WornSites {
      */
     record Named(Scope scope, String words, List<Scope> reaching) {}
 
-    /** What undo and redo would do in a site; empty where there is nothing. */
-    record SiteRail(String site, String name, int revision, String undo, String redo) {}
+    /** What undo and redo would do in a site; empty where there is nothing; and its own style sheet. */
+    record SiteRail(String site, String name, int revision, String undo, String redo, ThemeViews.OwnStyleView own) {}
 
     /** The theme as the sites that are looked at wear it: the very same document as long as neither changed. */
     Worn lay(Draft draft, Looking looking);
@@ -39,6 +40,9 @@ public interface WornSites {
     List<Named> places(Looking looking);
 
     List<SiteRail> rails(Set<String> sites);
+
+    /** A number for each theme that some site wears: another one whenever something was done to one of its sites. */
+    Map<Long, Long> stamps(Collection<Long> themes);
 
     /**
      * What an edit of a worn theme does to a site.

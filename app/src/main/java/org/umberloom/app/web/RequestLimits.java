@@ -50,7 +50,8 @@ class RequestLimits extends OncePerRequestFilter {
         if (!method.equals("POST")) return ORDINARY;
         if (path.equals("/api/kits") || path.equals("/api/kits/preview") || path.equals("/api/sites/archive"))
             return KIT;
-        if (path.equals("/api/palette/picture") || path.startsWith("/api/themes/") && path.endsWith("/pictures"))
+        if (path.equals("/api/palette/picture")
+                || (path.startsWith("/api/themes/") || path.startsWith("/api/sites/")) && path.endsWith("/pictures"))
             return PICTURE;
         if (path.equals("/api/palette/text")) return TEXT;
         if (path.startsWith("/api/themes/") && (path.endsWith("/edits") || path.endsWith("/probe"))) return EDIT;

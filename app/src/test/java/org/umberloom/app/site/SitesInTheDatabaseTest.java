@@ -23,7 +23,9 @@ import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.WornSites;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Place;
@@ -74,6 +76,10 @@ class SitesInTheDatabaseTest {
                 lead);
     }
 
+    private static SiteEdit plate(SiteDraft draft, String name, String tagline) {
+        return SiteEdits.nameplate(draft.site(), new Nameplate(name, tagline, "", "", ""));
+    }
+
     private SiteDocument stored() {
         return service().newest(slug).site();
     }
@@ -81,8 +87,8 @@ class SitesInTheDatabaseTest {
     @Test
     void whatWasStoredIsReadByAnotherProcessAsItWas() {
         assertThat(stored()).isEqualTo(drafts.newest(slug).site());
-        drafts.edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("The quay", "By the water"), lead);
-        assertThat(stored().tagline()).isEqualTo("By the water");
+        drafts.edit(slug, Optional.of(0), draft -> plate(draft, "The quay", "By the water"), lead);
+        assertThat(stored().plate().tagline()).isEqualTo("By the water");
         assertThat(sites.bySlug(slug).orElseThrow().name()).isEqualTo("The quay");
     }
 
@@ -106,8 +112,8 @@ class SitesInTheDatabaseTest {
 
     @Test
     void whoChangesWhatSomebodyElseChangedMeanwhileIsTold() {
-        drafts.edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("One", ""), lead);
-        assertThatThrownBy(() -> service().edit(slug, Optional.of(0), draft -> SiteEdits.nameplate("Two", ""), lead))
+        drafts.edit(slug, Optional.of(0), draft -> plate(draft, "One", ""), lead);
+        assertThatThrownBy(() -> service().edit(slug, Optional.of(0), draft -> plate(draft, "Two", ""), lead))
                 .isInstanceOf(Conflict.class)
                 .hasMessageContaining("changed since you read it");
         assertThat(stored().name()).isEqualTo("One");
@@ -122,7 +128,7 @@ class SitesInTheDatabaseTest {
 
     @Test
     void aBenchThatWritesOverAValueOfSomebodyElseIsTold() {
-        SitesOnTheBench bench = new SitesOnTheBench(drafts);
+        SitesOnTheBench bench = new SitesOnTheBench(drafts, sites);
         ThemeDocument bare = Starter.ALL.get(0).theme("T");
         Place.InScope place = Place.scope(Scope.site(slug));
         TokenPath link = TokenPath.of("surface.page.link");
@@ -147,7 +153,7 @@ class SitesInTheDatabaseTest {
     void anEarlierStateIsFoundThroughEditsUndoneAndMadeAgain() {
         List<SiteDocument> states = new ArrayList<>(List.of(stored()));
         for (String name : List.of("One", "Two", "Three")) {
-            drafts.edit(slug, Optional.empty(), draft -> SiteEdits.nameplate(name, ""), lead);
+            drafts.edit(slug, Optional.empty(), draft -> plate(draft, name, ""), lead);
             states.add(stored());
         }
         drafts.undo(slug, lead);

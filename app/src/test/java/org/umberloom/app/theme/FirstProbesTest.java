@@ -34,7 +34,7 @@ class FirstProbesTest {
         when(themes.lastChanged()).thenReturn(Optional.of(7L));
         when(themes.bench(anyLong(), any()))
                 .thenReturn(new ThemeViews.Bench(
-                        7, "T", "", 3, "", null, List.of(), null, ThemeViews.Instruments.of(theme)));
+                        7, "T", "", 3, "", null, List.of(), null, null, ThemeViews.Instruments.of(theme)));
     }
 
     @Test

@@ -266,6 +266,8 @@ class TokensAndHistoryTest {
         private final LiveSessions sessions = mock(LiveSessions.class);
         private final java.util.concurrent.BlockingQueue<Integer> told =
                 new java.util.concurrent.LinkedBlockingQueue<>();
+        private final java.util.concurrent.BlockingQueue<Long> stamps =
+                new java.util.concurrent.LinkedBlockingQueue<>();
         private final CountDownLatch signedOut = new CountDownLatch(1);
 
         private ThemeWatch.Listener listener(long theme) {
@@ -286,6 +288,11 @@ class TokensAndHistoryTest {
                 }
 
                 @Override
+                public void tellSites(long stamp) {
+                    stamps.add(stamp);
+                }
+
+                @Override
                 public void ping() {}
 
                 @Override
@@ -299,9 +306,11 @@ class TokensAndHistoryTest {
         @Test
         void whoComesIsToldTheNewestAndThenWhatFollows() throws InterruptedException {
             when(themes.revisionsOf(any())).thenReturn(List.of(new ThemeMapper.At(1, 3)));
-            ThemeWatch watch = new ThemeWatch(themes, sessions, 3_600_000);
+            when(sites.stamps(any())).thenReturn(Map.of(1L, 17L));
+            ThemeWatch watch = new ThemeWatch(themes, sites, sessions, 3_600_000);
             watch.add(listener(1));
             assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(3);
+            assertThat(stamps.poll(20, TimeUnit.SECONDS)).isEqualTo(17);
             watch.changed(new ThemeChanged(2, 9));
             watch.changed(new ThemeChanged(1, 4));
             assertThat(told.poll(20, TimeUnit.SECONDS)).isEqualTo(4);
@@ -312,7 +321,7 @@ class TokensAndHistoryTest {
         void allThemesAreLookedAtInOneQuestionAndEndedSessionsEndTheirs() throws InterruptedException {
             when(themes.revisionsOf(any())).thenReturn(List.of(new ThemeMapper.At(1, 3)));
             when(sessions.holding(any())).thenReturn(java.util.Set.of());
-            ThemeWatch watch = new ThemeWatch(themes, sessions, 5);
+            ThemeWatch watch = new ThemeWatch(themes, sites, sessions, 5);
             for (long theme = 1; theme <= 300; theme++) watch.add(listener(theme));
             assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();
             verify(themes, org.mockito.Mockito.timeout(20_000).atLeastOnce())
@@ -323,7 +332,7 @@ class TokensAndHistoryTest {
         @Test
         void aSessionThatIsSignedOutHereEndsAtOnce() throws InterruptedException {
             when(themes.revisionsOf(any())).thenReturn(List.of());
-            ThemeWatch watch = new ThemeWatch(themes, sessions, 3_600_000);
+            ThemeWatch watch = new ThemeWatch(themes, sites, sessions, 3_600_000);
             watch.add(listener(1));
             watch.signedOut(new org.umberloom.app.account.SignedOut("mine"));
             assertThat(signedOut.await(20, TimeUnit.SECONDS)).isTrue();

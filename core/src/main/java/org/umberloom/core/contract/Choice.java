@@ -2,6 +2,7 @@ package org.umberloom.core.contract;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -10,12 +11,20 @@ import java.util.Map;
  * @param name     such as {@code button}
  * @param values   what can be chosen, each with what it looks like in a few words
  * @param standard what is chosen where nobody chose
+ * @param dark     the same in the dark
  */
-public record Choice(String name, String part, String purpose, Map<String, String> values, String standard) {
+public record Choice(
+        String name, String part, String purpose, Map<String, String> values, String standard, String dark) {
     public Choice {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
-        if (!values.containsKey(standard))
-            throw new IllegalArgumentException(
-                    "The choice “" + name + "” stands at “" + standard + "”, which is none of its values.");
+        for (String one : List.of(standard, dark))
+            if (!values.containsKey(one))
+                throw new IllegalArgumentException(
+                        "The choice “" + name + "” stands at “" + one + "”, which is none of its values.");
+    }
+
+    /** Whether it stands otherwise in the dark, where nobody chose. */
+    public boolean turnsInTheDark() {
+        return !dark.equals(standard);
     }
 }

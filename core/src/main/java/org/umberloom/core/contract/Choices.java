@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
@@ -39,17 +40,23 @@ public final class Choices {
 
     /** Every choice with its value in a combination. */
     public static Map<String, String> of(ThemeDocument theme, Combination combination) {
+        return values(all(theme, combination));
+    }
+
+    /** The values alone, by the names of the choices. */
+    public static Map<String, String> values(List<Chosen> all) {
         Map<String, String> values = new LinkedHashMap<>();
-        all(theme, combination).forEach(chosen -> values.put(chosen.choice.name(), chosen.value));
+        all.forEach(chosen -> values.put(chosen.choice.name(), chosen.value));
         return values;
     }
 
     /** Every choice, with the place that decides it in a combination. */
     public static List<Chosen> all(ThemeDocument theme, Combination combination) {
         List<Place> applying = theme.applying(combination);
+        boolean dark = Meaning.isDark(theme, combination);
         List<Chosen> all = new ArrayList<>();
         for (Choice choice : Contract.standard().choices().values()) {
-            Chosen chosen = new Chosen(choice, choice.standard(), Optional.empty());
+            Chosen chosen = new Chosen(choice, dark ? choice.dark() : choice.standard(), Optional.empty());
             for (Place place : applying) {
                 Optional<String> value = at(theme, place, choice);
                 if (value.isPresent()) chosen = new Chosen(choice, value.get(), Optional.of(place));
@@ -64,6 +71,7 @@ public final class Choices {
         List<Place> places = one.places();
         return one.order().equals(other.order())
                 && places.equals(other.places())
+                && Meaning.scheme(one).equals(Meaning.scheme(other))
                 && one.modifiers().entrySet().stream().allMatch(entry -> entry.getValue()
                         .defaultContext()
                         .equals(other.modifiers().get(entry.getKey()).defaultContext()))

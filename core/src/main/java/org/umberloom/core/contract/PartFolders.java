@@ -155,8 +155,14 @@ final class PartFolders {
             values.put(value, (String) words);
             take(text(part + "/" + name + "/" + value + ".css"), Optional.of(new PartRule.Chosen(name, value)));
         });
+        String standard = Json.string(name, choice.get("standard"));
         return new Choice(
-                name, part, Json.string(name, choice.get("for")), values, Json.string(name, choice.get("standard")));
+                name,
+                part,
+                Json.string(name, choice.get("for")),
+                values,
+                standard,
+                Json.string(name, choice.getOrDefault("dark", standard)));
     }
 
     private void take(String css, Optional<PartRule.Chosen> chosen) {

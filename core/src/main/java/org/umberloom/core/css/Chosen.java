@@ -5,11 +5,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Modifier;
@@ -23,19 +26,31 @@ import org.umberloom.core.theme.ThemeDocument;
  * chosen there. A condition weighs nothing: it stands in {@code :where()} (Selectors 4, section 17).
  */
 final class Chosen {
-    /** When rules hold: in a media query, and for a root that a selector matches; each empty for always. */
-    record Condition(String media, String root) {
-        static final Condition ALWAYS = new Condition("", "");
+    /**
+     * When rules hold; each part empty for always.
+     *
+     * @param media  a media query
+     * @param root   what the root has to match
+     * @param within what is asked of the element itself
+     */
+    record Condition(String media, String root, String within) {
+        static final Condition ALWAYS = new Condition("", "", "");
 
         Condition and(Condition other) {
             return new Condition(
                     media.isEmpty() || other.media.isEmpty() ? media + other.media : media + " and " + other.media,
-                    root + other.root);
+                    root + other.root,
+                    within + other.within);
         }
 
-        /** The selector for what it matches below such a root. */
-        String guarding(String selector) {
-            return root.isEmpty() ? selector : ":where(:root" + root + ") " + selector;
+        /** The selector for what it matches below such a root, where it holds. */
+        String guarding(Selector selector) {
+            String text = selector.text();
+            if (!within.isEmpty()) {
+                int drawn = text.contains("::") ? text.indexOf("::") : text.length();
+                text = text.substring(0, drawn) + within + text.substring(drawn);
+            }
+            return root.isEmpty() ? text : ":where(:root" + root + ") " + text;
         }
     }
 
@@ -48,9 +63,10 @@ final class Chosen {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values()) {
             List<Place> writing = Choices.writing(theme, choice);
-            List<String> deciding = writing.stream()
-                    .map(Chosen::deciding)
-                    .flatMap(Optional::stream)
+            Optional<String> scheme =
+                    Meaning.scheme(theme).filter(one -> choice.turnsInTheDark()).map(Meaning.Scheme::modifier);
+            List<String> deciding = Stream.concat(
+                            scheme.stream(), writing.stream().flatMap(Chosen::deciding))
                     .filter(theme.modifiers()::containsKey)
                     .distinct()
                     .toList();
@@ -60,7 +76,12 @@ final class Chosen {
                     .distinct()
                     .toList();
             if (pages.places().isPresent() && scopes.stream().anyMatch(scope -> !scope.ofTheme())) {
-                chosen.collect(theme, choice, deciding, pages.places().get());
+                chosen.collect(
+                        theme,
+                        choice,
+                        deciding,
+                        Set.copyOf(scopes),
+                        pages.places().get());
                 continue;
             }
             scopes = scopes.stream().filter(Scope::ofTheme).toList();
@@ -68,7 +89,8 @@ final class Chosen {
                     "",
                     scopes.stream()
                             .map(scope -> ":not(" + Stylesheet.selector(scope) + ")")
-                            .collect(Collectors.joining()));
+                            .collect(Collectors.joining()),
+                    "");
             chosen.collect(theme, choice, deciding, theme.defaults(), elsewhere);
             for (Scope scope : scopes)
                 chosen.collect(
@@ -76,39 +98,72 @@ final class Chosen {
                         choice,
                         deciding,
                         theme.defaults().at(scope),
-                        new Condition("", Stylesheet.selector(scope)));
+                        new Condition("", Stylesheet.selector(scope), ""));
         }
         return chosen;
     }
 
-    /** Page by page, since each may lie in several of the places that choose. */
-    private void collect(ThemeDocument theme, Choice choice, List<String> deciding, SitePlaces places) {
-        for (SitePlaces.PagePlace page : places.pages())
+    /** Page by page, since each may lie in several of the places that choose; then each spot on it that does. */
+    private void collect(
+            ThemeDocument theme, Choice choice, List<String> deciding, Set<Scope> scopes, SitePlaces places) {
+        for (SitePlaces.PagePlace page : places.pages()) {
+            String root = Stylesheet.selector(Scope.page(places.site(), page.page()));
+            List<SitePlaces.Spot> choosing = page.spots().stream()
+                    .filter(spot -> scopes.contains(spot.scope()))
+                    .toList();
             collect(
                     theme,
                     choice,
                     deciding,
                     theme.defaults().at(places.reaching(page)),
-                    new Condition("", Stylesheet.selector(Scope.page(places.site(), page.page()))));
+                    new Condition("", root, outside(choosing)));
+            for (SitePlaces.Spot spot : choosing) {
+                String narrower = outside(choosing.stream()
+                        .filter(one -> one.within().contains(spot.scope()))
+                        .toList());
+                collect(
+                        theme,
+                        choice,
+                        deciding,
+                        theme.defaults().at(places.reaching(page, spot)),
+                        new Condition("", root, ":where(" + inside(spot) + ")" + narrower));
+            }
+        }
+    }
+
+    /** A spot itself and all that lies in it. */
+    private static String inside(SitePlaces.Spot spot) {
+        String selector = Stylesheet.selector(spot.scope());
+        return selector + ", " + selector + " *";
+    }
+
+    private static String outside(List<SitePlaces.Spot> spots) {
+        return spots.isEmpty()
+                ? ""
+                : ":where(:not(" + spots.stream().map(Chosen::inside).collect(Collectors.joining(", ")) + "))";
     }
 
     /** The modifier on which it depends whether what is written at a place holds. */
-    private static Optional<String> deciding(Place place) {
-        if (place instanceof Place.InContext in) return Optional.of(in.modifier());
-        return place instanceof Place.InScope scoped ? scoped.under().map(Place.InContext::modifier) : Optional.empty();
+    private static Stream<String> deciding(Place place) {
+        if (place instanceof Place.InContext in) return Stream.of(in.modifier());
+        return place instanceof Place.InScope scoped
+                ? scoped.under().map(Place.InContext::modifier).stream()
+                : Stream.empty();
     }
 
-    /** Every value, for a page that says on its root what is chosen. */
+    /** Every value, for a page that says on its root what is chosen, and on all elements of a spot where that chooses. */
     static Chosen live() {
         Chosen chosen = new Chosen();
         for (Choice choice : Contract.standard().choices().values())
-            for (String value : choice.values().keySet())
+            for (String value : choice.values().keySet()) {
+                String attribute = Stylesheet.choiceAttribute(choice.name());
+                String said = "[" + attribute + "=" + CssEscape.string(value) + "]";
                 chosen.conditions.put(
                         new PartRule.Chosen(choice.name(), value),
-                        List.of(new Condition(
-                                "",
-                                "[" + Stylesheet.choiceAttribute(choice.name()) + "=" + CssEscape.string(value)
-                                        + "]")));
+                        List.of(
+                                new Condition("", said, ":where(:not([" + attribute + "]))"),
+                                new Condition("", "", ":where(" + said + ")")));
+            }
         return chosen;
     }
 
@@ -143,14 +198,14 @@ final class Chosen {
         Modifier modifier = theme.modifier(name);
         String attribute = Stylesheet.attribute(name);
         String unsaid = ":not([" + attribute + "])";
-        Condition said = new Condition("", "[" + attribute + "=" + CssEscape.string(context) + "]");
+        Condition said = new Condition("", "[" + attribute + "=" + CssEscape.string(context) + "]", "");
         Optional<Meaning.Scheme> scheme =
                 Meaning.scheme(theme).filter(one -> one.modifier().equals(name));
         if (scheme.isPresent()) {
             if (context.equals(scheme.get().light()))
-                return List.of(said, new Condition("(prefers-color-scheme: light)", unsaid));
+                return List.of(said, new Condition("(prefers-color-scheme: light)", unsaid, ""));
             return context.equals(scheme.get().dark())
-                    ? List.of(said, new Condition("(prefers-color-scheme: dark)", unsaid))
+                    ? List.of(said, new Condition("(prefers-color-scheme: dark)", unsaid, ""))
                     : List.of(said);
         }
         boolean standard = context.equals(modifier.defaultContext());
@@ -158,9 +213,11 @@ final class Chosen {
                 Meaning.contrast(theme).filter(one -> one.modifier().equals(name));
         if (contrast.isPresent()) {
             if (context.equals(contrast.get().more()))
-                return List.of(said, new Condition("(prefers-contrast: more)", unsaid));
-            return standard ? List.of(said, new Condition("(not (prefers-contrast: more))", unsaid)) : List.of(said);
+                return List.of(said, new Condition("(prefers-contrast: more)", unsaid, ""));
+            return standard
+                    ? List.of(said, new Condition("(not (prefers-contrast: more))", unsaid, ""))
+                    : List.of(said);
         }
-        return standard ? List.of(said, new Condition("", unsaid)) : List.of(said);
+        return standard ? List.of(said, new Condition("", unsaid, "")) : List.of(said);
     }
 }

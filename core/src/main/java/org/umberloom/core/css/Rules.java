@@ -65,9 +65,7 @@ final class Rules {
                             rule.layer(),
                             around(rule, media),
                             under.stream()
-                                    .flatMap(condition -> matching.stream()
-                                            .map(Selector::text)
-                                            .map(condition::guarding))
+                                    .flatMap(condition -> matching.stream().map(condition::guarding))
                                     .collect(Collectors.joining(", ")),
                             declarations)));
         }

@@ -15,14 +15,20 @@ public final class SpotProperties {
     /**
      * @param own    the properties in the combination at the spot
      * @param around those right around it
+     * @param chosen what is chosen there other than right around it, by the attributes that say it
      */
     public static Map<String, Map<String, String>> of(
-            SitePlaces.Spot spot, Map<String, Map<String, String>> own, Map<String, Map<String, String>> around) {
+            SitePlaces.Spot spot,
+            Map<String, Map<String, String>> own,
+            Map<String, Map<String, String>> around,
+            Map<String, String> chosen) {
         Map<String, Map<String, String>> blocks = new LinkedHashMap<>();
         String name = SPOT + spot.scope().name();
         Map<String, String> here = TokenBlocks.on(spot.surface(), own);
         Set<String> differing = TokenBlocks.differing(here, TokenBlocks.on(spot.surface(), around));
         put(blocks, name, here, differing);
+        if (!chosen.isEmpty())
+            blocks.computeIfAbsent(name, key -> new LinkedHashMap<>()).putAll(chosen);
         for (String surface : spot.surfaces()) {
             Map<String, String> within = own.getOrDefault(surface, Map.of());
             Map<String, String> outside = around.getOrDefault(surface, Map.of());

@@ -2,7 +2,9 @@ package org.umberloom.core.css;
 
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -10,8 +12,12 @@ import java.util.stream.Stream;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.limit.Recent;
+import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
+import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
@@ -46,6 +52,9 @@ public final class Stylesheet {
                             .map(need -> need.substring(1 + DATA.length()).split("[=\\]]")[0]))
             .collect(Collectors.toUnmodifiableSet());
 
+    /** Own style sheets as they are written, by what is kept. */
+    private static final Recent<String> OWN = new Recent<>();
+
     private static final String LAYERS = "@layer tokens, base, parts, site, own;\n";
 
     private Stylesheet() {}
@@ -74,6 +83,7 @@ public final class Stylesheet {
         css.append(layer("tokens", schemes(theme) + blocks.tokens()));
         for (PartRule.Layer layer : PartRule.Layer.values()) css.append(layer(layer.css(), rules.text(layer)));
         css.append(layer("site", site(blocks)));
+        css.append(ownOf(theme));
         if (rules.moves()) css.append(STILL);
         return css.toString();
     }
@@ -81,6 +91,25 @@ public final class Stylesheet {
     /** A site's own style sheet as it follows a theme's: in the last layer, where it wins over all others. */
     public static String own(String css) {
         return layer("own", css);
+    }
+
+    /** A theme's own style sheet, also in the last layer, where a site's own wins over it (CSS Cascade 5, section 6.4.3). */
+    public static String ownOf(ThemeDocument theme) {
+        String css = OwnStyle.of(theme);
+        return css.isEmpty() ? "" : OWN.get(css, one -> ownOfTheme(harmless(one)));
+    }
+
+    public static String ownOfTheme(String harmless) {
+        return layer("own.theme", harmless);
+    }
+
+    /** What cannot be read at all, in a theme from elsewhere, is as good as none. */
+    private static String harmless(String css) {
+        try {
+            return OwnSheet.of(css, PageCleaning::reaches).text();
+        } catch (IllegalArgumentException unreadable) {
+            return "";
+        }
     }
 
     /** Only the custom properties, for an interface that has rules of its own; roles as {@code surface.text}. */
@@ -158,9 +187,18 @@ public final class Stylesheet {
         return name.toString();
     }
 
-    /** The attribute of a live page's root that says what is chosen: {@code data-choice-links}. */
+    /** The attribute by which a live page's root, and all that lies in a spot, says what is chosen: {@code data-choice-links}. */
     public static String choiceAttribute(String choice) {
         return DATA + "choice-" + choice;
+    }
+
+    /** What is chosen other than around it, by the attributes that say it. */
+    public static Map<String, String> choosing(Map<String, String> chosen, Map<String, String> around) {
+        Map<String, String> attributes = new LinkedHashMap<>();
+        chosen.forEach((choice, value) -> {
+            if (!value.equals(around.get(choice))) attributes.put(choiceAttribute(choice), value);
+        });
+        return attributes;
     }
 
     private static String layer(String name, String content) {

@@ -57,9 +57,7 @@ record Where(List<Scope> reaching, String root, String kind, String page, Option
                 all.add(new Where(
                         places.reaching(page), Stylesheet.selector(own), page.kind(), page.page(), Optional.empty()));
         }
-        // A spot of a piece stands on several pages, and what is around it there can differ. It comes after all that
-        // can be around
-        // it on any of them.
+        // A spot of a piece stands on several pages, where what is around it can differ: it comes after all of that.
         Map<Scope, Integer> pages = new HashMap<>();
         for (SitePlaces.PagePlace page : places.pages())
             for (SitePlaces.Spot spot : page.spots()) pages.merge(spot.scope(), 1, Integer::sum);

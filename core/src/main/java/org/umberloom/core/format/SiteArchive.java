@@ -11,9 +11,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Recognition;
 import org.umberloom.core.sheet.OwnSheet;
@@ -22,6 +24,7 @@ import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.token.Names;
 
 /**
@@ -31,6 +34,13 @@ import org.umberloom.core.token.Names;
 public final class SiteArchive {
     public static final String FILE = "site.json";
     private static final String PICTURES = "pictures/";
+    /** Where a kit has its sites. */
+    private static final String KIT_PAGES = "pages";
+
+    /** What the roots of its pages say there. */
+    private static final List<String> OUTSIDE =
+            List.of(Stylesheet.attribute(Scope.Level.KIND), Stylesheet.attribute(Scope.Level.PAGE));
+
     private static final String HTML = ".html";
     private static final Set<String> PICTURE_ENDINGS = Set.of("svg", "png", "jpg", "jpeg", "gif", "webp");
     private static final int MOST_PAGES = 500;
@@ -77,6 +87,33 @@ public final class SiteArchive {
      */
     public static Reading read(String name, Map<String, byte[]> files) {
         return files.containsKey(FILE) ? own(files) : plain(name, files);
+    }
+
+    /**
+     * The same of an archive that may hold several sites: a kit, with a folder for each.
+     *
+     * @return at least one
+     */
+    public static List<Reading> readAll(String name, Map<String, byte[]> files) {
+        if (files.containsKey(FILE) || !files.containsKey(KitManifest.FILE)) return List.of(read(name, files));
+        Map<String, Map<String, byte[]>> folders = new LinkedHashMap<>();
+        files.forEach((path, content) -> {
+            String[] parts = path.split("/", 3);
+            if (parts.length == 3 && parts[0].equals(KIT_PAGES))
+                folders.computeIfAbsent(parts[1], key -> new LinkedHashMap<>())
+                        .put(
+                                parts[2],
+                                isPage(parts[2])
+                                        ? PageMarkup.kept(text(content), OUTSIDE)
+                                                .getBytes(StandardCharsets.UTF_8)
+                                        : content);
+        });
+        if (folders.isEmpty())
+            throw new FormatException(
+                    "This kit holds a theme and no site. Nothing was stored; bring it in from the library.");
+        List<Reading> all = new ArrayList<>();
+        folders.forEach((folder, own) -> all.add(read(folder, own)));
+        return all;
     }
 
     private static Reading own(Map<String, byte[]> files) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
@@ -90,9 +91,13 @@ public final class SiteJson {
 
     private static Optional<Map<String, Object>> data(SitePart part) {
         Map<String, Object> data = new LinkedHashMap<>();
-        if (part instanceof SitePart.Nameplate plate) {
+        if (part instanceof SitePart.OfPlate of) {
+            Nameplate plate = of.plate();
             data.put("name", plate.name());
             data.put("tagline", plate.tagline());
+            if (!plate.logo().isEmpty()) data.put("logo", plate.logo());
+            if (!plate.logoDark().isEmpty()) data.put("logoDark", plate.logoDark());
+            if (!plate.icon().isEmpty()) data.put("icon", plate.icon());
         } else if (part instanceof SitePart.Look look) {
             data.put("contexts", look.contexts());
             data.put("scheme", look.scheme().id());
@@ -147,9 +152,12 @@ public final class SiteJson {
         Map<String, Object> data = content.orElseThrow(() -> new FormatException("A site needs its “" + key + "”."));
         return switch (key) {
             case "nameplate" ->
-                new SitePart.Nameplate(
+                new SitePart.OfPlate(new Nameplate(
                         Json.string("A site’s name", data.get("name")),
-                        Json.string("A site’s tagline", data.getOrDefault("tagline", "")));
+                        Json.string("A site’s tagline", data.getOrDefault("tagline", "")),
+                        Json.string("A site’s logo", data.getOrDefault("logo", "")),
+                        Json.string("A site’s logo for the dark", data.getOrDefault("logoDark", "")),
+                        Json.string("A site’s icon", data.getOrDefault("icon", ""))));
             case "look" -> {
                 Map<String, String> contexts = new LinkedHashMap<>();
                 Json.object("A site’s contexts", data.get("contexts"))

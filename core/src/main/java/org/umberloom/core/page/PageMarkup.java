@@ -62,6 +62,15 @@ public final class PageMarkup {
         return like(document.outerHtml(), kind, title);
     }
 
+    /** A page of a kit as it was before it went out. @param outside attributes of the root that it has only there */
+    public static String kept(String html, List<String> outside) {
+        Document document = Markup.read(html.stripTrailing());
+        outside.forEach(document.selectFirst("html")::removeAttr);
+        document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
+        document.select("link[rel=icon]").remove();
+        return document.outerHtml();
+    }
+
     /** The same with every name of a spot as another page's: what was written there is not of the copy. */
     public static String copied(String html) {
         Document document = Markup.read(html);

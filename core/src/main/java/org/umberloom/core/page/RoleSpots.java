@@ -28,20 +28,28 @@ public final class RoleSpots {
         }
     }
 
+    /** With every choice at its standard, which most pages are asked for. */
     private static final Recent<Map<String, Found>> KNOWN = new Recent<>();
 
     private RoleSpots() {}
 
     /** By the path that a role has where it is taken, such as {@code surface.deep.link} or {@code type.h1}. */
     public static Map<String, Found> of(String html) {
-        return KNOWN.get(html, RoleSpots::read);
+        return KNOWN.get(html, one -> read(one, Map.of()));
     }
 
-    private static Map<String, Found> read(String html) {
+    /** The same with what is chosen on the page. @param chosen values by the names of choices */
+    public static Map<String, Found> of(String html, Map<String, String> chosen) {
+        return Contract.standard().completed(chosen).equals(Contract.standard().completed(Map.of()))
+                ? of(html)
+                : read(html, chosen);
+    }
+
+    private static Map<String, Found> read(String html, Map<String, String> chosen) {
         Document document = Jsoup.parse(html);
         List<Element> all = document.body().getAllElements();
         Map<String, List<Integer>> taking = new TreeMap<>();
-        Map<Element, Set<String>> taken = RulesOfPages.taken(document);
+        Map<Element, Set<String>> taken = RulesOfPages.choosing(chosen).taken(document);
         for (int at = 0; at < all.size(); at++)
             for (String reading : taken.getOrDefault(all.get(at), Set.of()))
                 taking.computeIfAbsent(path(all.get(at), reading), key -> new ArrayList<>())

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Evaluator;
@@ -20,7 +21,7 @@ import org.umberloom.core.limit.Patience;
 import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.Selector;
 
-/** The contract's rules as they meet a page that stands still, every choice at its standard: which reading governs what. */
+/** The contract’s rules as they meet a page that stands still: which reading governs what, with what is chosen. */
 final class RulesOfPages {
     /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
     private static final Set<String> INHERITED =
@@ -37,16 +38,27 @@ final class RulesOfPages {
     /** A rule as one of its selectors says it: which property takes which reading. */
     private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
 
-    private static final List<Governs> ALL = collect();
+    private static final Map<Map<String, String>, RulesOfPages> KNOWN = new ConcurrentHashMap<>();
+    /** Every choice at its standard. */
+    private static final RulesOfPages STANDARD = choosing(Map.of());
 
-    private RulesOfPages() {}
+    private final List<Governs> all;
 
-    private static List<Governs> collect() {
+    private RulesOfPages(List<Governs> all) {
+        this.all = all;
+    }
+
+    /** @param chosen values of choices by their names; others stand at their standard */
+    static RulesOfPages choosing(Map<String, String> chosen) {
+        return KNOWN.computeIfAbsent(
+                Contract.standard().completed(chosen), values -> new RulesOfPages(collect(values)));
+    }
+
+    private static List<Governs> collect(Map<String, String> chosen) {
         List<Governs> all = new ArrayList<>();
         Contract contract = Contract.standard();
         for (PartRule rule : contract.rules()) {
-            if (!rule.holds(contract.completed(Map.of()))
-                    || !rule.rule().within().isEmpty()) continue;
+            if (!rule.holds(chosen) || !rule.rule().within().isEmpty()) continue;
             Map<String, String> readings = new LinkedHashMap<>();
             for (Declaration declaration : rule.declarations()) {
                 // What a ground gives besides its color is of no role.
@@ -67,12 +79,12 @@ final class RulesOfPages {
         return all;
     }
 
-    /** The reading that a property of an element takes where nobody wrote there, if it takes one. */
+    /** The reading that a property of an element takes where nobody wrote or chose anything there, if it takes one. */
     static Optional<String> governing(Element element, String property) {
         String family = family(property, "");
         for (Element one = element; one != null; one = one.parent()) {
             Element at = one;
-            Optional<String> reading = ALL.stream()
+            Optional<String> reading = STANDARD.all.stream()
                     .filter(rule -> rule.readings.containsKey(family) && at.is(rule.selector))
                     .max(Comparator.comparingLong(Governs::rank))
                     .map(rule -> rule.readings.get(family));
@@ -84,9 +96,9 @@ final class RulesOfPages {
     }
 
     /** What elements of a page take by rules of their own: the readings of each, by what wins for each property. */
-    static Map<Element, Set<String>> taken(Document document) {
+    Map<Element, Set<String>> taken(Document document) {
         Map<Element, Map<String, Governs>> strongest = new IdentityHashMap<>();
-        for (Governs rule : ALL) {
+        for (Governs rule : all) {
             Patience.ask();
             for (Element element : document.select(rule.selector)) {
                 Map<String, Governs> there = strongest.computeIfAbsent(element, key -> new LinkedHashMap<>());

@@ -9,6 +9,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
@@ -23,8 +24,7 @@ import org.umberloom.core.token.Names;
  * A site as the open document it is.
  *
  * @param slug    its short name, by which its scopes name it
- * @param name    what people call it
- * @param tagline a line under its name; may be empty
+ * @param plate   what it shows of itself; its name is what people call it
  * @param look    contexts that it stands in, by modifier; those not named stand at the theme's default
  * @param scheme  which schemes its readers see
  * @param pages   in order
@@ -34,8 +34,7 @@ import org.umberloom.core.token.Names;
  */
 public record SiteDocument(
         String slug,
-        String name,
-        String tagline,
+        Nameplate plate,
         Map<String, String> look,
         SchemePolicy scheme,
         List<SitePage> pages,
@@ -47,19 +46,18 @@ public record SiteDocument(
     /** @throws IllegalArgumentException for names that are none, two pages of one address, or a place of another site */
     public SiteDocument {
         SitePage.slug(slug);
-        Names.checked("A site", name);
-        Names.safe("A site’s tagline", tagline);
         look = Collections.unmodifiableMap(new LinkedHashMap<>(look));
         pages = List.copyOf(pages);
         if (pages.size() > MOST_PAGES)
             throw new IllegalArgumentException("A site holds at most " + MOST_PAGES + " pages.");
         if (pages.stream().map(SitePage::slug).distinct().count() < pages.size())
-            throw new IllegalArgumentException("Two pages of “" + name + "” have the same address.");
+            throw new IllegalArgumentException("Two pages of “" + plate.name() + "” have the same address.");
         SortedMap<Place.InScope, Group> said = new TreeMap<>();
         for (Map.Entry<Place.InScope, Group> entry : written.entrySet()) {
             if (entry.getKey().scope().ofTheme()
                     || !entry.getKey().scope().site().equals(slug))
-                throw new IllegalArgumentException("“" + entry.getKey() + "” is no place of the site “" + name + "”.");
+                throw new IllegalArgumentException(
+                        "“" + entry.getKey() + "” is no place of the site “" + plate.name() + "”.");
             if (!entry.getValue().equals(Group.EMPTY)) said.put(entry.getKey(), entry.getValue());
         }
         written = Collections.unmodifiableSortedMap(said);
@@ -71,8 +69,7 @@ public record SiteDocument(
     public static SiteDocument of(String slug, String name, List<SitePage> pages) {
         return new SiteDocument(
                 slug,
-                name,
-                "",
+                Nameplate.of(name),
                 Map.of(),
                 SchemePolicy.READER,
                 pages,
@@ -81,10 +78,14 @@ public record SiteDocument(
                 "");
     }
 
+    public String name() {
+        return plate.name();
+    }
+
     /** All its parts; those that make it again. */
     public List<SitePart> parts() {
         List<SitePart> parts = new ArrayList<>();
-        parts.add(new SitePart.Nameplate(name, tagline));
+        parts.add(new SitePart.OfPlate(plate));
         parts.add(new SitePart.Look(look, scheme));
         pages.forEach(page -> parts.add(SitePart.Page.of(page)));
         parts.add(new SitePart.Order(pages.stream().map(SitePage::slug).toList()));
@@ -101,8 +102,8 @@ public record SiteDocument(
     /** @throws NoSuchElementException when there is no such page */
     public SitePage page(String page) {
         return find(page)
-                .orElseThrow(() ->
-                        new NoSuchElementException("The site “" + name + "” has no page “" + Names.shown(page) + "”."));
+                .orElseThrow(() -> new NoSuchElementException(
+                        "The site “" + name() + "” has no page “" + Names.shown(page) + "”."));
     }
 
     /** The places of its pages. */
@@ -118,7 +119,7 @@ public record SiteDocument(
     public SitePiece piece(String piece) {
         return Optional.ofNullable(pieces.get(piece))
                 .orElseThrow(() -> new NoSuchElementException(
-                        "The site “" + name + "” has no piece “" + Names.shown(piece) + "”."));
+                        "The site “" + name() + "” has no piece “" + Names.shown(piece) + "”."));
     }
 
     /** The first page that holds a piece. */
@@ -144,11 +145,11 @@ public record SiteDocument(
     public SitePage pageOf(Scope spot) {
         return findPageOf(spot)
                 .orElseThrow(() -> new NoSuchElementException(
-                        "The site “" + name + "” has no place “" + Names.shown(spot.name()) + "”."));
+                        "The site “" + name() + "” has no place “" + Names.shown(spot.name()) + "”."));
     }
 
     SiteDocument withPages(List<SitePage> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, others, written, pieces, css);
+        return new SiteDocument(slug, plate, look, scheme, others, written, pieces, css);
     }
 
     /** The same with a page in place of that of its address, or at the end. */
@@ -161,15 +162,15 @@ public record SiteDocument(
     }
 
     SiteDocument withWritten(Map<Place.InScope, Group> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, new TreeMap<>(others), pieces, css);
+        return new SiteDocument(slug, plate, look, scheme, pages, new TreeMap<>(others), pieces, css);
     }
 
     SiteDocument withPieces(Map<String, SitePiece> others) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, new TreeMap<>(others), css);
+        return new SiteDocument(slug, plate, look, scheme, pages, written, new TreeMap<>(others), css);
     }
 
     SiteDocument withCss(String other) {
-        return new SiteDocument(slug, name, tagline, look, scheme, pages, written, pieces, other);
+        return new SiteDocument(slug, plate, look, scheme, pages, written, pieces, other);
     }
 
     /** The same site under another short name, with all its places. */
@@ -181,6 +182,6 @@ public record SiteDocument(
                                 place.scope().level(), otherSlug, place.scope().name()),
                         place.under()),
                 tokens));
-        return new SiteDocument(otherSlug, otherName, tagline, look, scheme, pages, moved, pieces, css);
+        return new SiteDocument(otherSlug, plate.called(otherName), look, scheme, pages, moved, pieces, css);
     }
 }

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageChange;
 import org.umberloom.core.page.PageChanges;
 import org.umberloom.core.page.PageMarkup;
@@ -19,8 +22,18 @@ import org.umberloom.core.token.TokenPath;
 public final class SiteEdits {
     private SiteEdits() {}
 
-    public static SiteEdit nameplate(String name, String tagline) {
-        return new SiteEdit("name and tagline", List.of(new SitePart.Nameplate(name.trim(), tagline.trim())));
+    /** What the site shows of itself, on all its pages; in pieces of the theme it stays as the theme says. */
+    public static SiteEdit nameplate(SiteDocument site, Nameplate plate) {
+        List<SitePart> parts = new ArrayList<>(List.of(new SitePart.OfPlate(plate)));
+        Set<String> ofTheme = site.pieces().values().stream()
+                .filter(SitePiece::ofTheme)
+                .map(SitePiece::name)
+                .collect(Collectors.toSet());
+        for (SitePage page : site.pages()) {
+            String html = plate.on(page.html(), ofTheme);
+            if (!html.equals(page.html())) parts.add(SitePart.Page.of(page.withHtml(html)));
+        }
+        return new SiteEdit("nameplate", parts);
     }
 
     public static SiteEdit look(Map<String, String> contexts, SchemePolicy scheme) {

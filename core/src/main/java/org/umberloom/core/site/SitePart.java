@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.token.Group;
 
@@ -19,13 +20,13 @@ public sealed interface SitePart {
     /** Which part it is: two of one key take each other's place. */
     String key();
 
-    record Nameplate(String name, String tagline) implements SitePart {
+    /** What it shows of itself. */
+    record OfPlate(Nameplate plate) implements SitePart {
         @Override
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
                     site.slug(),
-                    name,
-                    tagline,
+                    plate,
                     site.look(),
                     site.scheme(),
                     site.pages(),
@@ -36,7 +37,7 @@ public sealed interface SitePart {
 
         @Override
         public SitePart from(SiteDocument site) {
-            return new Nameplate(site.name(), site.tagline());
+            return new OfPlate(site.plate());
         }
 
         @Override
@@ -51,8 +52,7 @@ public sealed interface SitePart {
         public SiteDocument in(SiteDocument site) {
             return new SiteDocument(
                     site.slug(),
-                    site.name(),
-                    site.tagline(),
+                    site.plate(),
                     contexts,
                     scheme,
                     site.pages(),

@@ -28,6 +28,7 @@ public final class Difference {
         scopes(from, to, edits);
         pictures(Picture.of(from), Picture.of(to), edits);
         pieces(SharedPiece.of(from), SharedPiece.of(to), edits);
+        if (!OwnStyle.of(from).equals(OwnStyle.of(to))) edits.add(new Edit.SetStyle(OwnStyle.of(to)));
         List<Edit> made = new ArrayList<>(edits);
         ThemeDocument current = new Edit.Batch(label, made).applyTo(from).theme();
         if (!current.order().equals(to.order())) edits.add(new Structure.Reorder(to.order()));

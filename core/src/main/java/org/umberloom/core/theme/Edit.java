@@ -39,6 +39,7 @@ public sealed interface Edit extends Asked
                 Edit.SetDescription,
                 Edit.SetPicture,
                 Edit.SetPiece,
+                Edit.SetStyle,
                 Edit.Batch,
                 Structure {
     Applied applyTo(ThemeDocument theme);
@@ -424,6 +425,31 @@ public sealed interface Edit extends Asked
         @Override
         public String label() {
             return picture.isPresent() ? "the picture " + name : "take away the picture " + name;
+        }
+    }
+
+    /** Gives the theme a style sheet of its own; an empty one takes it away. */
+    record SetStyle(String css) implements Edit {
+        /** @throws IllegalArgumentException for too long a text */
+        public SetStyle {
+            if (css.length() > OwnStyle.LONGEST)
+                throw new IllegalArgumentException(
+                        "A style sheet has at most " + OwnStyle.LONGEST + " letters; this has " + css.length() + ".");
+        }
+
+        @Override
+        public Applied applyTo(ThemeDocument theme) {
+            return new Applied(OwnStyle.with(theme, css), new SetStyle(OwnStyle.of(theme)));
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(Touch.THEME, "css"));
+        }
+
+        @Override
+        public String label() {
+            return css.isEmpty() ? "own style sheet taken away" : "own style sheet";
         }
     }
 

@@ -112,6 +112,18 @@ public record Meaning(Kind kind, Map<String, String> contexts) {
                 .orElse("");
     }
 
+    /** Whether a combination is seen in the dark. */
+    public static boolean isDark(ThemeDocument theme, Combination combination) {
+        return scheme(theme)
+                .filter(scheme -> scheme.dark()
+                        .equals(combination
+                                .contexts()
+                                .getOrDefault(
+                                        scheme.modifier(),
+                                        theme.modifier(scheme.modifier()).defaultContext())))
+                .isPresent();
+    }
+
     /** The first modifier in the order that is a scheme. */
     public static Optional<Scheme> scheme(ThemeDocument theme) {
         return first(theme, Kind.SCHEME).map(name -> {

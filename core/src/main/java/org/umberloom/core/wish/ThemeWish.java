@@ -6,8 +6,10 @@ import java.util.Optional;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.propose.ContrastProposal;
 import org.umberloom.core.propose.SchemeProposal;
+import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Seen;
@@ -42,6 +44,14 @@ public sealed interface ThemeWish extends Wish {
                 values.put(path, seen.value(type, text));
             });
             return Dressing.edit(seen.theme(), values);
+        }
+    }
+
+    /** A style sheet of the theme's own, as far as it can be read and may stand there; an empty one takes it away. */
+    record Style(String css) implements ThemeWish {
+        @Override
+        public Edit in(Seen seen) {
+            return new Edit.SetStyle(OwnSheet.of(css, PageCleaning::reaches).text());
         }
     }
 

@@ -95,10 +95,11 @@ final class EditsOfEveryKind {
             new Edit.SetPiece(
                     "tide",
                     Optional.of(new SharedPiece("Tide", true, List.of("landing"), "<p data-piece=\"tide\">Low</p>"))),
-            new Edit.SetPiece("tide", Optional.empty()));
+            new Edit.SetPiece("tide", Optional.empty()),
+            new Edit.SetStyle("h1 { rotate: 1deg; }"));
 
     /** How many of the last came after edits had one language. */
-    static final int NEWER = 2;
+    static final int NEWER = 3;
 
     private EditsOfEveryKind() {}
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.token.ColorValue;
@@ -49,7 +50,15 @@ class SiteDocumentTest {
                 Scope.page("quay", any.slug()),
                 Scope.spot("quay", any.slug() + ".1", false));
         return switch (random.nextInt(7)) {
-            case 0 -> SiteEdits.nameplate("Quay " + random.nextInt(9), "Line " + random.nextInt(9));
+            case 0 ->
+                SiteEdits.nameplate(
+                        site,
+                        new Nameplate(
+                                "Quay " + random.nextInt(9),
+                                random.nextBoolean() ? "" : "Line " + random.nextInt(9),
+                                random.nextBoolean() ? "" : "sign.svg",
+                                random.nextBoolean() ? "" : "sign-dark.svg",
+                                random.nextBoolean() ? "" : "icon.png"));
             case 1 ->
                 SiteEdits.look(
                         Map.of("look", "freight"), SchemePolicy.values()[random.nextInt(SchemePolicy.values().length)]);
@@ -163,8 +172,8 @@ class SiteDocumentTest {
 
     @Test
     void editsOfOnePartMeetAndOthersDoNot() {
-        SiteEdit one = SiteEdits.nameplate("A", "");
-        SiteEdit other = SiteEdits.nameplate("B", "");
+        SiteEdit one = SiteEdits.nameplate(site(), Nameplate.of("A"));
+        SiteEdit other = SiteEdits.nameplate(site(), Nameplate.of("B"));
         assertThat(one.meets(other)).isTrue();
         assertThat(one.meets(SiteEdits.order(List.of()))).isFalse();
     }

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import type { Schemas } from '$lib/api/client';
+  import TextValue from '$lib/ui/TextValue.svelte';
+  import PictureWell from './PictureWell.svelte';
+
+  /** What a site shows of itself, as it stands on a light ground and on a dark one; set where it stands. */
+  let {
+    site,
+    base,
+    onset
+  }: { site: Schemas['WholeSite']; /** Where its pictures lie. */ base: string; onset: (plate: Schemas['Nameplate']) => Promise<string> } =
+    $props();
+
+  const plate = $derived(site.plate);
+  const set = (change: Partial<Schemas['Nameplate']>) => onset({ ...plate, ...change });
+</script>
+
+<div class="flex flex-wrap items-stretch gap-4">
+  <div
+    class="flex min-w-80 grow items-center gap-3 border border-line px-4 py-3"
+    style="background: #fff; color: #1c1a18; --surface-muted: #5c5650"
+  >
+    <PictureWell site={site.slug} label="Logo" value={plate.logo} pictures={site.pictures} {base} onchoose={(logo) => set({ logo })} />
+    <div class="flex min-w-0 grow gap-3">
+      <TextValue label="Name" value={plate.name} width="w-44" oncommit={(name) => set({ name })} />
+      <div class="min-w-0 grow">
+        <TextValue label="Tagline" value={plate.tagline} width="w-full" oncommit={(tagline) => set({ tagline })} />
+      </div>
+    </div>
+  </div>
+  <div class="flex w-80 items-center gap-3 border border-line px-4 py-3" style="background: #1c1a18; color: #fff">
+    <PictureWell
+      site={site.slug}
+      label="Logo in the dark"
+      value={plate.logoDark}
+      pictures={site.pictures}
+      {base}
+      onchoose={(logoDark) => set({ logoDark })}
+    />
+    <span class="min-w-0"
+      ><span class="block truncate font-semibold">{plate.name}</span>
+      <span class="block truncate text-sm">{plate.tagline}</span></span
+    >
+  </div>
+  <div class="flex items-center gap-3 border border-line px-4 py-3">
+    <PictureWell site={site.slug} label="Icon" value={plate.icon} pictures={site.pictures} {base} onchoose={(icon) => set({ icon })} />
+  </div>
+</div>
+<p class="caption mt-1">
+  Where each is shown or hidden is chosen on the bench, under Parts, for the whole site, a kind of pages, a page or its header alone.
+</p>
