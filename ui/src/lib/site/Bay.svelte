@@ -139,12 +139,14 @@
     if (found && path) openAt(target, path, found.roles, !(bench.tab in KIND_OF_TAB));
   }
 
-  /** The spots with names that lie around an element, from wide to narrow. */
+  /** The spots with names that lie around an element, and the piece it lies in as a whole, from wide to narrow. */
   function spots(target: Element): string[] {
     const found: string[] = [];
     for (let one: Element | null = target; one; one = one.parentElement) {
       const scope = one.getAttribute('data-at');
       if (scope && one.hasAttribute('data-spot')) found.unshift(scope);
+      const piece = one.getAttribute('data-at-piece');
+      if (piece) found.unshift(piece);
     }
     return found;
   }
@@ -161,6 +163,13 @@
         words: `this ${one === target ? 'element' : named(one)}${one.hasAttribute('data-piece') ? ', here alone' : scope.includes(':~') ? ', on every page' : ''}`,
         reaching: [...whole, ...spots(one), ...(one.hasAttribute('data-spot') ? [] : [scope])]
       });
+      const piece = one.getAttribute('data-at-piece');
+      if (piece)
+        steps.push({
+          place: `scope:${piece}`,
+          words: `this ${named(one)}, on every page`,
+          reaching: [...whole, ...(one.parentElement ? spots(one.parentElement) : []), piece]
+        });
     }
     const words = [
       'the theme',

@@ -144,6 +144,11 @@ export class LivePage {
   /** A spot itself, or a surface within it. One that has no name yet in the page's markup is given it. */
   #spot(block: string): string {
     const [name = '', surface] = block.split(' ');
+    const piece = /^~(.+)\.0$/.exec(name)?.[1];
+    if (piece !== undefined) {
+      const whole = `[data-piece="${CSS.escape(piece)}"]:not([data-spot])`;
+      return surface === undefined ? whole : `:where(${whole}) [data-surface="${CSS.escape(surface)}"]`;
+    }
     if (!this.document.querySelector(`[data-spot="${CSS.escape(name)}"]`))
       this.document.querySelector(`[data-at$=":${CSS.escape(name)}"]`)?.setAttribute('data-spot', name);
     const spot = `[data-spot="${CSS.escape(name)}"]`;

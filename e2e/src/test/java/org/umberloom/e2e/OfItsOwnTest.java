@@ -8,7 +8,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -140,7 +142,7 @@ class OfItsOwnTest {
                 .isVisible();
         assertThat(dark.locator("header [data-plate=logo]")).isHidden();
         // Hidden in the header of this page alone.
-        line.click();
+        line.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.ALT)));
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("this page"))
                 .check();
         tab("Parts");

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.color.Color;
@@ -97,6 +98,7 @@ class PlacesOfTheBrowserTest {
                 Scope.kindIn(SITE, "article"),
                 Scope.page(SITE, "fares")));
         places.pages().forEach(page -> page.spots().forEach(spot -> scopes.add(spot.scope())));
+        assertThat(scopes).contains(Scope.spot(SITE, "~band.0", true));
         List<Role> roles = Contract.standard().roles().values().stream()
                 .filter(role -> role.type() == TokenType.COLOR || role.type() == TokenType.DIMENSION)
                 .toList();
@@ -147,16 +149,23 @@ class PlacesOfTheBrowserTest {
         region(html, page, List.of("1", "2"), "accent");
         html.append(open(page, 4, "div", "deep"));
         region(html, page, List.of("1", "2", "4"), "deep");
-        // A placement of a piece: its own name is this page's, those within are the same on every page.
-        html.append("</div></div>").append(open(page, 5, "aside", "").replace(">", " data-piece=\"band\">"));
-        region(html, page, List.of("1", "2", "5"), "tint");
+        // A placement of a piece, on one page with a name of its own; those within are the same on every page.
+        boolean own = page.equals("index");
+        html.append("</div></div>")
+                .append((own ? open(page, 5, "aside", "") : "<aside>").replace(">", " data-piece=\"band\">"));
+        List<String> band = own ? List.of("1", "2", "~band.0", "5") : List.of("1", "2", "~band.0");
+        region(html, page, band, "tint");
         html.append(open("~band", 1, "div", "tint"));
-        region(html, page, List.of("1", "2", "5", "~band.1"), "tint");
+        region(html, page, and(band, "~band.1"), "tint");
         html.append(open("~band", 2, "div", ""));
-        region(html, page, List.of("1", "2", "5", "~band.1", "~band.2"), "tint");
+        region(html, page, and(and(band, "~band.1"), "~band.2"), "tint");
         html.append("</div></div></aside><div><div>");
         return html.append("</div></div></section></div></section></body></html>")
                 .toString();
+    }
+
+    private static List<String> and(List<String> spots, String narrower) {
+        return Stream.concat(spots.stream(), Stream.of(narrower)).toList();
     }
 
     private static String open(String page, int spot, String tag, String surface) {
@@ -183,7 +192,7 @@ class PlacesOfTheBrowserTest {
     }
 
     private static boolean isSection(String spot) {
-        return spot.startsWith("~") ? spot.endsWith(".1") : !spot.endsWith(".3");
+        return spot.startsWith("~") ? !spot.endsWith(".2") : !spot.endsWith(".3");
     }
 
     private int compare(Page page, String slug, String kind, Combination look, ThemeDocument theme, String where) {

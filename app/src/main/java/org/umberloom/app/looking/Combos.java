@@ -135,10 +135,9 @@ public record Combos(
         for (SitePlaces.PagePlace page : site.pages()) {
             if (!page.page().equals(shown.get().name())) continue;
             for (SitePlaces.Spot spot : page.spots()) {
-                if (!theme.writesAt(spot.scope())) continue;
-                List<Scope> chain = site.reaching(page, spot);
-                Combination own = bay.at(chain).completedFor(theme);
-                Combination around = bay.at(chain.subList(0, chain.size() - 1)).completedFor(theme);
+                if (!spot.writtenIn(theme)) continue;
+                Combination own = bay.at(site.reaching(page, spot)).completedFor(theme);
+                Combination around = bay.at(site.around(page, spot)).completedFor(theme);
                 looks.add(new SpotLook(spot, resolve.apply(own), resolve.apply(around)));
             }
         }

@@ -33,7 +33,6 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -154,11 +153,10 @@ class PreviewController {
         for (SitePlaces.PagePlace one : site.pages()) {
             if (!one.page().equals(page)) continue;
             for (SitePlaces.Spot spot : one.spots()) {
-                if (!worn.writesAt(spot.scope())) continue;
-                List<Scope> chain = site.reaching(one, spot);
+                if (!spot.writtenIn(worn)) continue;
                 Map<String, String> there = Stylesheet.choosing(
-                        Choices.of(worn, combination.at(chain)),
-                        Choices.of(worn, combination.at(chain.subList(0, chain.size() - 1))));
+                        Choices.of(worn, combination.at(site.reaching(one, spot))),
+                        Choices.of(worn, combination.at(site.around(one, spot))));
                 if (there.isEmpty()) continue;
                 Element at = document.selectFirst(
                         "[" + Stylesheet.SPOT + "=" + spot.scope().name() + "]");

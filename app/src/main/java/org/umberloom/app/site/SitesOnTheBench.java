@@ -153,6 +153,10 @@ class SitesOnTheBench implements WornSites {
 
     /** What people call a spot: what it is and the first words in it. */
     static String words(SiteDocument site, Scope spot) {
+        Optional<String> whole = Spots.wholePiece(spot.name())
+                .flatMap(name -> Optional.ofNullable(site.pieces().get(name)))
+                .map(one -> "the piece “" + one.title() + "”, wherever it stands");
+        if (whole.isPresent()) return whole.get();
         Optional<String> piece = Spots.pieceIn(spot.name())
                 .flatMap(name -> Optional.ofNullable(site.pieces().get(name)))
                 .map(one -> " in the piece “" + one.title() + "”");

@@ -109,7 +109,8 @@ final class Chosen {
         for (SitePlaces.PagePlace page : places.pages()) {
             String root = Stylesheet.selector(Scope.page(places.site(), page.page()));
             List<SitePlaces.Spot> choosing = page.spots().stream()
-                    .filter(spot -> scopes.contains(spot.scope()))
+                    .filter(spot -> scopes.contains(spot.scope())
+                            || spot.piece().filter(scopes::contains).isPresent())
                     .toList();
             collect(
                     theme,

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -14,6 +15,8 @@ import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Recent;
 import org.umberloom.core.page.PageCleaning;
+import org.umberloom.core.page.Pieces;
+import org.umberloom.core.page.Spots;
 import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
@@ -158,8 +161,11 @@ public final class Stylesheet {
         };
     }
 
-    /** What selects a root, or a spot, at a scope. */
-    static String selector(Scope scope) {
+    /** What selects a root, or a spot, at a scope; of a piece as a whole, those placements that say nothing for themselves alone. */
+    public static String selector(Scope scope) {
+        Optional<String> piece = scope.level().isSpot() ? Spots.wholePiece(scope.name()) : Optional.empty();
+        if (piece.isPresent())
+            return "[" + Pieces.PLACED + "=" + CssEscape.string(piece.get()) + "]:not([" + SPOT + "])";
         return "[" + attribute(scope.level()) + "=" + CssEscape.string(scope.name()) + "]";
     }
 

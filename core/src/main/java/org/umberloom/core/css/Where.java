@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -65,7 +66,7 @@ record Where(List<Scope> reaching, String root, String kind, String page, Option
         for (boolean shared : new boolean[] {false, true})
             for (SitePlaces.PagePlace page : places.pages())
                 for (SitePlaces.Spot spot : page.spots())
-                    if (theme.writesAt(spot.scope()) && pages.get(spot.scope()) > 1 == shared)
+                    if (spot.writtenIn(theme) && pages.get(spot.scope()) > 1 == shared)
                         all.add(new Where(
                                 places.reaching(page, spot),
                                 before.add(spot.scope())
@@ -85,8 +86,18 @@ record Where(List<Scope> reaching, String root, String kind, String page, Option
     /** Whether what is written there also reaches pages, or the spot, of another. */
     boolean covers(Where other) {
         if (spot.isPresent())
-            return other.reaching.contains(spot.get().scope()) && (root.isEmpty() || page.equals(other.page));
+            return other.reaching.contains(spot.get().scope())
+                    && (root.isEmpty() || page.equals(other.page))
+                    && !other.apartFrom(spot.get().scope());
         return (kind.isEmpty() || kind.equals(other.kind)) && (page.isEmpty() || page.equals(other.page));
+    }
+
+    /** Whether it lies in a placement that has a name of its own, so that what is written for the whole piece is said there anew. */
+    private boolean apartFrom(Scope piece) {
+        int at = reaching.indexOf(piece) + 1;
+        return Spots.wholePiece(piece.name()).isPresent()
+                && at < reaching.size()
+                && Spots.pieceIn(reaching.get(at).name()).isEmpty();
     }
 
     boolean everywhere() {
@@ -95,6 +106,7 @@ record Where(List<Scope> reaching, String root, String kind, String page, Option
 
     /** The scopes that have a say right around it. */
     List<Scope> around() {
-        return reaching.isEmpty() ? reaching : reaching.subList(0, reaching.size() - 1);
+        int own = spot.flatMap(SitePlaces.Spot::piece).isPresent() ? 2 : 1;
+        return reaching.isEmpty() ? reaching : reaching.subList(0, reaching.size() - own);
     }
 }

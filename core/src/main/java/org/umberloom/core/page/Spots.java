@@ -25,6 +25,8 @@ public final class Spots {
     public static final String NAME = "data-spot";
     /** On a page that is looked at: the scope that each element is, or would be. */
     public static final String AT = "data-at";
+    /** On a page that is looked at: the scope of the piece that an element is a placement of. */
+    public static final String PIECE_AT = "data-at-piece";
     /** On a page that is looked at: where each element stands in the body. */
     public static final String NTH = "data-nth";
 
@@ -53,6 +55,9 @@ public final class Spots {
             Map.entry("figure", "figure"),
             Map.entry("blockquote", "quote"));
 
+    /** Ends the name of a piece as a whole: its own element is the first in it. */
+    private static final String WHOLE = ".0";
+
     private static final int LONGEST = 100;
     private static final int MOST_WORDS = 40;
 
@@ -67,7 +72,7 @@ public final class Spots {
         return new SitePlaces.PagePlace(
                 page,
                 kind,
-                document.body().select("[" + NAME + "]").stream()
+                document.body().select("[" + NAME + "], [" + Pieces.PLACED + "]").stream()
                         .map(element -> spot(site, element))
                         .toList());
     }
@@ -85,11 +90,22 @@ public final class Spots {
                 .map(home -> home.substring(Pieces.MARK.length()));
     }
 
+    /** The name of a piece as a whole, wherever it stands: of all its placements that have no name of their own. */
+    public static String ofPiece(String piece) {
+        return Pieces.MARK + piece + WHOLE;
+    }
+
+    /** The piece that a spot's name means as a whole. */
+    public static Optional<String> wholePiece(String spot) {
+        return spot.endsWith(WHOLE) ? pieceIn(spot) : Optional.empty();
+    }
+
     /** What a name would mean that no element of a page has yet. */
     public static Optional<SitePlaces.Spot> unnamed(String site, String html, String name) {
         Document document = Jsoup.parse(html);
         Optional<Element> element = meant(document, name);
-        element.ifPresent(one -> one.attr(NAME, name));
+        if (wholePiece(name).isPresent()) element.ifPresent(one -> one.removeAttr(NAME));
+        else element.ifPresent(one -> one.attr(NAME, name));
         return element.map(one -> spot(site, one));
     }
 
@@ -135,7 +151,9 @@ public final class Spots {
     public static String named(String html, String name) {
         Document document = Markup.read(html);
         Optional<Element> element = meant(document, name);
-        if (element.isEmpty() || element.get().attr(NAME).equals(name)) return html;
+        if (element.isEmpty()
+                || wholePiece(name).isPresent()
+                || element.get().attr(NAME).equals(name)) return html;
         element.get().attr(NAME, name);
         return document.outerHtml();
     }
@@ -147,6 +165,8 @@ public final class Spots {
             String name = element.hasAttr(NAME) ? element.attr(NAME) : nameOf(element, page, at);
             if (at > 0) {
                 element.attr(AT, Scope.spot(site, name, isSection(element)).toString());
+                if (element.hasAttr(Pieces.PLACED))
+                    element.attr(PIECE_AT, pieceScope(site, element).toString());
                 element.attr(NTH, String.valueOf(at));
             }
             at++;
@@ -168,6 +188,7 @@ public final class Spots {
                             .first())
                     .orElse(null);
             if (around == null && pieceIn(name).isPresent()) return Optional.empty();
+            if (wholePiece(name).isPresent()) return Optional.ofNullable(around);
             List<Element> all = (around == null ? document.body() : around).getAllElements();
             return at > 0 && at < all.size() && !all.get(at).hasAttr(NAME)
                     ? Optional.of(all.get(at))
@@ -183,7 +204,11 @@ public final class Spots {
 
     private static SitePlaces.Spot spot(String site, Element element) {
         Deque<Scope> within = new ArrayDeque<>();
-        for (Element around : element.parents()) if (around.hasAttr(NAME)) within.addFirst(scope(site, around));
+        for (Element around : element.parents()) {
+            if (around.hasAttr(NAME)) within.addFirst(scope(site, around));
+            if (around.hasAttr(Pieces.PLACED)) within.addFirst(pieceScope(site, around));
+        }
+        boolean placed = element.hasAttr(Pieces.PLACED);
         Set<String> surfaces = element.select("[" + Markup.SURFACE + "]").stream()
                 .filter(inner -> inner != element)
                 .map(inner -> inner.attr(Markup.SURFACE))
@@ -193,12 +218,17 @@ public final class Spots {
         all.addAll(element.parents());
         for (Element one : all) need(one, needs);
         return new SitePlaces.Spot(
-                scope(site, element),
+                element.hasAttr(NAME) ? scope(site, element) : pieceScope(site, element),
+                placed && element.hasAttr(NAME) ? Optional.of(pieceScope(site, element)) : Optional.empty(),
                 List.copyOf(within),
                 Markup.surface(element),
                 element.hasAttr(Markup.SURFACE),
                 surfaces,
                 needs);
+    }
+
+    private static Scope pieceScope(String site, Element placement) {
+        return Scope.spot(site, ofPiece(placement.attr(Pieces.PLACED)), isSection(placement));
     }
 
     private static Scope scope(String site, Element element) {

@@ -11,6 +11,7 @@ import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageChange;
 import org.umberloom.core.page.PageChanges;
 import org.umberloom.core.page.PageMarkup;
+import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
@@ -95,7 +96,9 @@ public final class SiteEdits {
         List<SitePart> parts = new ArrayList<>(whole.parts());
         for (Place.InScope place : after.written().keySet()) {
             if (!place.scope().level().isSpot()) continue;
-            String named = Spots.NAME + "=\"" + place.scope().name() + "\"";
+            String named = Spots.wholePiece(place.scope().name())
+                    .map(piece -> Pieces.PLACED + "=\"" + piece + "\"")
+                    .orElse(Spots.NAME + "=\"" + place.scope().name() + "\"");
             if (after.pages().stream().noneMatch(page -> page.html().contains(named)))
                 parts.add(new SitePart.Written(place, Group.EMPTY));
         }

@@ -2,6 +2,7 @@ package org.umberloom.core.theme;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -21,6 +22,7 @@ public record SitePlaces(String site, List<PagePlace> pages) {
      * A section or an element with a name.
      *
      * @param scope    its own
+     * @param piece    the piece as a whole, where it is a placement of one with a name of its own
      * @param within   the spots it lies in, from wide to narrow
      * @param surface  the surface it stands on
      * @param names    whether it names that surface itself
@@ -28,7 +30,18 @@ public record SitePlaces(String site, List<PagePlace> pages) {
      * @param needs    what its elements ask of rules, as in {@code PageUse}
      */
     public record Spot(
-            Scope scope, List<Scope> within, String surface, boolean names, Set<String> surfaces, Set<String> needs) {
+            Scope scope,
+            Optional<Scope> piece,
+            List<Scope> within,
+            String surface,
+            boolean names,
+            Set<String> surfaces,
+            Set<String> needs) {
+        /** Whether a theme writes something for it, or for the piece that it is a placement of. */
+        public boolean writtenIn(ThemeDocument theme) {
+            return theme.writesAt(scope) || piece.filter(theme::writesAt).isPresent();
+        }
+
         public Spot {
             within = List.copyOf(within);
             surfaces = Set.copyOf(surfaces);
@@ -52,9 +65,16 @@ public record SitePlaces(String site, List<PagePlace> pages) {
 
     /** The scopes that reach a spot, from wide to narrow. */
     public List<Scope> reaching(PagePlace page, Spot spot) {
+        List<Scope> chain = around(page, spot);
+        spot.piece.ifPresent(chain::add);
+        chain.add(spot.scope);
+        return chain;
+    }
+
+    /** The scopes that reach what a spot lies in, from wide to narrow. */
+    public List<Scope> around(PagePlace page, Spot spot) {
         List<Scope> chain = new ArrayList<>(reaching(page));
         chain.addAll(spot.within);
-        chain.add(spot.scope);
         return chain;
     }
 }
