@@ -186,10 +186,14 @@ class AccessibilityTest {
 
     private static void look(Page page, ColorScheme scheme, String screen, String rules) {
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme).setReducedMotion(ReducedMotion.REDUCE));
+        // What is only about to be seen has no color yet.
+        page.waitForFunction(
+                "() => [...document.querySelectorAll('[data-sonner-toast]')].every((one) => getComputedStyle(one).opacity === '1')");
         @SuppressWarnings("unchecked")
         List<String> violations = (List<String>) page.evaluate(
                 """
                 async () => {
+                  for (let frame = 0; frame < 3; frame++) await new Promise(requestAnimationFrame);
                   const result = await axe.run(document, { iframes: false, runOnly: %s });
                   if (result.passes.length === 0) throw new Error('no rule was applied');
                   return result.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
