@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Popover } from 'bits-ui';
   import { problemOf, upload } from '$lib/api/client';
 
   /** A picture of a site in its place: one is dropped there, taken from those that the site has, or taken away. */
@@ -34,6 +35,7 @@
       open = message !== '';
     } catch (e) {
       message = e instanceof Error ? e.message : String(e);
+      open = true;
     }
   }
 
@@ -43,13 +45,11 @@
   }
 </script>
 
-<div class="relative">
-  <button
-    class="grid size-14 place-items-center border border-dashed p-1 {over ? 'border-2 border-accent' : 'border-current'}"
-    aria-expanded={open}
+<Popover.Root bind:open>
+  <Popover.Trigger
+    class="grid size-14 shrink-0 place-items-center border border-dashed p-1 {over ? 'border-2 border-accent' : 'border-current'}"
     aria-label="{label}: {value || 'none'}"
     title="{label}: drop a picture here, or click"
-    onclick={() => (open = !open)}
     ondragover={(e) => {
       e.preventDefault();
       over = true;
@@ -64,12 +64,14 @@
     {#if value}<img class="max-h-full max-w-full" src="{base}pictures/{value}" alt="" />{:else}<span class="text-xs leading-tight"
         >{label}</span
       >{/if}
-  </button>
-  {#if open}
-    <div
-      class="absolute top-full left-0 z-20 mt-1 w-64 border border-line bg-raised p-2 text-ink shadow-lg"
-      role="group"
+  </Popover.Trigger>
+  <Popover.Portal>
+    <Popover.Content
+      role="dialog"
       aria-label={label}
+      class="z-40 w-64 rounded-[3px] border border-line bg-raised p-2"
+      sideOffset={4}
+      align="start"
     >
       {#if pictures.length}
         <div class="mb-2 flex max-h-44 flex-wrap gap-1.5 overflow-y-auto">
@@ -96,7 +98,7 @@
         >
         {#if value}<button class="button button-quiet" onclick={() => void choose('')}>None</button>{/if}
       </div>
-    </div>
-  {/if}
-  {#if message}<p class="absolute top-full left-0 z-10 w-56 text-xs leading-4 text-must" role="alert">{message}</p>{/if}
-</div>
+      {#if message}<p class="mt-1 text-xs leading-4 text-must" role="alert">{message}</p>{/if}
+    </Popover.Content>
+  </Popover.Portal>
+</Popover.Root>

@@ -16,10 +16,7 @@
 </script>
 
 <div class="flex flex-wrap items-stretch gap-4">
-  <div
-    class="flex min-w-80 grow items-center gap-3 border border-line px-4 py-3"
-    style="background: #fff; color: #1c1a18; --surface-muted: #5c5650"
-  >
+  <div class="flex min-w-80 grow items-center gap-3 border border-line px-4 py-3 on-white">
     <PictureWell site={site.slug} label="Logo" value={plate.logo} pictures={site.pictures} {base} onchoose={(logo) => set({ logo })} />
     <div class="flex min-w-0 grow gap-3">
       <TextValue label="Name" value={plate.name} width="w-44" oncommit={(name) => set({ name })} />
@@ -28,7 +25,7 @@
       </div>
     </div>
   </div>
-  <div class="flex w-80 items-center gap-3 border border-line px-4 py-3" style="background: #1c1a18; color: #fff">
+  <div class="flex w-80 items-center gap-3 border border-line on-black px-4 py-3">
     <PictureWell
       site={site.slug}
       label="Logo in the dark"

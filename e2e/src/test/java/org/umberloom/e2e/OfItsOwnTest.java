@@ -11,9 +11,12 @@ import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.format.KitArchive;
 
 /** What a theme and a site have of their own: style sheets, a nameplate, a choice at one section. Theme and site are this test's alone. */
 class OfItsOwnTest {
@@ -197,5 +200,38 @@ class OfItsOwnTest {
         other.keyboard().press("Enter");
         assertThat(page.getByText("Galley at sea was changed by somebody else")).isVisible();
         other.close();
+    }
+
+    private Map<String, String> archive(String slug) {
+        Map<String, String> files = new TreeMap<>();
+        KitArchive.read(
+                        page.request()
+                                .get(loom.address() + "/api/sites/" + slug + "/archive.zip")
+                                .body(),
+                        KitArchive.Of.PAGES)
+                .forEach((name, content) ->
+                        files.put(name, new String(content, StandardCharsets.UTF_8).replace(slug, "site")));
+        return files;
+    }
+
+    @Test
+    void aSiteComesOutOfAKitAsItWentIntoIt() {
+        gives("Logo", "sign.svg");
+        gives("Icon", "icon.svg");
+        String theme = bench.replaceFirst(".*/bench/(\\d+).*", "$1");
+        byte[] kit = page.request()
+                .get(loom.address() + "/api/themes/" + theme + "/kit.zip?site=" + site)
+                .body();
+        page.navigate(loom.address() + "/sites");
+        button("Bring one in").click();
+        page.getByLabel("Archive, or pages").setInputFiles(new FilePayload("kit.zip", "application/zip", kit));
+        page.getByLabel("Theme that it wears").selectOption(theme);
+        button("Take it in").click();
+        page.waitForURL("**/sites/copy-of-*");
+        String taken = page.url().replaceFirst(".*/", "");
+        org.assertj.core.api.Assertions.assertThat(taken).isNotEqualTo(site);
+        org.assertj.core.api.Assertions.assertThat(archive(taken))
+                .hasSizeGreaterThan(6)
+                .isEqualTo(archive(site));
     }
 }

@@ -24,6 +24,7 @@ import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePieces;
 import org.umberloom.core.theme.SharedPiece;
@@ -131,10 +132,7 @@ class DemoLoader implements ApplicationRunner {
         String slug = site.get("slug").asString();
         Map<String, String> parts = new LinkedHashMap<>(
                 SiteJson.write(SiteDocument.of(slug, site.get("name").asString(), pages)));
-        if (site.has("tagline"))
-            parts.put(
-                    "nameplate",
-                    json.writeValueAsString(Map.of("name", site.get("name"), "tagline", site.get("tagline"))));
+        if (site.has("nameplate")) parts.put("nameplate", json.writeValueAsString(site.get("nameplate")));
         if (site.has("look"))
             parts.put(
                     "look",
@@ -143,7 +141,10 @@ class DemoLoader implements ApplicationRunner {
             site.get("written")
                     .properties()
                     .forEach(place -> parts.put("at/" + place.getKey(), json.writeValueAsString(place.getValue())));
-        sites.add(SitePieces.wearing(SiteJson.read(slug, parts), SharedPiece.of(worn)), theme, pictures, lead);
+        SiteDocument whole = SitePieces.wearing(SiteJson.read(slug, parts), SharedPiece.of(worn));
+        if (!whole.plate().logo().isEmpty())
+            whole = SiteEdits.nameplate(whole, whole.plate()).applyTo(whole).site();
+        sites.add(whole, theme, pictures, lead);
     }
 
     private static String read(Path file) {

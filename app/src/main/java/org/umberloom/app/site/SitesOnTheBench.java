@@ -227,8 +227,12 @@ class SitesOnTheBench implements WornSites {
         if (base >= draft.revision()) return;
         SiteDocument seen = drafts.before(draft, base);
         Map<Place.InScope, Group> before = change.before().ofSites();
-        change.after().ofSites().forEach((place, tokens) -> {
+        Map<Place.InScope, Group> after = change.after().ofSites();
+        Set<Place.InScope> places = new LinkedHashSet<>(before.keySet());
+        places.addAll(after.keySet());
+        places.forEach(place -> {
             if (!place.scope().site().equals(change.site())) return;
+            Group tokens = after.getOrDefault(place, Group.EMPTY);
             Group was = before.getOrDefault(place, Group.EMPTY);
             Set<TokenPath> paths = new LinkedHashSet<>(tokens.paths());
             paths.addAll(was.paths());
