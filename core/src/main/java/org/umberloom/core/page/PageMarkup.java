@@ -64,7 +64,8 @@ public final class PageMarkup {
 
     /** A page of a kit as it was before it went out. @param outside attributes of the root that it has only there */
     public static String kept(String html, List<String> outside) {
-        Document document = Markup.read(html.stripTrailing());
+        // The line that every page of a kit ends with.
+        Document document = Markup.read(html.endsWith("\n") ? html.substring(0, html.length() - 1) : html);
         outside.forEach(document.selectFirst("html")::removeAttr);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         document.select("link[rel=icon]").remove();
