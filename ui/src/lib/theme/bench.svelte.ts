@@ -273,6 +273,8 @@ export class Bench {
 
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: Edit): Edit {
+    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'spaceSteps' || edit.op === 'onGround')
+      return this.target === '' ? edit : { ...edit, place: this.target };
     if (edit.op !== 'value' && edit.op !== 'member') return edit;
     if (this.target !== '') return { ...edit, place: this.target };
     const scoped = this.writable.some((one) => one.place === edit.place && one.kind === 'scope');

@@ -37,6 +37,8 @@
       await loading.load({ site: page.url.searchParams.get('site') ?? '', page: page.url.searchParams.get('page') ?? '' });
       bench = loading;
       stop = loading.listen();
+      const place = page.url.searchParams.get('place');
+      if (place) loading.aimAt(place);
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }

@@ -130,6 +130,15 @@
     return done(() => store(() => api.PUT('/api/sites/{site}/order', { params: path, body: { base, pages: order } })));
   }
 
+  /** The bench with the page, the place and the role picked. */
+  function onBench(place: Schemas['WholePlace'], role: string): string {
+    const of =
+      site?.pages.find((one) => one.slug === place.page) ??
+      site?.pages.find((one) => place.place.startsWith('scope:site-kind=') && place.place.includes(`:${one.kind}`)) ??
+      site?.pages[0];
+    return `/bench/${site?.themeId}?${new URLSearchParams({ site: slug, page: of?.slug ?? '', role, place: place.place })}`;
+  }
+
   const scheme = $derived(modifiers.find((one) => one.meaning === 'scheme'));
 </script>
 
@@ -356,7 +365,7 @@
                 </p>
                 <ul>
                   {#each place.own as one (one.path)}
-                    <li class="grid grid-cols-[1rem_minmax(0,1fr)_auto] items-baseline gap-2 py-0.5">
+                    <li class="grid grid-cols-[1rem_minmax(0,1fr)_auto_auto] items-baseline gap-2 py-0.5">
                       <span class="size-3 self-center border border-line" style:background={one.group === 'color' ? one.css : 'transparent'}
                       ></span>
                       <span class="min-w-0">
@@ -365,6 +374,11 @@
                           >{one.reason}{one.reason && one.instead ? '. ' : ''}{one.instead ? `Without it ${one.instead}` : ''}</span
                         >
                       </span>
+                      <a
+                        class="button button-quiet h-6 px-1 text-xs text-muted"
+                        aria-label="On the bench: {one.path} at {place.words}"
+                        href={onBench(place, one.path)}>On the bench</a
+                      >
                       <button
                         class="button button-quiet h-6 px-1 text-xs text-muted"
                         aria-label="Follow: {one.path} at {place.words}"

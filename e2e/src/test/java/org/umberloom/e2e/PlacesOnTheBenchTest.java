@@ -106,6 +106,32 @@ class PlacesOnTheBenchTest {
         shown("22rem", "36rem", "36rem");
     }
 
+    private String step(String selector) {
+        return (String) frame(0).locator(selector)
+                .first()
+                .evaluate("(one) => getComputedStyle(one).getPropertyValue('--space-5')");
+    }
+
+    /** What a recipe computes, too: the whole scale is another within that section. */
+    @Test
+    void oneSectionHasAScaleOfItsOwn() {
+        place("this section “The blue card”").check();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space"))
+                .click();
+        String before = step("main > ol");
+        org.assertj.core.api.Assertions.assertThat(before).isNotEmpty().isEqualTo(step("section p"));
+        Locator base = page.getByLabel("Base", new Page.GetByLabelOptions().setExact(true));
+        base.fill("31");
+        base.press("Enter");
+        page.waitForCondition(
+                () -> step("main > ol").equals(before) && !step("section p").equals(before));
+        assertThat(base).hasValue("31");
+        page.reload();
+        frame(0).locator("section h2").waitFor();
+        page.waitForCondition(
+                () -> step("main > ol").equals(before) && !step("section p").equals(before));
+    }
+
     @Test
     void theRulerIsWalkedWithArrowKeysAndWiderPlacesReachFurther() {
         page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))

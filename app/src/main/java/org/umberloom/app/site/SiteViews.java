@@ -192,15 +192,18 @@ class SiteViews {
             Worn standing = Worn.of(without);
             Resolution here = Resolution.of(worn, around.at(place.scope()).completedFor(worn));
             List<OwnView> own = new ArrayList<>();
-            tokens.forEachToken((path, token, type) -> own.add(new OwnView(
-                    path.dotted(),
-                    RoleGroups.of(
-                            path.dotted(),
-                            type.or(() -> token.value().type()).orElse(org.umberloom.core.token.TokenType.NUMBER)),
-                    ValueText.write(token.value()),
-                    css(here, path),
-                    token.meta().description().orElse(""),
-                    instead(standing, without, path))));
+            tokens.forEachToken((path, token, type) -> {
+                if (RoleGroups.grows(tokens, path)) return;
+                own.add(new OwnView(
+                        path.dotted(),
+                        RoleGroups.of(
+                                path.dotted(),
+                                type.or(() -> token.value().type()).orElse(org.umberloom.core.token.TokenType.NUMBER)),
+                        ValueText.write(token.value()),
+                        css(here, path),
+                        token.meta().description().orElse(""),
+                        instead(standing, without, path)));
+            });
             tokens.group(TokenPath.of(Choices.GROUP))
                     .ifPresent(group -> group.children().forEach((name, node) -> Optional.ofNullable(
                                     Contract.standard().choices().get(name))

@@ -2,8 +2,10 @@ package org.umberloom.app.space;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.umberloom.app.looking.Combos;
@@ -66,23 +68,26 @@ public record SpaceView(
 
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
-        List<SpaceScaleView> scales = new ArrayList<>();
+        // A place that grows a scale itself shows in place of a wider one.
+        Map<String, SpaceScaleView> scales = new LinkedHashMap<>();
         Set<String> grown = new HashSet<>();
         for (Place place : combos.applying())
             combos.theme().at(place).forEachGroup((path, group) -> {
                 Recipe recipe = Recipes.of(group).orElse(null);
                 if (recipe != null) grown.add(path.dotted());
                 if (recipe instanceof Recipe.SpaceSteps steps)
-                    scales.add(new SpaceScaleView(
+                    scales.put(
                             path.dotted(),
-                            place.toString(),
-                            steps.scale().base(),
-                            steps.scale().factors(),
-                            below(standard, path.dotted())));
+                            new SpaceScaleView(
+                                    path.dotted(),
+                                    place.toString(),
+                                    steps.scale().base(),
+                                    steps.scale().factors(),
+                                    below(standard, path.dotted())));
             });
         Worn worn = Worn.of(standard);
         return new SpaceView(
-                scales,
+                List.copyOf(scales.values()),
                 found(standard, grown),
                 roles(worn, "gap."),
                 roles(worn, "shape."),

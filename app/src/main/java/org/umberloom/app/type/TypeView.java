@@ -1,6 +1,7 @@
 package org.umberloom.app.type;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.umberloom.app.looking.Combos;
@@ -62,17 +63,21 @@ public record TypeView(
 
     public static TypeView of(Combos combos) {
         Resolution standard = combos.standard();
-        List<TypeScaleView> scales = new ArrayList<>();
+        // A place that grows a scale itself shows in place of a wider one.
+        Map<TokenPath, TypeScaleView> scales = new LinkedHashMap<>();
         for (Place place : combos.applying())
             combos.theme().at(place).forEachGroup((path, group) -> {
                 if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
-                    scales.add(scale(standard, place, path, steps.scale()));
+                    scales.put(path, scale(standard, place, path, steps.scale()));
             });
         List<StyleView> styles = new ArrayList<>();
         for (Resolved token : standard.tokens().values())
             if (token.value() instanceof TypographyValue value) styles.add(style(token, value));
         return new TypeView(
-                values(standard, TokenType.FONT_FAMILY), values(standard, TokenType.FONT_WEIGHT), scales, styles);
+                values(standard, TokenType.FONT_FAMILY),
+                values(standard, TokenType.FONT_WEIGHT),
+                List.copyOf(scales.values()),
+                styles);
     }
 
     private static List<ValueView> values(Resolution resolution, TokenType type) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.umberloom.core.contract.Choices;
+import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
@@ -24,11 +25,24 @@ public final class RoleGroups {
     /** How many tokens and choices a tree holds of each group. */
     public static Map<String, Integer> in(Group tokens) {
         Map<String, Integer> counts = new TreeMap<>();
-        tokens.forEachToken((path, token, type) -> counts.merge(
-                of(path.dotted(), type.or(() -> token.value().type()).orElse(TokenType.NUMBER)), 1, Integer::sum));
+        tokens.forEachToken((path, token, type) -> {
+            if (!grows(tokens, path))
+                counts.merge(
+                        of(path.dotted(), type.or(() -> token.value().type()).orElse(TokenType.NUMBER)),
+                        1,
+                        Integer::sum);
+        });
         tokens.group(TokenPath.of(Choices.GROUP))
                 .ifPresent(choices -> counts.merge(CHOICE, choices.children().size(), Integer::sum));
         return counts;
+    }
+
+    /** Whether a token of a tree grows from a seed that stands in it too, so that it is no value of its own. */
+    public static boolean grows(Group tokens, TokenPath path) {
+        return Recipes.computing(tokens, path)
+                .filter(hue ->
+                        Recipes.seedOf(tokens.group(hue).orElse(Group.EMPTY)).isPresent())
+                .isPresent();
     }
 
     /** The group of a token. */

@@ -14,6 +14,7 @@ import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
@@ -129,7 +130,8 @@ public final class SiteEdits {
     /** What is written at a place gone: at one path, or everything where none is given. */
     public static SiteEdit follow(SiteDocument site, Place.InScope place, Optional<TokenPath> path) {
         Group tokens = site.written().getOrDefault(place, Group.EMPTY);
-        Group left = path.map(one -> tokens.without(tokens.highestAlone(one))).orElse(Group.EMPTY);
+        Group left = path.map(one -> tokens.without(tokens.highestAlone(Recipes.whole(tokens, one))))
+                .orElse(Group.EMPTY);
         return new SiteEdit(
                 path.map(one -> one + " follows again").orElse("everything at a place follows again"),
                 List.of(new SitePart.Written(place, left)));

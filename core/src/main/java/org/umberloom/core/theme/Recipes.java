@@ -102,6 +102,11 @@ public final class Recipes {
                 .filter(group -> root.group(group).flatMap(Recipes::of).isPresent());
     }
 
+    /** What goes when a token goes: with a seed all that grows from it. */
+    public static TokenPath whole(Group root, TokenPath path) {
+        return path.name().equals(Recipe.HueRamp.SEED) ? governing(root, path).orElse(path) : path;
+    }
+
     /** The group whose recipe computes the token at a path: not its seed, and not a detached token. */
     public static Optional<TokenPath> computing(Group root, TokenPath path) {
         if (root.token(path).map(Token::detached).orElse(true)) return Optional.empty();

@@ -55,10 +55,8 @@ public sealed interface ScaleWish extends Wish {
         public Edit in(Seen seen) {
             Optional<Recipe.Tint> tint = tintFrom.filter(from -> !from.isEmpty())
                     .map(from -> new Recipe.Tint(TokenPath.of(from), 0, tintChroma.orElse(0.0)));
-            return new Edit.SetRecipe(
-                    place,
-                    path,
-                    new Recipe.HueRamp(stops, new RampShape(hueLight, hueDark, chromaLight, chromaDark), tint));
+            RampShape shape = new RampShape(hueLight, hueDark, chromaLight, chromaDark);
+            return recipe(seen, place, path, new Recipe.HueRamp(stops, shape, tint));
         }
     }
 
@@ -77,16 +75,14 @@ public sealed interface ScaleWish extends Wish {
             implements ScaleWish {
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetRecipe(
-                    place,
-                    path,
-                    new Recipe.TypeSteps(new TypeScale(
-                            new TypeScale.End(narrowBase, narrowRatio),
-                            new TypeScale.End(wideBase, wideRatio),
-                            narrowViewport,
-                            wideViewport,
-                            smallest,
-                            largest)));
+            TypeScale scale = new TypeScale(
+                    new TypeScale.End(narrowBase, narrowRatio),
+                    new TypeScale.End(wideBase, wideRatio),
+                    narrowViewport,
+                    wideViewport,
+                    smallest,
+                    largest);
+            return recipe(seen, place, path, new Recipe.TypeSteps(scale));
         }
     }
 
@@ -98,7 +94,7 @@ public sealed interface ScaleWish extends Wish {
 
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetRecipe(place, path, new Recipe.SpaceSteps(new SpaceScale(base, factors)));
+            return recipe(seen, place, path, new Recipe.SpaceSteps(new SpaceScale(base, factors)));
         }
     }
 
@@ -108,6 +104,10 @@ public sealed interface ScaleWish extends Wish {
         public Edit in(Seen seen) {
             return Takeover.of(seen.theme(), path, name).edit();
         }
+    }
+
+    private static Edit recipe(Seen seen, Place place, TokenPath path, Recipe recipe) {
+        return Brought.to(seen, place, path, new Edit.SetRecipe(place, path, recipe));
     }
 
     private static void few(int steps) {

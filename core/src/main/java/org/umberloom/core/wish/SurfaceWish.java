@@ -2,6 +2,7 @@ package org.umberloom.core.wish;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.ground.Ground;
@@ -10,6 +11,7 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.TokenPath;
 
 /** Wishes about surfaces and what they stand on. */
@@ -50,14 +52,23 @@ public sealed interface SurfaceWish extends Wish {
     record OnGround(Place place, TokenPath path, Optional<Lying> ground) implements SurfaceWish {
         @Override
         public Edit in(Seen seen) {
-            Group surface = seen.theme()
-                    .at(place)
-                    .group(path)
+            Optional<Group> there = seen.theme().at(place).group(path);
+            Group surface = there.or(
+                            () -> seen.theme().applying(seen.resolution().combination()).stream()
+                                    .flatMap(one -> seen.theme().at(one).group(path).stream())
+                                    .reduce((wider, narrower) ->
+                                            Ground.readable(narrower).isPresent() ? narrower : wider))
                     .orElseThrow(
                             () -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
             Optional<Ground> lying = ground.map(one -> one.over(Ground.readable(surface)));
             String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
-            return new Edit.Batch(label, List.of(new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))));
+            return new Edit.Batch(
+                    label,
+                    List.of(
+                            there.isPresent()
+                                    ? new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))
+                                    : new Edit.Put(
+                                            place, path, new Group(Map.of(), Ground.with(Meta.NONE, lying)), -1)));
         }
     }
 

@@ -7,9 +7,12 @@ import org.umberloom.core.contract.Homes;
 import org.umberloom.core.theme.Bulk;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Operation;
@@ -25,8 +28,12 @@ public sealed interface ValueWish extends Wish {
     record Value(Optional<Place> place, TokenPath path, String text) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetValue(
-                    place.orElseGet(() -> seen.placeOf(path)), path, seen.value(seen.typeOf(path), text));
+            Place at = place.orElseGet(() -> seen.placeOf(path));
+            Edit edit = new Edit.SetValue(at, path, seen.value(seen.typeOf(path), text));
+            // The shades that grow from a seed follow it wherever it is written.
+            return path.name().equals(Recipe.HueRamp.SEED) && path.parent().isPresent()
+                    ? Brought.to(seen, at, path.parent().get(), edit)
+                    : edit;
         }
     }
 
@@ -95,8 +102,8 @@ public sealed interface ValueWish extends Wish {
     record Delete(Place place, TokenPath path) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
-            TokenPath gone =
-                    place instanceof Place.InScope ? seen.theme().at(place).highestAlone(path) : path;
+            Group root = seen.theme().at(place);
+            TokenPath gone = place instanceof Place.InScope ? root.highestAlone(Recipes.whole(root, path)) : path;
             return new Edit.Remove(place, gone);
         }
     }
