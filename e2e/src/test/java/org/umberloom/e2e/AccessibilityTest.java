@@ -14,6 +14,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Every screen against the WCAG 2.2 A and AA rules of axe-core (version as in ui/package-lock.json). */
 class AccessibilityTest {
     private final Loom loom = Loom.withDemo();
+    private static final String ALL = "['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']";
+    private static final String COLORS = "{ type: 'rule', values: ['color-contrast'] }";
     /** What axe is asked to run. */
     private String rules;
 
@@ -23,9 +25,7 @@ class AccessibilityTest {
             value = ColorScheme.class,
             names = {"LIGHT", "DARK"})
     void noScreenViolatesARule(ColorScheme scheme) throws IOException {
-        rules = scheme == ColorScheme.DARK
-                ? "{ type: 'rule', values: ['color-contrast'] }"
-                : "['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']";
+        rules = scheme == ColorScheme.DARK ? COLORS : ALL;
         Page page = Browsers.signedIn(loom, scheme);
         check(page, "library");
         button(page, "New theme").click();
