@@ -144,22 +144,22 @@ export class LivePage {
   /** A spot itself, or a surface within it. One that has no name yet in the page's markup is given it. */
   #spot(block: string): string {
     const [name = '', surface] = block.split(' ');
-    const piece = /^~(.+)\.0$/.exec(name)?.[1];
-    if (piece !== undefined) {
-      const whole = `[data-piece="${CSS.escape(piece)}"]:not([data-spot])`;
-      return surface === undefined ? whole : `:where(${whole}) [data-surface="${CSS.escape(surface)}"]`;
-    }
-    if (!this.document.querySelector(`[data-spot="${CSS.escape(name)}"]`))
-      this.document.querySelector(`[data-at$=":${CSS.escape(name)}"]`)?.setAttribute('data-spot', name);
-    const spot = `[data-spot="${CSS.escape(name)}"]`;
-    return surface === undefined ? `${spot}[data-spot]` : `:where(${spot}) [data-surface="${CSS.escape(surface)}"]`;
+    const escaped = CSS.escape(name);
+    const piece = `[data-at-whole="${escaped}"]`;
+    const whole = this.document.querySelector(piece) !== null;
+    if (!whole && !this.document.querySelector(`[data-spot="${escaped}"]`))
+      this.document.querySelector(`[data-at-name="${escaped}"]`)?.setAttribute('data-spot', name);
+    // A placement with a name of its own says itself what the piece says.
+    const spot = whole ? `${piece}:not([data-spot])` : `[data-spot="${escaped}"][data-spot]`;
+    return surface === undefined ? spot : `:where(${spot}) [data-surface="${CSS.escape(surface)}"]`;
   }
 
   /** An own style sheet in place of the one that the page was loaded with. @param css the block of that cascade layer; empty for none */
   own(layer: string, css: string) {
+    if (this.#own[layer] === css) return;
     const Block = (this.document.defaultView as (Window & typeof globalThis) | null)?.CSSLayerBlockRule;
     const sheet = [...this.document.styleSheets].find((one) => one.href?.includes('theme.css'));
-    if (!Block || !sheet || this.#own[layer] === css) return;
+    if (!Block || !sheet) return;
     this.#own[layer] = css;
     for (let at = sheet.cssRules.length - 1; at >= 0; at--) {
       const rule = sheet.cssRules[at];

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
  * until it follows again. The site is a copy, the theme one of this test alone.
  */
 class PlacesOnTheBenchTest {
+    private static final String PIECE = "section[data-piece=co-operative]";
     private final Loom loom = Loom.withDemo();
     private Page page;
     private String site;
@@ -130,6 +131,42 @@ class PlacesOnTheBenchTest {
         frame(0).locator("section h2").waitFor();
         page.waitForCondition(
                 () -> step("main > ol").equals(before) && !step("section p").equals(before));
+    }
+
+    /** Something is written for a piece wherever it stands, and for what lies in it: seen at once, and by the page itself. */
+    @Test
+    void aPieceDiffersWhereverItStands() {
+        String theme = page.url().replaceFirst(".*/bench/(\\d+).*", "$1");
+        page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .selectOption(site + "/index");
+        Locator words = frame(0).locator(PIECE + " p").first();
+        words.click();
+        place("this section “One co-operative”, on every page").check();
+        widen("21rem");
+        page.waitForCondition(() -> shows(0, PIECE + " p", "21rem") && shows(0, "main", "40rem"));
+        words.click();
+        place("this element, on every page").check();
+        widen("19rem");
+        page.waitForCondition(() -> shows(0, PIECE + " p", "19rem") && shows(0, PIECE + " h2", "21rem"));
+        place("this section “One co-operative”, on every page").check();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
+                .click();
+        page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName("Parts").setExact(true))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Headings"))
+                .click();
+        button("all in capitals").click();
+        assertThat(frame(0).locator(PIECE + " h2")).hasCSS("text-transform", "uppercase");
+        assertThat(frame(0).locator("main > h2, main > section:not([data-piece]) h1")
+                        .first())
+                .hasCSS("text-transform", "none");
+        page.navigate(loom.address() + "/preview/" + theme + "/draft/site/" + site + "/index.html?still=true");
+        assertThat(page.locator(PIECE + " h2")).hasCSS("text-transform", "uppercase");
+        assertThat(page.locator("main > section:not([data-piece]) h1, main > h2")
+                        .first())
+                .hasCSS("text-transform", "none");
     }
 
     @Test

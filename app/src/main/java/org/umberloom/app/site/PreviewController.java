@@ -158,8 +158,7 @@ class PreviewController {
                         Choices.of(worn, combination.at(site.reaching(one, spot))),
                         Choices.of(worn, combination.at(site.around(one, spot))));
                 if (there.isEmpty()) continue;
-                Element at = document.selectFirst(
-                        "[" + Stylesheet.SPOT + "=" + spot.scope().name() + "]");
+                Element at = document.selectFirst(Stylesheet.selector(spot.scope()));
                 if (at != null) at.getAllElements().forEach(element -> there.forEach(element::attr));
             }
         }

@@ -27,6 +27,10 @@ public final class Spots {
     public static final String AT = "data-at";
     /** On a page that is looked at: the scope of the piece that an element is a placement of. */
     public static final String PIECE_AT = "data-at-piece";
+    /** On a page that is looked at: the name that each element has or would be given. */
+    public static final String NAME_AT = "data-at-name";
+    /** On a page that is looked at: the name of the piece as a whole that an element is a placement of. */
+    public static final String WHOLE_AT = "data-at-whole";
     /** On a page that is looked at: where each element stands in the body. */
     public static final String NTH = "data-nth";
 
@@ -165,8 +169,11 @@ public final class Spots {
             String name = element.hasAttr(NAME) ? element.attr(NAME) : nameOf(element, page, at);
             if (at > 0) {
                 element.attr(AT, Scope.spot(site, name, isSection(element)).toString());
-                if (element.hasAttr(Pieces.PLACED))
-                    element.attr(PIECE_AT, pieceScope(site, element).toString());
+                element.attr(NAME_AT, name);
+                if (element.hasAttr(Pieces.PLACED)) {
+                    Scope piece = pieceScope(site, element);
+                    element.attr(PIECE_AT, piece.toString()).attr(WHOLE_AT, piece.name());
+                }
                 element.attr(NTH, String.valueOf(at));
             }
             at++;
