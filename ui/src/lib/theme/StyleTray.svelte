@@ -21,13 +21,9 @@
   onMount(async () => (properties = await ask(() => api.GET('/api/css-properties'))));
   onDestroy(() => bench.tryStyle(''));
 
-  const owners = $derived([
-    { site: '', name: bench.saved?.name ?? '', words: 'on every page of every site' },
-    ...(bench.saved?.sites ?? []).map((one) => ({ site: one.site, name: one.name, words: 'on its own pages, after the theme’s' }))
-  ]);
-  const owner = $derived(owners.find((one) => one.site === site) ?? owners[0]);
-  const storedOf = (of: string) => (of ? bench.saved?.sites.find((one) => one.site === of)?.own.css : bench.saved?.own.css) ?? '';
-  const stored = $derived(storedOf(site));
+  const owner = $derived(bench.owners.find((one) => one.site === site) ?? bench.owners[0]);
+  const stored = $derived(owner?.own.css ?? '');
+  const reach = (of: string) => (of ? 'on its own pages, after the theme’s' : 'on every page of every site');
   const written = $derived(drafts[site] ?? stored);
   const marks = $derived(
     read
@@ -62,7 +58,7 @@
 <div class="flex h-full min-w-[54rem]">
   <Compartment label="Whose style sheet" frame="w-52 shrink-0 border-r border-border" inside="py-1">
     <ul>
-      {#each owners as one (one.site)}
+      {#each bench.owners as one (one.site)}
         <li>
           <button
             class="block w-full px-3 py-1 text-left {one.site === site ? 'bg-chosen' : 'hover:bg-hover'}"
@@ -71,11 +67,10 @@
           >
             <span class="flex items-baseline gap-2"
               ><span class="min-w-0 grow truncate {one.site === site ? 'font-semibold' : ''}">{one.name}</span>
-              {#if (drafts[one.site] ?? storedOf(one.site)) !== storedOf(one.site)}<span class="caption">not stored</span>
-              {:else if storedOf(one.site)}<span class="caption">{counted(storedOf(one.site).split('\n').length - 1, 'line', 'lines')}</span
-                >{/if}</span
+              {#if (drafts[one.site] ?? one.own.css) !== one.own.css}<span class="caption">not stored</span>
+              {:else if one.own.css}<span class="caption">{counted(one.own.css.split('\n').length - 1, 'line', 'lines')}</span>{/if}</span
             >
-            <span class="caption block">{one.words}</span>
+            <span class="caption block">{reach(one.site)}</span>
           </button>
         </li>
       {/each}
@@ -123,7 +118,7 @@
         <p class="text-muted">All of it holds: no fault, nothing from elsewhere, nothing that hides what the theme says.</p>
       {:else}
         <p class="text-muted">
-          Nothing is written. What tokens cannot say can stand here; it comes after everything else, {owner?.words}. Write
+          Nothing is written. What tokens cannot say can stand here; it comes after everything else, {reach(site)}. Write
           <span class="value">--</span> for what the theme gives.
         </p>
       {/if}

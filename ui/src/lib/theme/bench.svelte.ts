@@ -204,6 +204,9 @@ export class Bench {
     void this.look();
   }
 
+  /** Who has a log and a style sheet of their own here: the theme, by no name, and the sites whose pages are in the bays. */
+  readonly owners = $derived(this.saved ? [{ ...this.saved, site: '' }, ...this.saved.sites] : []);
+
   /** What undo and redo would do: in the log of the site that edits go to, else in the theme's. */
   readonly stacks = $derived.by(() => {
     const site = this.saved?.sites.find((one) => one.site === this.looks.site);

@@ -453,10 +453,7 @@
 
       <section class="mt-10" aria-labelledby="done">
         <h2 class="font-display mb-1 text-xl text-heading" id="done">What was done</h2>
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
-        <div class="max-h-72 max-w-3xl overflow-y-auto" tabindex="0" role="group" aria-label="Edits of {site.name}">
-          <DoneList site={slug} revision={site.revision} />
-        </div>
+        <DoneList site={slug} name={site.name} revision={site.revision} frame="max-h-72 max-w-3xl" />
       </section>
 
       <section class="mt-12 flex flex-wrap items-center gap-3 border-t border-border pt-4" aria-label="Delete the site">

@@ -148,7 +148,7 @@ class LeanPlacesOfTheBrowserTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"freight", "galley", "trust"})
+    @ValueSource(strings = {"freight", "galley", "trust", "winter", "crew"})
     void everyDeclarationChangesSomething(String slug) {
         ThemeDocument theme = Demo.theme();
         SiteDocument site = site(slug);

@@ -116,7 +116,11 @@ class ClothService {
     }
 
     static Combination combination(ThemeDocument theme, SiteDocument site) {
-        return new Combination(contexts(theme, site.look(), site.scheme())).completedFor(theme);
+        return combination(theme, site.look(), site.scheme());
+    }
+
+    static Combination combination(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
+        return new Combination(contexts(theme, look, policy)).completedFor(theme);
     }
 
     private static ThemeViews.Weave weave(ThemeDocument theme, Map<String, String> contexts) {

@@ -101,8 +101,7 @@ class CoverageService {
         List<SiteTaking> all = new ArrayList<>();
         for (SiteMapper.UsesRow row : rows) {
             SiteFacts facts = SiteFacts.read(row.facts());
-            Combination look = new Combination(ClothService.contexts(document, facts.look(), facts.scheme()))
-                    .completedFor(document);
+            Combination look = ClothService.combination(document, facts.look(), facts.scheme());
             String choosing = known.computeIfAbsent(look, one -> choosing(document, one));
             // What a site chooses itself is part of what was counted with it.
             if (facts.overrides().containsKey(RoleGroups.CHOICE)) choosing += "+" + row.revision();

@@ -47,7 +47,7 @@ final class OwnCss {
      */
     static Read read(String css, Map<String, String> pages, UnaryOperator<String> layered) {
         if (css.isBlank()) return new Read("", List.of(), List.of(), List.of(), List.of());
-        OwnSheet own = OwnSheet.of(css, PageCleaning::reaches);
+        OwnSheet own = PageCleaning.sheet(css);
         List<String> removed = new ArrayList<>();
         own.removed().forEach((what, count) -> removed.add(count + " " + what));
         return new Read(

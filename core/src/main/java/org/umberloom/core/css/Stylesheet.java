@@ -17,7 +17,6 @@ import org.umberloom.core.limit.Recent;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
-import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.OwnStyle;
@@ -109,7 +108,7 @@ public final class Stylesheet {
     /** What cannot be read at all, in a theme from elsewhere, is as good as none. */
     private static String harmless(String css) {
         try {
-            return OwnSheet.of(css, PageCleaning::reaches).text();
+            return PageCleaning.sheet(css).text();
         } catch (IllegalArgumentException unreadable) {
             return "";
         }

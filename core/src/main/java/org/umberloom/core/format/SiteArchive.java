@@ -237,7 +237,7 @@ public final class SiteArchive {
         });
         StringBuilder css = new StringBuilder();
         sheets.forEach((path, sheet) -> {
-            OwnSheet own = OwnSheet.of(sheet, PageCleaning::reaches);
+            OwnSheet own = PageCleaning.sheet(sheet);
             css.append(own.text());
             own.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
             if (!own.faults().isEmpty())

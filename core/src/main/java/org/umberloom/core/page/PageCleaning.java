@@ -15,6 +15,7 @@ import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.sheet.Declaration;
+import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.sheet.Sheet;
 import org.umberloom.core.sheet.SheetReader;
 
@@ -171,6 +172,15 @@ public final class PageCleaning {
             else kept.append(kept.isEmpty() ? "" : "; ").append(declaration);
         if (kept.isEmpty()) element.removeAttr("style");
         else element.attr("style", kept.toString());
+    }
+
+    /**
+     * A style sheet of somebody's own, so that nothing in it loads anything.
+     *
+     * @throws IllegalArgumentException for a text that is too large, or no style sheet at all
+     */
+    public static OwnSheet sheet(String css) {
+        return OwnSheet.of(css, PageCleaning::reaches);
     }
 
     /** Whether a value of CSS loads something. */

@@ -13,7 +13,6 @@ import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Spots;
-import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
@@ -62,7 +61,7 @@ public record SiteDocument(
         }
         written = Collections.unmodifiableSortedMap(said);
         pieces = Collections.unmodifiableSortedMap(new TreeMap<>(pieces));
-        css = OwnSheet.of(css, PageCleaning::reaches).text();
+        css = PageCleaning.sheet(css).text();
     }
 
     /** A site that differs in nothing. */

@@ -9,7 +9,6 @@ import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.propose.ContrastProposal;
 import org.umberloom.core.propose.SchemeProposal;
-import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Seen;
@@ -51,7 +50,7 @@ public sealed interface ThemeWish extends Wish {
     record Style(String css) implements ThemeWish {
         @Override
         public Edit in(Seen seen) {
-            return new Edit.SetStyle(OwnSheet.of(css, PageCleaning::reaches).text());
+            return new Edit.SetStyle(PageCleaning.sheet(css).text());
         }
     }
 
