@@ -55,8 +55,8 @@
         <div class="mt-5 flex justify-end"><a class="button button-strong h-9" href="/sites/{arrived.slug}">Look at the site</a></div>
       {:else}
         <p class="mt-1 text-muted">
-          An archive of pages with their style sheets and pictures, in any folders, or one that was taken out here. Nothing in it may run or
-          load; what does is taken out and told.
+          An archive of pages with their style sheets and pictures, in any folders, one that was taken out here, or a kit with its sites.
+          Nothing in it may run or load; what does is taken out and told.
         </p>
         <form class="mt-4 flex flex-col gap-4" onsubmit={take}>
           <label class="flex flex-col gap-1"

@@ -74,7 +74,7 @@
       align="start"
     >
       {#if pictures.length}
-        <div class="mb-2 flex max-h-44 flex-wrap gap-1.5 overflow-y-auto">
+        <div class="mb-2 flex max-h-44 flex-wrap gap-1.5 overflow-y-auto p-1">
           {#each pictures as name (name)}
             <button
               class="border p-0.5 {name === value ? 'border-ink outline-2 outline-accent' : 'border-line'}"
