@@ -12,6 +12,8 @@ const SPOT = '@';
  */
 export class LivePage {
   #rules = new Map<string, CSSStyleRule>();
+  /** Rules that say again what a spot takes, by its block. */
+  #anew = new Map<string, CSSStyleRule>();
   #stored: Blocks = {};
   #tried: Blocks = {};
   /** What the document has been given, so that nothing is set twice. */
@@ -100,13 +102,14 @@ export class LivePage {
     const shown = (this.#shown[block] ??= {});
     if (shown[name] === value || this.fixed.includes(name)) return;
     if (name.startsWith('data-')) return this.#choose(block, name, value);
+    const style = name.startsWith('--') ? this.#style(block) : this.#taking(block);
     if (value === undefined) {
       delete shown[name];
-      this.#style(block)?.removeProperty(name);
+      style?.removeProperty(name);
       return;
     }
     shown[name] = value;
-    this.#style(block)?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
+    style?.setProperty(name, value.split('\n').at(this.#wide ? -1 : 0) ?? value);
   }
 
   /** What is chosen is said by an attribute of the root, and of all that lies in a spot where that chooses something else. */
@@ -138,6 +141,16 @@ export class LivePage {
     const at = sheet.insertRule(`${selector} {}`, sheet.cssRules.length);
     const rule = sheet.cssRules[at] as CSSStyleRule;
     this.#rules.set(block, rule);
+    return rule.style;
+  }
+
+  /** What a spot takes anew is a rule of the theme like others, which own style sheets come after. */
+  #taking(block: string): CSSStyleDeclaration | undefined {
+    const known = this.#anew.get(block);
+    if (known) return known.style;
+    const at = this.#spots.insertRule(`@layer site { ${this.#spot(block.slice(SPOT.length))} {} }`, this.#spots.cssRules.length);
+    const rule = (this.#spots.cssRules[at] as CSSLayerBlockRule).cssRules[0] as CSSStyleRule;
+    this.#anew.set(block, rule);
     return rule.style;
   }
 

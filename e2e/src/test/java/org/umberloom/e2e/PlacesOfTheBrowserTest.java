@@ -38,7 +38,7 @@ import org.umberloom.core.token.TokenValue;
 
 /**
  * Values at random places of a site, from all its pages to one element, under random contexts: at every spot Chromium computes
- * what the resolver says, for every color and length, in every look.
+ * what the resolver says, for every color and length, in every look; also for text that has no rule of its own.
  */
 class PlacesOfTheBrowserTest {
     private static final String SITE = "quay";
@@ -189,6 +189,9 @@ class PlacesOfTheBrowserTest {
             html.append("<i data-probe=\"" + probe + "\" data-property=\"" + property + "\" style=\"display:block;"
                     + property + ":var(" + CustomProperties.nameOf(role.general()) + ")\">x</i>");
         }
+        String handed = region.id + " handed down";
+        probed.put(handed, Contract.standard().ofReading("surface.text").orElseThrow());
+        html.append("<i data-probe=\"" + handed + "\" data-property=\"color\">x</i>");
     }
 
     private static boolean isSection(String spot) {

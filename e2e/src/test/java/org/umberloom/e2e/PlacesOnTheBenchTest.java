@@ -205,4 +205,28 @@ class PlacesOnTheBenchTest {
         assertThat(page.getByText("1 element of this site already has something of its own."))
                 .isVisible();
     }
+
+    private String line(String selector) {
+        return (String) frame(0).locator(selector).first().evaluate("(one) => getComputedStyle(one).lineHeight");
+    }
+
+    /** Text of a paragraph is of the page's style by inheritance alone: what is written for it is taken there all the same. */
+    @Test
+    void aParagraphHasALineHeightOfItsOwn() {
+        place("this element").check();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type"))
+                .click();
+        String around = line("section");
+        org.assertj.core.api.Assertions.assertThat(line("section p")).isEqualTo(around);
+        Locator field = page.getByLabel("Line height of body");
+        field.fill("2.25");
+        field.press("Enter");
+        page.waitForCondition(() -> !line("section p").equals(around));
+        String own = line("section p");
+        org.assertj.core.api.Assertions.assertThat(line("section")).isEqualTo(around);
+        page.reload();
+        frame(0).locator("section h2").waitFor();
+        page.waitForCondition(
+                () -> line("section p").equals(own) && line("section").equals(around));
+    }
 }

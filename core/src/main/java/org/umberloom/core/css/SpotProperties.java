@@ -27,6 +27,7 @@ public final class SpotProperties {
         Map<String, String> here = TokenBlocks.on(spot.surface(), own);
         Set<String> differing = TokenBlocks.differing(here, TokenBlocks.on(spot.surface(), around));
         put(blocks, name, here, differing);
+        if (blocks.containsKey(name)) blocks.get(name).putAll(TokenBlocks.takenAnew(spot, differing));
         if (!chosen.isEmpty())
             blocks.computeIfAbsent(name, key -> new LinkedHashMap<>()).putAll(chosen);
         for (String surface : spot.surfaces()) {

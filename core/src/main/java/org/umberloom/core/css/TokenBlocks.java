@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
@@ -278,6 +279,11 @@ final class TokenBlocks {
                 missing.computeIfAbsent(CustomProperties.ROOT, key -> new LinkedHashMap<>())
                         .put(name, value);
         });
+        takenAnew(spot, missing.getOrDefault(CustomProperties.ROOT, Map.of()).keySet())
+                .forEach((property, value) -> {
+                    if (best(where, conditions, dark, CustomProperties.ROOT, property, where::sameSpot)
+                            .isEmpty()) missing.get(CustomProperties.ROOT).put(property, value);
+                });
         for (String surface : surfaces) {
             if (!usage.everything() && !spot.surfaces().contains(surface)) continue;
             wanted.getOrDefault(surface, Map.of()).forEach((name, value) -> {
@@ -290,6 +296,22 @@ final class TokenBlocks {
             });
         }
         return missing;
+    }
+
+    /**
+     * What a spot takes from around it has a value already when it is handed down: where the spot says another, its own is taken
+     * anew (CSS Cascade 5, section 7.2).
+     *
+     * @param said names of the custom properties that the spot says
+     * @return values by CSS properties
+     */
+    static Map<String, String> takenAnew(SitePlaces.Spot spot, Set<String> said) {
+        Map<String, String> taken = new TreeMap<>();
+        spot.handed().forEach((property, reading) -> {
+            String name = CustomProperties.nameOf(reading);
+            if (said.contains(name)) taken.put(property, "var(" + name + ")");
+        });
+        return taken;
     }
 
     /** All properties of what stands on a surface. */
@@ -326,6 +348,7 @@ final class TokenBlocks {
                 Rules.of(theme, Usage.of(spot.needs(), surfacesThere)).readings())
             next.add(CustomProperties.nameOf(reading));
         own.keySet().stream().filter(GroundProperties::isOne).forEach(next::add);
+        spot.handed().values().forEach(reading -> next.add(CustomProperties.nameOf(reading)));
         while (!next.isEmpty()) {
             String name = next.poll();
             if (read.add(name) && own.containsKey(name)) next.addAll(references(own.get(name)));

@@ -72,6 +72,7 @@ public record Ground(
     public static final List<String> SIZES = List.of("cover", "contain", "auto", "120px", "240px", "480px");
 
     private static final String FIELD = "ground";
+    private static final Map<String, Object> PLAIN = Map.of("kind", "plain");
     private static final java.util.regex.Pattern SIZE =
             java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
     private static final java.util.regex.Pattern ROLE = java.util.regex.Pattern.compile("[a-z][a-z-]*");
@@ -98,7 +99,17 @@ public record Ground(
 
     /** The ground of a surface's group. @throws IllegalArgumentException when it has one that cannot be read */
     public static Optional<Ground> of(Group surface) {
-        return surface.meta().own(FIELD).map(Ground::read);
+        return isPlain(surface) ? Optional.empty() : surface.meta().own(FIELD).map(Ground::read);
+    }
+
+    /** Whether a surface's group says that it stands on plain color, whatever a wider place lays there. */
+    public static boolean isPlain(Group surface) {
+        return surface.meta().own(FIELD).filter(PLAIN::equals).isPresent();
+    }
+
+    /** The group's properties saying that. */
+    public static Meta plain(Meta meta) {
+        return meta.withOwn(FIELD, Optional.of(PLAIN));
     }
 
     /** The same; one that cannot be read is as good as none, and {@link Grounds#findings} says so. */

@@ -103,8 +103,10 @@ public final class Grounds {
             Optional<Group> surfaces = theme.at(place).group(TokenPath.of(Surfaces.GROUP));
             if (surfaces.isEmpty()) continue;
             for (Map.Entry<String, Node> child : surfaces.get().children().entrySet())
-                if (child.getValue() instanceof Group surface)
+                if (child.getValue() instanceof Group surface) {
+                    if (Ground.isPlain(surface)) written.remove(child.getKey());
                     Ground.readable(surface).ifPresent(ground -> written.put(child.getKey(), Map.entry(place, ground)));
+                }
         }
         return written;
     }

@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Evaluator;
@@ -42,6 +44,10 @@ final class RulesOfPages {
     /** Every choice at its standard. */
     private static final RulesOfPages STANDARD = choosing(Map.of());
 
+    /** The rules that hold only where something is chosen, whatever that is. */
+    private static final List<Governs> OF_CHOICES = governing(
+            Contract.standard().rules().stream().filter(rule -> rule.choice().isPresent()));
+
     private final List<Governs> all;
 
     private RulesOfPages(List<Governs> all) {
@@ -51,14 +57,16 @@ final class RulesOfPages {
     /** @param chosen values of choices by their names; others stand at their standard */
     static RulesOfPages choosing(Map<String, String> chosen) {
         return KNOWN.computeIfAbsent(
-                Contract.standard().completed(chosen), values -> new RulesOfPages(collect(values)));
+                Contract.standard().completed(chosen),
+                values -> new RulesOfPages(
+                        governing(Contract.standard().rules().stream().filter(rule -> rule.holds(values)))));
     }
 
-    private static List<Governs> collect(Map<String, String> chosen) {
+    private static List<Governs> governing(Stream<PartRule> rules) {
         List<Governs> all = new ArrayList<>();
         Contract contract = Contract.standard();
-        for (PartRule rule : contract.rules()) {
-            if (!rule.holds(chosen) || !rule.rule().within().isEmpty()) continue;
+        for (PartRule rule : rules.toList()) {
+            if (!rule.rule().within().isEmpty()) continue;
             Map<String, String> readings = new LinkedHashMap<>();
             for (Declaration declaration : rule.declarations()) {
                 // What a ground gives besides its color is of no role.
@@ -93,6 +101,40 @@ final class RulesOfPages {
                 return reading.filter(said -> !said.equals(NOTHING));
         }
         return Optional.empty();
+    }
+
+    /**
+     * What an element takes from what is around it: readings by properties. Where a choice has a say in a property, be it here
+     * or where it is taken from, that property is left out.
+     */
+    static Map<String, String> handedDown(Element element) {
+        Map<String, String> handed = new TreeMap<>();
+        for (String property : INHERITED) {
+            Element from = element;
+            while (from != null && !says(from, property)) from = from.parent();
+            if (from == null || from == element || chooses(element, from, property)) continue;
+            governing(from, property).ifPresent(reading -> handed.put(property, reading));
+        }
+        return handed;
+    }
+
+    /** Whether a rule says a property of that very element, other than that what is around says it. */
+    private static boolean says(Element element, String property) {
+        return STANDARD.all.stream()
+                .filter(rule -> rule.readings.containsKey(property) && element.is(rule.selector))
+                .max(Comparator.comparingLong(Governs::rank))
+                .filter(rule -> !rule.readings.get(property).equals(AROUND))
+                .isPresent();
+    }
+
+    private static boolean chooses(Element element, Element last, String property) {
+        return OF_CHOICES.stream()
+                .filter(rule -> rule.readings.containsKey(property))
+                .anyMatch(rule -> {
+                    for (Element one = element; one != last.parent(); one = one.parent())
+                        if (one.is(rule.selector)) return true;
+                    return false;
+                });
     }
 
     /** What elements of a page take by rules of their own: the readings of each, by what wins for each property. */

@@ -231,7 +231,8 @@ public final class Spots {
                 Markup.surface(element),
                 element.hasAttr(Markup.SURFACE),
                 surfaces,
-                needs);
+                needs,
+                RulesOfPages.handedDown(element));
     }
 
     private static Scope pieceScope(String site, Element placement) {

@@ -2,6 +2,7 @@ package org.umberloom.core.theme;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -28,6 +29,8 @@ public record SitePlaces(String site, List<PagePlace> pages) {
      * @param names    whether it names that surface itself
      * @param surfaces named by what lies in it
      * @param needs    what its elements ask of rules, as in {@code PageUse}
+     * @param handed   what it takes from around it without a rule of its own: readings by the CSS properties that take them. A
+     *                 value written for the spot is taken there only if that is said anew
      */
     public record Spot(
             Scope scope,
@@ -36,7 +39,8 @@ public record SitePlaces(String site, List<PagePlace> pages) {
             String surface,
             boolean names,
             Set<String> surfaces,
-            Set<String> needs) {
+            Set<String> needs,
+            Map<String, String> handed) {
         /** Whether a theme writes something for it, or for the piece that it is a placement of. */
         public boolean writtenIn(ThemeDocument theme) {
             return theme.writesAt(scope) || piece.filter(theme::writesAt).isPresent();
@@ -46,6 +50,7 @@ public record SitePlaces(String site, List<PagePlace> pages) {
             within = List.copyOf(within);
             surfaces = Set.copyOf(surfaces);
             needs = Set.copyOf(needs);
+            handed = Map.copyOf(handed);
         }
     }
 

@@ -53,22 +53,25 @@ public sealed interface SurfaceWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             Optional<Group> there = seen.theme().at(place).group(path);
-            Group surface = there.or(
-                            () -> seen.theme().applying(seen.resolution().combination()).stream()
-                                    .flatMap(one -> seen.theme().at(one).group(path).stream())
-                                    .reduce((wider, narrower) ->
-                                            Ground.readable(narrower).isPresent() ? narrower : wider))
+            Optional<Group> around = seen.theme().applying(seen.resolution().combination()).stream()
+                    .takeWhile(one -> !one.equals(place))
+                    .flatMap(one -> seen.theme().at(one).group(path).stream())
+                    .reduce((wider, narrower) ->
+                            Ground.readable(narrower).isPresent() || Ground.isPlain(narrower) ? narrower : wider);
+            Group surface = there.or(() -> around)
                     .orElseThrow(
                             () -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
             Optional<Ground> lying = ground.map(one -> one.over(Ground.readable(surface)));
             String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
+            Meta kept = there.map(Group::meta).orElse(Meta.NONE);
+            boolean hides = lying.isEmpty() && around.flatMap(Ground::readable).isPresent();
+            Meta said = hides ? Ground.plain(kept) : Ground.with(kept, lying);
             return new Edit.Batch(
                     label,
                     List.of(
                             there.isPresent()
-                                    ? new Edit.SetMeta(place, path, Ground.with(surface.meta(), lying))
-                                    : new Edit.Put(
-                                            place, path, new Group(Map.of(), Ground.with(Meta.NONE, lying)), -1)));
+                                    ? new Edit.SetMeta(place, path, said)
+                                    : new Edit.Put(place, path, new Group(Map.of(), said), -1)));
         }
     }
 

@@ -12,7 +12,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Ground;
+import org.umberloom.core.ground.Grounds;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Asked;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
@@ -252,6 +255,20 @@ class WishTest {
                         .scrim())
                 .as("another begins anew")
                 .isTrue();
+    }
+
+    @Test
+    void aNarrowerPlaceStandsOnPlainColorWhereTheThemeLaysAGround() {
+        ThemeDocument dotted = applied(THEME, ground(Map.of("kind", "pattern", "source", "dots")));
+        Asked plain = asked("onGround", "scope:kind=article", "surface.page", null, null);
+        Combination there = dotted.defaults().at(List.of(Scope.kind("article")));
+        ThemeDocument apart = plain.in(new Seen(dotted, Resolution.of(dotted, there)))
+                .applyTo(dotted)
+                .theme();
+        assertThat(Grounds.of(apart, Resolution.of(apart, apart.defaults()), Pictures.NONE))
+                .containsKey("page");
+        assertThat(Grounds.of(apart, Resolution.of(apart, there), Pictures.NONE))
+                .isEmpty();
     }
 
     @Test
