@@ -1,0 +1,60 @@
+package org.umberloom.core.font;
+
+import java.text.BreakIterator;
+import java.util.Locale;
+
+/**
+ * How many characters a line of text holds. 45 to 75 is the aim, 66 the ideal (common practice), 80 the most (WCAG 2.2, success
+ * criterion 1.4.8).
+ */
+public final class Measure {
+    public static final int FEWEST = 45;
+    public static final int IDEAL = 66;
+    public static final int AIM = 75;
+    public static final int MOST = 80;
+
+    private Measure() {}
+
+    /**
+     * Characters per line, spaces between words among them, as lines are filled one after the other; the last, which seldom is
+     * full, counts only where it is the only one.
+     *
+     * @param text     a paragraph's
+     * @param size     px
+     * @param spacing  added to each character, px
+     * @param width    of the line, px
+     * @param language of the text, which says where lines may break
+     */
+    public static double of(String text, Advances font, double size, double spacing, double width, Locale language) {
+        String words = text.strip().replaceAll("\\s+", " ");
+        if (words.isEmpty() || width <= 0) return 0;
+        BreakIterator breaks = BreakIterator.getLineInstance(language);
+        breaks.setText(words);
+        int lines = 0;
+        int held = 0;
+        int begin = 0;
+        double line = 0;
+        int from = breaks.first();
+        for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
+            String part = words.substring(from, to);
+            double whole = set(part, font, size, spacing);
+            if (line + set(part.stripTrailing(), font, size, spacing) > width && from > begin) {
+                lines++;
+                held = from;
+                begin = from;
+                line = 0;
+            }
+            line += whole;
+        }
+        return lines == 0 ? words.length() : (double) held / lines;
+    }
+
+    private static double set(String text, Advances font, double size, double spacing) {
+        return text.codePoints().mapToDouble(c -> font.of(c) * size + spacing).sum();
+    }
+
+    /** The width in px that holds so many characters of that text, as they come on the average. */
+    public static double width(double characters, String text, Advances font, double size, double spacing) {
+        return characters * (font.mean(text) * size + spacing);
+    }
+}
