@@ -66,7 +66,7 @@ class KitTest {
                         "LICENSES.txt",
                         "pages/crossings/index.html",
                         "pages/crossings/pictures/passage.svg",
-                        "fonts/source-serif-4.woff2",
+                        "fonts/source-serif-4-latin.woff2",
                         "fonts/source-serif-4-LICENSE.txt");
         assertThat(text("LICENSES.txt")).contains("OFL-1.1").contains("CC0 1.0");
     }

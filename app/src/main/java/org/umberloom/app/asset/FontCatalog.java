@@ -2,6 +2,8 @@ package org.umberloom.app.asset;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
@@ -14,17 +16,54 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class FontCatalog {
     private static final String FOLDER = "classpath:/static/fonts/";
+    private static final String NORMAL = "normal";
 
     /**
      * One shipped family.
      *
+     * @param kind    what it is like, for people: {@code humanist}, {@code slab}
      * @param generic the generic family to fall back to
-     * @param file    name of its WOFF2 file, a variable font
-     * @param weights the weights it covers, such as {@code 300 900}
      * @param license name of its license; the text is in {@code licenseFile}
      */
     public record Family(
-            String name, String generic, String file, String weights, String license, String licenseFile) {}
+            String name, String kind, String generic, String license, String licenseFile, List<FontPart> files) {
+        public Family {
+            files = List.copyOf(files);
+        }
+
+        /** The file of upright letters that English is written with. */
+        public FontPart basic() {
+            return files.get(0);
+        }
+
+        public boolean italics() {
+            return files.stream().anyMatch(FontPart::italic);
+        }
+    }
+
+    /**
+     * A WOFF2 file of a family.
+     *
+     * @param style      {@code normal} or {@code italic}
+     * @param weights    a range such as {@code 300 900}, or one weight
+     * @param characters it is for, as CSS {@code unicode-range}
+     */
+    public record FontPart(String file, String style, String weights, String characters) {
+        public boolean italic() {
+            return !style.equals(NORMAL);
+        }
+
+        /** Whether a text has characters that this file is for. @param text by code points */
+        public boolean serves(BitSet text) {
+            for (String range : characters.split(",")) {
+                String[] ends = range.strip().substring("U+".length()).split("-");
+                int from = Integer.parseInt(ends[0], 16);
+                int next = text.nextSetBit(from);
+                if (next >= 0 && next <= Integer.parseInt(ends[ends.length - 1], 16)) return true;
+            }
+            return false;
+        }
+    }
 
     private final ResourceLoader resources;
     private final List<Family> families;
@@ -34,7 +73,7 @@ public class FontCatalog {
         Resource catalog = resources.getResource(FOLDER + "catalog.json");
         families = catalog.exists()
                 ? json.readValue(catalog.getContentAsString(StandardCharsets.UTF_8), new TypeReference<>() {})
-                : List.of();
+                : new ArrayList<>();
     }
 
     public List<Family> families() {

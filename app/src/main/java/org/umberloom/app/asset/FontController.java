@@ -10,13 +10,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fonts")
 class FontController {
     private final FontCatalog catalog;
+    private final FontFiles files;
 
-    FontController(FontCatalog catalog) {
+    FontController(FontCatalog catalog, FontFiles files) {
         this.catalog = catalog;
+        this.files = files;
     }
 
     @GetMapping
     List<FontCatalog.Family> fonts() {
         return catalog.families();
+    }
+
+    /** What they are like, to be chosen by. */
+    @GetMapping("/facts")
+    List<FontFiles.FamilyFacts> facts() {
+        return files.facts();
     }
 }

@@ -3,6 +3,8 @@ package org.umberloom.app.asset;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.css.FontFace;
 import org.umberloom.core.theme.Combination;
@@ -18,21 +20,33 @@ public class FontFaces {
     private static final String SERVED_AT = "/fonts/";
 
     private final FontCatalog catalog;
+    private final FontFiles files;
 
-    FontFaces(FontCatalog catalog) {
+    FontFaces(FontCatalog catalog, FontFiles files) {
         this.catalog = catalog;
+        this.files = files;
     }
 
-    /** Every shipped family; a browser fetches only those that a page uses. */
+    /** Every shipped family; a browser fetches only those files that a page uses. */
     public List<FontFace> all() {
         return catalog.families().stream()
-                .map(family -> face(family, SERVED_AT))
+                .flatMap(family -> faces(family, SERVED_AT, part -> true, false))
                 .toList();
     }
 
-    /** The families that the text styles of a theme use, with their files in that folder. */
-    public List<FontFace> usedBy(ThemeDocument theme, String folder) {
-        return familiesOf(theme).stream().map(family -> face(family, folder)).toList();
+    /** The same; what a theme uses has stand-ins while it loads. */
+    public List<FontFace> around(ThemeDocument theme) {
+        Set<FontCatalog.Family> used = Set.copyOf(familiesOf(theme));
+        return catalog.families().stream()
+                .flatMap(family -> faces(family, SERVED_AT, part -> true, used.contains(family)))
+                .toList();
+    }
+
+    /** The families that the text styles of a theme use, with those of their files that pages need, in that folder. */
+    public List<FontFace> usedBy(ThemeDocument theme, String folder, Predicate<FontCatalog.FontPart> needed) {
+        return familiesOf(theme).stream()
+                .flatMap(family -> faces(family, folder, needed, true))
+                .toList();
     }
 
     /** The shipped families that the text styles of a theme use, in any combination. */
@@ -47,7 +61,16 @@ public class FontFaces {
         return List.copyOf(used);
     }
 
-    private static FontFace face(FontCatalog.Family family, String folder) {
-        return new FontFace(family.name(), "normal", family.weights(), folder + family.file());
+    private Stream<FontFace> faces(
+            FontCatalog.Family family, String folder, Predicate<FontCatalog.FontPart> needed, boolean standIns) {
+        return family.files().stream()
+                .filter(needed)
+                .map(part -> new FontFace(
+                        family.name(),
+                        part.style(),
+                        part.weights(),
+                        part.characters(),
+                        folder + part.file(),
+                        standIns && part.equals(family.basic()) ? files.standIns(family) : List.of()));
     }
 }

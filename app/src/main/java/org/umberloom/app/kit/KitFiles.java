@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jsoup.nodes.Document;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
@@ -22,6 +23,7 @@ import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 
@@ -58,6 +60,10 @@ public class KitFiles {
                 pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         PageUse use = PageUse.of(markup);
         Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
+        FontNeed need = FontNeed.of(
+                markup,
+                OwnStyle.of(theme)
+                        + shown.stream().map(site -> sites.document(site).css()).collect(Collectors.joining()));
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
         files.put(
@@ -68,8 +74,10 @@ public class KitFiles {
                                 STYLESHEET,
                                 pageNames,
                                 families.stream()
-                                        .map(family -> new KitManifest.Font(
-                                                family.name(), FONTS + family.file(), family.license()))
+                                        .flatMap(family -> family.files().stream()
+                                                .filter(need::of)
+                                                .map(part -> new KitManifest.Font(
+                                                        family.name(), FONTS + part.file(), family.license())))
                                         .toList(),
                                 pictures.stream()
                                         .map(picture -> new KitManifest.Picture(
@@ -85,7 +93,8 @@ public class KitFiles {
             own = Stylesheet.own(site.css());
         }
         files.put(
-                STYLESHEET, bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS), grounds.of(theme)) + own));
+                STYLESHEET,
+                bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS, need::of), grounds.of(theme)) + own));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (Picture picture : pictures) {
@@ -98,12 +107,10 @@ public class KitFiles {
                     .append("\n");
         }
         for (FontCatalog.Family family : families) {
-            files.put(FONTS + family.file(), catalog.read(family.file()));
+            for (FontCatalog.FontPart part : family.files())
+                if (need.of(part)) files.put(FONTS + part.file(), catalog.read(part.file()));
             files.put(FONTS + family.licenseFile(), catalog.read(family.licenseFile()));
-            licenses.append(FONTS)
-                    .append(family.file())
-                    .append(": ")
-                    .append(family.name())
+            licenses.append(family.name())
                     .append(", ")
                     .append(family.license())
                     .append(", text in ")

@@ -232,7 +232,7 @@ class PreviewController {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
                 .eTag(tag)
-                .body(Stylesheet.compile(document, usage, fonts.all(), pictures.of(document)) + own);
+                .body(Stylesheet.compile(document, usage, fonts.around(document), pictures.of(document)) + own);
     }
 
     @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.font.StandIn;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Recent;
 import org.umberloom.core.page.PageCleaning;
@@ -24,6 +25,7 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.ValueText;
 
 /**
  * A theme as a stylesheet. Cascade layers in order: tokens, base, parts, site, own. Equal input gives equal bytes.
@@ -81,7 +83,11 @@ public final class Stylesheet {
         Rules rules = Rules.of(theme, pages);
         StringBuilder css = new StringBuilder(LAYERS);
         for (FontFace font : fonts) css.append(fontFace(font));
-        TokenBlocks.Layers blocks = TokenBlocks.of(theme, rules.readings(), pages, pictures, resolutions);
+        Stacks stacks = new Stacks(fonts.stream()
+                .filter(font -> !font.standIns().isEmpty())
+                .map(FontFace::family)
+                .toList());
+        TokenBlocks.Layers blocks = TokenBlocks.of(theme, rules.readings(), pages, pictures, stacks, resolutions);
         css.append(layer("tokens", schemes(theme) + blocks.tokens()));
         for (PartRule.Layer layer : PartRule.Layer.values()) css.append(layer(layer.css(), rules.text(layer)));
         css.append(layer("site", site(blocks)));
@@ -119,7 +125,12 @@ public final class Stylesheet {
         StringBuilder css = new StringBuilder();
         for (FontFace font : fonts) css.append(fontFace(font));
         TokenBlocks.Layers blocks = TokenBlocks.of(
-                theme, roles, Usage.ALL, Pictures.NONE, combination -> Resolution.of(theme, combination));
+                theme,
+                roles,
+                Usage.ALL,
+                Pictures.NONE,
+                new Stacks(List.of()),
+                combination -> Resolution.of(theme, combination));
         return css.append(layer("tokens", schemes(theme) + blocks.tokens()))
                 .append(layer("site", site(blocks)))
                 .toString();
@@ -211,8 +222,29 @@ public final class Stylesheet {
     }
 
     private static String fontFace(FontFace font) {
-        return "@font-face {\n  font-family: " + CssText.family(font.family()) + ";\n  font-style: " + font.style()
-                + ";\n  font-weight: " + font.weights() + ";\n  font-display: swap;\n  src: url(\"" + font.url()
-                + "\") format(\"woff2\");\n}\n";
+        StringBuilder css = new StringBuilder("@font-face {\n  font-family: " + CssText.family(font.family())
+                + ";\n  font-style: " + font.style() + ";\n  font-weight: " + font.weights()
+                + ";\n  font-display: swap;\n  src: url(\"" + font.url() + "\") format(\"woff2\");\n");
+        if (!font.characters().isEmpty())
+            css.append("  unicode-range: ").append(font.characters()).append(";\n");
+        css.append("}\n");
+        for (StandIn standIn : font.standIns()) css.append(fontFace(font, standIn));
+        return css.toString();
+    }
+
+    /** A font of the device in the room of the one that loads. Source: CSS Fonts 5, section 2. */
+    private static String fontFace(FontFace font, StandIn standIn) {
+        return "@font-face {\n  font-family: " + CssText.family(FontFace.standIn(font.family())) + ";\n  font-weight: "
+                + standIn.weights() + ";\n  src: "
+                + standIn.local().stream()
+                        .map(name -> "local(" + CssEscape.string(name) + ")")
+                        .collect(Collectors.joining(", "))
+                + ";\n  size-adjust: " + percent(standIn.size()) + ";\n  ascent-override: " + percent(standIn.ascent())
+                + ";\n  descent-override: " + percent(standIn.descent()) + ";\n  line-gap-override: "
+                + percent(standIn.gap()) + ";\n}\n";
+    }
+
+    private static String percent(double number) {
+        return ValueText.number(number, 2) + "%";
     }
 }

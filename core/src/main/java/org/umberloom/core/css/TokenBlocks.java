@@ -80,6 +80,7 @@ final class TokenBlocks {
     private final Usage usage;
     private final Collection<String> roles;
     private final Pictures pictures;
+    private final Stacks stacks;
     private final Optional<Meaning.Scheme> scheme;
     private final Optional<Meaning.Contrast> contrast;
     private final boolean grounds;
@@ -91,8 +92,10 @@ final class TokenBlocks {
             Collection<String> roles,
             Usage usage,
             Pictures pictures,
+            Stacks stacks,
             Function<Combination, Resolution> resolutions) {
         this.theme = theme;
+        this.stacks = stacks;
         this.usage = usage;
         this.resolutions = resolutions;
         this.roles = roles;
@@ -110,8 +113,9 @@ final class TokenBlocks {
             Collection<String> roles,
             Usage usage,
             Pictures pictures,
+            Stacks stacks,
             Function<Combination, Resolution> resolutions) {
-        return new TokenBlocks(theme, roles, usage, pictures, resolutions).write();
+        return new TokenBlocks(theme, roles, usage, pictures, stacks, resolutions).write();
     }
 
     private Layers write() {
@@ -221,8 +225,9 @@ final class TokenBlocks {
     private Map<String, Map<String, String>> properties(Combination combination) {
         Resolution resolution = resolutions.apply(combination);
         CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
-        return copy((grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties)
-                .blocks());
+        return copy(stacks.in(
+                (grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties)
+                        .blocks()));
     }
 
     /** Writes what the cascade so far would get wrong. */

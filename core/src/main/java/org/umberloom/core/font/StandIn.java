@@ -1,5 +1,6 @@
 package org.umberloom.core.font;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -8,34 +9,65 @@ import java.util.Map;
  * Source: CSS Fonts 5, size-adjust, ascent-override, descent-override, line-gap-override.
  *
  * @param local   names to look for on the device
+ * @param weights it stands in for, as CSS {@code font-weight} in a face
  * @param size    percent of its own size
  * @param ascent  percent of the size then
  * @param descent percent of the size then
  * @param gap     percent of the size then
  */
-public record StandIn(List<String> local, double size, double ascent, double descent, double gap) {
+public record StandIn(List<String> local, String weights, double size, double ascent, double descent, double gap) {
     /**
-     * A local font and how wide running text is in it, in em.
+     * A font of the device.
      *
-     * @param mean of a character of {@link FontFile#RUNNING}, regular and bold
+     * @param mean advance of a character of {@link FontFile#RUNNING} in it, in em
      */
-    private record Local(List<String> names, double mean, double bold) {}
+    private record Local(List<String> names, double mean) {}
 
-    /** Measured by this program in Liberation 2 (Debian's fonts-liberation2 2.1.5), whose widths are those of the fonts it replaces. */
-    private static final Map<String, Local> LOCAL = Map.of(
-            "sans-serif", new Local(List.of("Arial", "Liberation Sans"), 0, 0),
-            "serif", new Local(List.of("Times New Roman", "Liberation Serif"), 0, 0),
-            "monospace", new Local(List.of("Courier New", "Liberation Mono"), 0.6001, 0.6001));
+    /** As they are, and bold. */
+    private record Pair(Local regular, Local bold) {}
 
-    private static final double BOLD_FROM = 600;
+    /** Measured in Liberation 2.1.5, made to be as wide as what it replaces; {@code StandInTest} measures it again. */
+    private static final Map<String, Pair> LOCAL = Map.of(
+            "sans-serif",
+            new Pair(
+                    new Local(List.of("Arial", "Liberation Sans"), 0.4483),
+                    new Local(List.of("Arial Bold", "Liberation Sans Bold"), 0.4841)),
+            "serif",
+            new Pair(
+                    new Local(List.of("Times New Roman", "Liberation Serif"), 0.4053),
+                    new Local(List.of("Times New Roman Bold", "Liberation Serif Bold"), 0.4339)),
+            "monospace",
+            new Pair(
+                    new Local(List.of("Courier New", "Liberation Mono"), 0.6001),
+                    new Local(List.of("Courier New Bold", "Liberation Mono Bold"), 0.6001)));
 
-    /** @param generic the kind of font that stands in: {@code sans-serif}, {@code serif} or {@code monospace}; another is as the first */
-    public static StandIn of(FontFile font, String generic, int weight) {
-        Local local = LOCAL.getOrDefault(generic, LOCAL.get("sans-serif"));
-        double scale = font.advances(weight).mean(FontFile.RUNNING) / (weight >= BOLD_FROM ? local.bold : local.mean);
+    private static final int REGULAR = 400;
+    private static final int BOLD = 700;
+    private static final int BOLD_FROM = 600;
+
+    public StandIn {
+        local = List.copyOf(local);
+    }
+
+    /**
+     * For the weights of a font.
+     *
+     * @param generic the kind of font that stands in: {@code sans-serif}, {@code serif} or {@code monospace}; for another, the first
+     */
+    public static List<StandIn> of(FontFile font, String generic) {
+        Pair pair = LOCAL.getOrDefault(generic, LOCAL.get("sans-serif"));
+        List<StandIn> all = new ArrayList<>();
+        if (font.lightest() < BOLD_FROM) all.add(of(font, pair.regular, REGULAR, "1 " + (BOLD_FROM - 1)));
+        if (font.heaviest() >= BOLD_FROM) all.add(of(font, pair.bold, BOLD, BOLD_FROM + " 1000"));
+        return all;
+    }
+
+    private static StandIn of(FontFile font, Local local, int weight, String weights) {
+        double scale = font.advances(weight).mean(FontFile.RUNNING) / local.mean;
         FontFile.Metrics metrics = font.metrics();
         return new StandIn(
                 local.names,
+                weights,
                 percent(scale),
                 percent(metrics.ascent() / scale),
                 percent(metrics.descent() / scale),

@@ -1,0 +1,148 @@
+package org.umberloom.app.asset;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.umberloom.core.font.FontFile;
+import org.umberloom.core.font.StandIn;
+
+/** What the files of the shipped families say. They are read when first asked for; what is small of them is kept. */
+@Component
+public class FontFiles {
+    /** As many as four bays with three families each. */
+    private static final int MOST_OPEN = 12;
+
+    private static final String TABULAR = "tnum";
+    private static final String SMALL_CAPITALS = "smcp";
+
+    /**
+     * A family as its files are, for people who choose.
+     *
+     * @param lightest   weight, 1 to 1000
+     * @param heaviest   weight, 1 to 1000
+     * @param xHeight    of small letters, in em
+     * @param width      of a character of running text, in em
+     * @param contrast   of thick strokes to thin ones, at least 1; 0 where that cannot be told
+     * @param italics    whether it has letters of their own for them
+     * @param tabular    whether its figures can be of one width
+     * @param bytes      that a page of English loads for it, upright
+     * @param alphabet   how many characters it has in all its upright files
+     */
+    public record FamilyFacts(
+            String name,
+            String kind,
+            String generic,
+            String license,
+            int lightest,
+            int heaviest,
+            boolean varies,
+            double xHeight,
+            double width,
+            double contrast,
+            boolean italics,
+            boolean tabular,
+            boolean smallCapitals,
+            int bytes,
+            int alphabet) {}
+
+    private final FontCatalog catalog;
+    private final Map<String, List<StandIn>> standIns = new ConcurrentHashMap<>();
+    private final Map<String, FontFile> open = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, FontFile> eldest) {
+            return size() > MOST_OPEN;
+        }
+    };
+    private final Once<List<FamilyFacts>> facts = new Once<>(this::read);
+
+    FontFiles(FontCatalog catalog) {
+        this.catalog = catalog;
+    }
+
+    /** Of every shipped family, in the order in which they are offered. */
+    public List<FamilyFacts> facts() {
+        return facts.get();
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void readAhead() {
+        Thread ahead = new Thread(facts::get, "fonts");
+        ahead.setDaemon(true);
+        ahead.setPriority(Thread.MIN_PRIORITY);
+        ahead.start();
+    }
+
+    public FontFile basic(FontCatalog.Family family) {
+        String file = family.basic().file();
+        synchronized (open) {
+            return open.computeIfAbsent(file, name -> FontFile.read(catalog.read(name)));
+        }
+    }
+
+    List<StandIn> standIns(FontCatalog.Family family) {
+        return standIns.computeIfAbsent(family.name(), name -> StandIn.of(basic(family), family.generic()));
+    }
+
+    private List<FamilyFacts> read() {
+        return catalog.families().stream().map(this::read).toList();
+    }
+
+    private FamilyFacts read(FontCatalog.Family family) {
+        byte[] bytes = catalog.read(family.basic().file());
+        FontFile font = FontFile.read(bytes);
+        // The same weight also where a family is read of which each weight is a file.
+        List<Integer> weights = family.files().stream()
+                .flatMap(part -> java.util.Arrays.stream(part.weights().split(" ")))
+                .map(Integer::valueOf)
+                .sorted()
+                .toList();
+        int alphabet = family.files().stream()
+                .filter(part ->
+                        !part.italic() && part.weights().equals(family.basic().weights()))
+                .mapToInt(part ->
+                        FontFile.read(catalog.read(part.file())).coverage().cardinality())
+                .sum();
+        return new FamilyFacts(
+                family.name(),
+                family.kind(),
+                family.generic(),
+                family.license(),
+                weights.get(0),
+                weights.get(weights.size() - 1),
+                !font.axes().isEmpty(),
+                rounded(font.metrics().xHeight()),
+                rounded(font.advances(Map.of()).mean(FontFile.RUNNING)),
+                rounded(font.strokeContrast()),
+                family.italics(),
+                font.features().contains(TABULAR),
+                font.features().contains(SMALL_CAPITALS),
+                bytes.length,
+                alphabet);
+    }
+
+    private static double rounded(double number) {
+        return Math.round(number * 1000) / 1000.0;
+    }
+
+    /** Worked out by the first who asks, while others wait. */
+    private static final class Once<T> {
+        private final Supplier<T> work;
+        private T known;
+
+        Once(Supplier<T> work) {
+            this.work = work;
+        }
+
+        synchronized T get() {
+            if (known == null) known = work.get();
+            return known;
+        }
+    }
+}
