@@ -3,15 +3,7 @@ import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } fr
 
 // What the families are like is what people choose by; no file says it.
 const kinds = {
-  grotesque: [
-    'schibsted-grotesk',
-    'bricolage-grotesque',
-    'work-sans',
-    'archivo',
-    'hanken-grotesk',
-    'instrument-sans',
-    'public-sans'
-  ],
+  grotesque: ['schibsted-grotesk', 'bricolage-grotesque', 'work-sans', 'archivo', 'hanken-grotesk', 'instrument-sans', 'public-sans'],
   humanist: ['atkinson-hyperlegible-next', 'source-sans-3', 'cabin', 'commissioner', 'ysabeau-office'],
   geometric: ['figtree', 'outfit', 'jost', 'urbanist', 'lexend', 'sora'],
   'old style': ['eb-garamond', 'cormorant', 'crimson-pro', 'alegreya', 'vollkorn'],

@@ -1332,6 +1332,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fonts/worn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["worn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fonts/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["facts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/everything.zip": {
         parameters: {
             query?: never;
@@ -1788,6 +1820,18 @@ export interface components {
             widePx: number;
             purpose: string;
         };
+        LineView: {
+            /** Format: double */
+            viewport: number;
+            /** Format: double */
+            characters: number;
+        };
+        MeasureView: {
+            lines: components["schemas"]["LineView"][];
+            /** Format: int32 */
+            ideal: number;
+            column: string;
+        };
         Moved: {
             from: string;
             to: string;
@@ -1913,6 +1957,7 @@ export interface components {
             lineValue: number;
             /** Format: double */
             spacingPx: number;
+            measure: components["schemas"]["MeasureView"];
         };
         SurfaceView: {
             name: string;
@@ -2674,11 +2719,49 @@ export interface components {
         };
         Family: {
             name: string;
+            kind: string;
             generic: string;
-            file: string;
-            weights: string;
             license: string;
             licenseFile: string;
+            files: components["schemas"]["FontPart"][];
+        };
+        FontPart: {
+            file: string;
+            style: string;
+            weights: string;
+            characters: string;
+        };
+        WearingTheme: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+        };
+        FamilyFacts: {
+            name: string;
+            kind: string;
+            generic: string;
+            license: string;
+            licenseFile: string;
+            /** Format: int32 */
+            lightest: number;
+            /** Format: int32 */
+            heaviest: number;
+            varies: boolean;
+            /** Format: double */
+            xHeight: number;
+            /** Format: double */
+            capHeight: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            contrast: number;
+            italics: boolean;
+            tabular: boolean;
+            smallCapitals: boolean;
+            /** Format: int32 */
+            bytes: number;
+            /** Format: int32 */
+            alphabet: number;
         };
         RoleTaken: {
             path: string;
@@ -3152,6 +3235,16 @@ export interface components {
             /** @enum {string} */
             op: "typeSteps";
         };
+        StepToEdit: {
+            place: string;
+            path: string;
+            step: string;
+            end: string;
+            px: number;
+            alone?: boolean;
+            /** @enum {string} */
+            op: "stepTo";
+        };
         SpaceStepsEdit: {
             place: string;
             path: string;
@@ -3252,7 +3345,7 @@ export interface components {
             /** @enum {string} */
             op: "proposeContrast";
         };
-        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["SetStyleEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["StyleEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
+        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["SetStyleEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["StepToEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["StyleEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
         GroundChange: {
             at?: number;
             surface: string;
@@ -5655,6 +5748,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Family"][];
+                };
+            };
+        };
+    };
+    worn: {
+        parameters: {
+            query: {
+                family: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WearingTheme"][];
+                };
+            };
+        };
+    };
+    facts: {
+        parameters: {
+            query?: {
+                like?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FamilyFacts"][];
                 };
             };
         };

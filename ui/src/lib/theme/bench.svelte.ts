@@ -274,9 +274,14 @@ export class Bench {
     return detach;
   }
 
+  /** The document of the first page in the bays, once one is there. */
+  firstPage(): Document | undefined {
+    return this.#pages.inBays()[0]?.[0].document;
+  }
+
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: Edit): Edit {
-    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'spaceSteps' || edit.op === 'onGround')
+    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'onGround')
       return this.target === '' ? edit : { ...edit, place: this.target };
     if (edit.op !== 'value' && edit.op !== 'member') return edit;
     if (this.target !== '') return { ...edit, place: this.target };

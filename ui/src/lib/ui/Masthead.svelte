@@ -7,6 +7,7 @@
   const PLACES = [
     { name: 'Library', href: '/library' },
     { name: 'Sites', href: '/sites' },
+    { name: 'Fonts', href: '/fonts' },
     { name: 'People', href: '/people' }
   ];
 
@@ -17,7 +18,7 @@
   }
 </script>
 
-<header class="flex h-12 items-center gap-3 border-b border-line px-6">
+<header class="flex h-12 shrink-0 items-center gap-3 border-b border-line px-6">
   <img src="/mark.svg" alt="" width="22" height="22" />
   <span class="font-display text-lg text-heading">Umber Loom</span>
   <nav class="ml-4 flex h-full items-stretch gap-4" aria-label="Places">

@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.stream.Stream;
 
 @AnalyzeClasses(packages = "org.umberloom.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -17,7 +18,7 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule coreNeedsOnlyTheJdkAndLibrariesAtItsEdges = classes()
             .that()
-            .resideOutsideOfPackages(ROOT + "json..", ROOT + "sheet..", ROOT + "page..")
+            .resideOutsideOfPackages(ROOT + "json..", ROOT + "sheet..", ROOT + "page..", ROOT + "font..")
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage("java..", "org.umberloom.core..");
@@ -31,13 +32,19 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule pageAddsOnlyTheHtmlParser = only("page", "org.jsoup..");
 
-    private static ArchRule only(String edge, String library) {
+    /** Fonts are the edge to two: one reads them, the other packs them. */
+    @ArchTest
+    static final ArchRule fontAddsOnlyFontLibraries =
+            only("font", "org.apache.fontbox..", "org.apache.pdfbox.io..", "com.aayushatharva.brotli4j..");
+
+    private static ArchRule only(String edge, String... libraries) {
         return classes()
                 .that()
                 .resideInAPackage(ROOT + edge + "..")
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "org.umberloom.core..", library);
+                .resideInAnyPackage(Stream.concat(Stream.of("java..", "org.umberloom.core.."), Stream.of(libraries))
+                        .toArray(String[]::new));
     }
 
     @ArchTest

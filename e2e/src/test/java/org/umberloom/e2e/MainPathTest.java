@@ -131,7 +131,8 @@ class MainPathTest {
                 .fill("26");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> px("h1", "fontSize") > sizeBefore + 5);
-        page.getByLabel("heading family").selectOption("Archivo");
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Archivo"))
+                .click();
         page.waitForCondition(() -> ((String) firstBay().locator("h1").evaluate("e => getComputedStyle(e).fontFamily"))
                 .startsWith("Archivo"));
 

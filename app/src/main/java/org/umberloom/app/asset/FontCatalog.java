@@ -1,21 +1,22 @@
 package org.umberloom.app.asset;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.BitSet;
+import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.core.io.Resource;
-import org.springframework.core.io.ResourceLoader;
 import org.springframework.stereotype.Component;
+import org.umberloom.core.font.Families;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The font families that ship with the application. */
 @Component
 public class FontCatalog {
-    private static final String FOLDER = "classpath:/static/fonts/";
+    private static final String FOLDER = "/static/fonts/";
     private static final String NORMAL = "normal";
 
     /**
@@ -34,6 +35,15 @@ public class FontCatalog {
         /** The file of upright letters that English is written with. */
         public FontPart basic() {
             return files.get(0);
+        }
+
+        /** Those of all its files, where one stands for what it varies along or for a weight of its own. */
+        public Families.Weights weights() {
+            IntSummaryStatistics all = files.stream()
+                    .flatMap(part -> Arrays.stream(part.weights().split(" ")))
+                    .mapToInt(Integer::parseInt)
+                    .summaryStatistics();
+            return new Families.Weights(all.getMin(), all.getMax());
         }
 
         public boolean italics() {
@@ -65,15 +75,14 @@ public class FontCatalog {
         }
     }
 
-    private final ResourceLoader resources;
-    private final List<Family> families;
+    private final List<Family> families = catalog();
 
-    FontCatalog(ResourceLoader resources, JsonMapper json) throws IOException {
-        this.resources = resources;
-        Resource catalog = resources.getResource(FOLDER + "catalog.json");
-        families = catalog.exists()
-                ? json.readValue(catalog.getContentAsString(StandardCharsets.UTF_8), new TypeReference<>() {})
-                : new ArrayList<>();
+    private static List<Family> catalog() {
+        try (InputStream in = FontCatalog.class.getResourceAsStream(FOLDER + "catalog.json")) {
+            return in == null ? List.of() : JsonMapper.shared().readValue(in, new TypeReference<List<Family>>() {});
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     public List<Family> families() {
@@ -86,10 +95,11 @@ public class FontCatalog {
 
     /** The bytes of a family's font or license file. */
     public byte[] read(String file) {
-        try {
-            return resources.getResource(FOLDER + file).getContentAsByteArray();
+        try (InputStream in = FontCatalog.class.getResourceAsStream(FOLDER + file)) {
+            if (in == null) throw new IllegalArgumentException("There is no font file “" + file + "”.");
+            return in.readAllBytes();
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         }
     }
 }

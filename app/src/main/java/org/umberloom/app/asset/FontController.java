@@ -3,6 +3,7 @@ package org.umberloom.app.asset;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The families that can be chosen. */
@@ -10,11 +11,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fonts")
 class FontController {
     private final FontCatalog catalog;
-    private final FontFiles files;
 
-    FontController(FontCatalog catalog, FontFiles files) {
+    FontController(FontCatalog catalog) {
         this.catalog = catalog;
-        this.files = files;
     }
 
     @GetMapping
@@ -22,9 +21,9 @@ class FontController {
         return catalog.families();
     }
 
-    /** What they are like, to be chosen by. */
+    /** What they are like, to be chosen by. @param like the family that those most like it come first to; none for no order */
     @GetMapping("/facts")
-    List<FontFiles.FamilyFacts> facts() {
-        return files.facts();
+    List<FontFiles.FamilyFacts> facts(@RequestParam(defaultValue = "") String like) {
+        return FontFiles.shipped().alike(like);
     }
 }

@@ -20,11 +20,9 @@ public class FontFaces {
     private static final String SERVED_AT = "/fonts/";
 
     private final FontCatalog catalog;
-    private final FontFiles files;
 
-    FontFaces(FontCatalog catalog, FontFiles files) {
+    FontFaces(FontCatalog catalog) {
         this.catalog = catalog;
-        this.files = files;
     }
 
     /** Every shipped family; a browser fetches only those files that a page uses. */
@@ -71,6 +69,8 @@ public class FontFaces {
                         part.weights(),
                         part.characters(),
                         folder + part.file(),
-                        standIns && part.equals(family.basic()) ? files.standIns(family) : List.of()));
+                        standIns && part.equals(family.basic())
+                                ? FontFiles.shipped().standIns(family)
+                                : List.of()));
     }
 }

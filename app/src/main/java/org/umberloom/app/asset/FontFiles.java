@@ -1,19 +1,22 @@
 package org.umberloom.app.asset;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.stereotype.Component;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.font.FontFile;
+import org.umberloom.core.font.Likeness;
 import org.umberloom.core.font.StandIn;
 
 /** What the files of the shipped families say. They are read when first asked for; what is small of them is kept. */
-@Component
-public class FontFiles {
+public final class FontFiles implements Families {
+    private static final FontFiles SHIPPED = new FontFiles(new FontCatalog());
+
     /** As many as four bays with three families each. */
     private static final int MOST_OPEN = 12;
 
@@ -26,6 +29,7 @@ public class FontFiles {
      * @param lightest   weight, 1 to 1000
      * @param heaviest   weight, 1 to 1000
      * @param xHeight    of small letters, in em
+     * @param capHeight  of capitals, in em
      * @param width      of a character of running text, in em
      * @param contrast   of thick strokes to thin ones, at least 1; 0 where that cannot be told
      * @param italics    whether it has letters of their own for them
@@ -38,19 +42,26 @@ public class FontFiles {
             String kind,
             String generic,
             String license,
+            String licenseFile,
             int lightest,
             int heaviest,
             boolean varies,
             double xHeight,
+            double capHeight,
             double width,
             double contrast,
             boolean italics,
             boolean tabular,
             boolean smallCapitals,
             int bytes,
-            int alphabet) {}
+            int alphabet) {
+        private Likeness likeness() {
+            return new Likeness(xHeight, width, contrast);
+        }
+    }
 
     private final FontCatalog catalog;
+    private final Map<String, Double> means = new ConcurrentHashMap<>();
     private final Map<String, List<StandIn>> standIns = new ConcurrentHashMap<>();
     private final Map<String, FontFile> open = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1;
@@ -62,8 +73,28 @@ public class FontFiles {
     };
     private final Once<List<FamilyFacts>> facts = new Once<>(this::read);
 
-    FontFiles(FontCatalog catalog) {
+    private FontFiles(FontCatalog catalog) {
         this.catalog = catalog;
+    }
+
+    /** Those of the families that ship. */
+    public static FontFiles shipped() {
+        return SHIPPED;
+    }
+
+    @Override
+    public Optional<Weights> weights(String family) {
+        return catalog.find(family).map(FontCatalog.Family::weights);
+    }
+
+    @Override
+    public OptionalDouble mean(List<String> stack, int weight) {
+        return stack.stream()
+                .flatMap(name -> catalog.find(name).stream())
+                .mapToDouble(family -> means.computeIfAbsent(
+                        family.name() + weight,
+                        key -> basic(family).advances(weight).mean(FontFile.RUNNING)))
+                .findFirst();
     }
 
     /** Of every shipped family, in the order in which they are offered. */
@@ -71,12 +102,17 @@ public class FontFiles {
         return facts.get();
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void readAhead() {
-        Thread ahead = new Thread(facts::get, "fonts");
-        ahead.setDaemon(true);
-        ahead.setPriority(Thread.MIN_PRIORITY);
-        ahead.start();
+    /** The same, those most like a family first; that one itself leads. */
+    public List<FamilyFacts> alike(String name) {
+        Optional<FamilyFacts> to =
+                facts().stream().filter(one -> one.name().equals(name)).findFirst();
+        if (to.isEmpty()) return facts();
+        Likeness likeness = to.get().likeness();
+        return facts().stream()
+                .sorted(Comparator.comparing((FamilyFacts one) -> !one.name().equals(name))
+                        .thenComparing(one -> !one.generic().equals(to.get().generic()))
+                        .thenComparingDouble(one -> one.likeness().to(likeness)))
+                .toList();
     }
 
     public FontFile basic(FontCatalog.Family family) {
@@ -97,12 +133,7 @@ public class FontFiles {
     private FamilyFacts read(FontCatalog.Family family) {
         byte[] bytes = catalog.read(family.basic().file());
         FontFile font = FontFile.read(bytes);
-        // The same weight also where a family is read of which each weight is a file.
-        List<Integer> weights = family.files().stream()
-                .flatMap(part -> java.util.Arrays.stream(part.weights().split(" ")))
-                .map(Integer::valueOf)
-                .sorted()
-                .toList();
+        Weights weights = family.weights();
         int alphabet = family.files().stream()
                 .filter(part ->
                         !part.italic() && part.weights().equals(family.basic().weights()))
@@ -114,10 +145,12 @@ public class FontFiles {
                 family.kind(),
                 family.generic(),
                 family.license(),
-                weights.get(0),
-                weights.get(weights.size() - 1),
+                family.licenseFile(),
+                weights.lightest(),
+                weights.heaviest(),
                 !font.axes().isEmpty(),
                 rounded(font.metrics().xHeight()),
+                rounded(font.metrics().capHeight()),
                 rounded(font.advances(Map.of()).mean(FontFile.RUNNING)),
                 rounded(font.strokeContrast()),
                 family.italics(),

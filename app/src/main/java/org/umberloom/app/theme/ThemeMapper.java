@@ -48,6 +48,12 @@ interface ThemeMapper {
     @Select("select id, name, document, revision, changed_at from theme where id = #{id}")
     Optional<ThemeRow> find(long id);
 
+    /** Those in whose document a text stands somewhere, the last changed first. @param pattern as of SQL's like */
+    @Select(
+            "select id, name, document, revision, changed_at from theme where put_away_at is null and document like #{pattern} "
+                    + "order by changed_at desc, id limit #{most}")
+    List<ThemeRow> holding(@Param("pattern") String pattern, @Param("most") int most);
+
     @Select("select id from theme where put_away_at is null order by changed_at desc, id limit 1")
     Optional<Long> lastChanged();
 

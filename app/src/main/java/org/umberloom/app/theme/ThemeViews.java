@@ -8,11 +8,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.color.ColorView;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.TypeChecks;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Homes;
 import org.umberloom.core.css.CustomProperties;
@@ -211,6 +213,7 @@ public final class ThemeViews {
 
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
+        all.addAll(TypeChecks.findings(resolution, FontFiles.shipped()));
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
         if (!combos.grounds().isEmpty())
             all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));

@@ -4,8 +4,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.looking.Combos;
+import org.umberloom.core.check.LineLength;
+import org.umberloom.core.check.TypeChecks;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
@@ -13,6 +19,7 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
@@ -44,7 +51,24 @@ public record TypeView(
             int largest,
             List<StepView> steps) {}
 
-    /** A text style: its members as written, and what they come to. */
+    /** How many characters of running English a line holds at a viewport width in px. */
+    public record LineView(double viewport, double characters) {}
+
+    /**
+     * How much a line of a style holds.
+     *
+     * @param ideal  characters in a line
+     * @param column the width of a text column that holds them where the text is largest
+     */
+    public record MeasureView(List<LineView> lines, int ideal, String column) {
+        private static final MeasureView NONE = new MeasureView(List.of(), Measure.IDEAL, "");
+    }
+
+    /**
+     * A text style: its members as written, and what they come to.
+     *
+     * @param measure empty where the font is not known, or the style is not for running text
+     */
     public record StyleView(
             String role,
             String path,
@@ -59,7 +83,12 @@ public record TypeView(
             double widePx,
             int weightValue,
             double lineValue,
-            double spacingPx) {}
+            double spacingPx,
+            MeasureView measure) {}
+
+    private static final double NARROWEST = 320;
+    private static final double WIDEST = 1920;
+    private static final double STEP = 80;
 
     public static TypeView of(Combos combos) {
         Resolution standard = combos.standard();
@@ -70,9 +99,10 @@ public record TypeView(
                 if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
                     scales.put(path, scale(standard, place, path, steps.scale()));
             });
+        LineLength column = LineLength.of(Worn.of(standard));
         List<StyleView> styles = new ArrayList<>();
         for (Resolved token : standard.tokens().values())
-            if (token.value() instanceof TypographyValue value) styles.add(style(token, value));
+            if (token.value() instanceof TypographyValue value) styles.add(style(token, value, column));
         return new TypeView(
                 values(standard, TokenType.FONT_FAMILY),
                 values(standard, TokenType.FONT_WEIGHT),
@@ -119,7 +149,29 @@ public record TypeView(
                 steps);
     }
 
-    private static StyleView style(Resolved token, TypographyValue value) {
+    private static MeasureView measure(String role, Map<String, TokenValue> members, LineLength column) {
+        if (!TypeChecks.RUNNING.contains(role) || !(members.get("fontFamily") instanceof FontFamilyValue stack))
+            return MeasureView.NONE;
+        OptionalDouble known = FontFiles.shipped().mean(stack.families(), weight(members));
+        if (known.isEmpty()) return MeasureView.NONE;
+        double mean = known.getAsDouble();
+        TokenValue size = members.get("fontSize");
+        TokenValue spacing = members.get("letterSpacing");
+        List<LineView> lines = new ArrayList<>();
+        for (double viewport = NARROWEST; viewport <= WIDEST; viewport += STEP)
+            lines.add(new LineView(viewport, Math.round(10 * column.characters(viewport, mean, size, spacing)) / 10.0));
+        double ideal = Measure.IDEAL * (mean * wide(size) + wide(spacing));
+        return new MeasureView(
+                lines,
+                Measure.IDEAL,
+                ValueText.write(DimensionValue.rem(Math.round(ideal / DimensionValue.PX_PER_REM * 4) / 4.0)));
+    }
+
+    private static int weight(Map<String, TokenValue> members) {
+        return (int) Math.round(Double.parseDouble(CustomProperties.text(members.get("fontWeight"))));
+    }
+
+    private static StyleView style(Resolved token, TypographyValue value, LineLength column) {
         Token written = token.written();
         Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.parts() : value.parts();
         Map<String, TokenValue> resolved = value.parts();
@@ -135,9 +187,10 @@ public record TypeView(
                 CustomProperties.text(resolved.get("fontFamily")),
                 narrow(resolved.get("fontSize")),
                 wide(resolved.get("fontSize")),
-                (int) Math.round(Double.parseDouble(CustomProperties.text(resolved.get("fontWeight")))),
+                weight(resolved),
                 Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))),
-                wide(resolved.get("letterSpacing")));
+                wide(resolved.get("letterSpacing")),
+                measure(token.path().name(), resolved, column));
     }
 
     private static double narrow(TokenValue size) {

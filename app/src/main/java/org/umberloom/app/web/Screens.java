@@ -10,6 +10,7 @@ class Screens {
         "/",
         "/sign-in",
         "/library",
+        "/fonts",
         "/people",
         "/invitation/{word}",
         "/bench/{theme}",

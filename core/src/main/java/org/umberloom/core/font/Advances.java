@@ -25,8 +25,30 @@ public final class Advances {
         return text.codePoints().mapToDouble(this::of).sum();
     }
 
-    /** Of the characters of running text, in em. */
+    /**
+     * Where each character of a text ends when it is set in one line, with kerning.
+     *
+     * @param size    px
+     * @param spacing added to each character, px
+     * @return px, one more than there are UTF-16 units: the first is 0
+     */
+    double[] set(String text, double size, double spacing) {
+        double[] ends = new double[text.length() + 1];
+        int before = -1;
+        for (int i = 0; i < text.length(); ) {
+            int c = text.codePointAt(i);
+            double moved = before < 0 ? 0 : font.kerning(before, c);
+            int next = i + Character.charCount(c);
+            ends[next] = ends[i] + (of(c) + moved) * size + spacing;
+            if (next > i + 1) ends[i + 1] = ends[i];
+            before = c;
+            i = next;
+        }
+        return ends;
+    }
+
+    /** Of the characters of running text set with kerning, in em. */
     public double mean(String text) {
-        return text.isEmpty() ? 0 : of(text) / text.codePointCount(0, text.length());
+        return text.isEmpty() ? 0 : set(text, 1, 0)[text.length()] / text.codePointCount(0, text.length());
     }
 }

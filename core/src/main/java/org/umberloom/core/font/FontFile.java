@@ -48,6 +48,7 @@ public final class FontFile {
 
     private final FontTables tables;
     private final Variations variations;
+    private final Kerning kerning;
     private final CmapLookup characters;
     private final int[] widths;
     private final int unitsPerEm;
@@ -66,6 +67,7 @@ public final class FontFile {
     private FontFile(FontTables tables) throws IOException {
         this.tables = tables;
         variations = Variations.of(tables);
+        kerning = Kerning.of(tables);
         features = features(tables);
         try (OpenTypeFont font = new OTFParser().parse(new RandomAccessReadBuffer(tables.file()))) {
             HeaderTable head = font.getHeader();
@@ -256,6 +258,12 @@ public final class FontFile {
         int glyph = characters.getGlyphId(codePoint);
         if (glyph <= 0 || glyph >= widths.length) return 0;
         return (widths[glyph] + Math.round(variations.wider(glyph, where))) / (double) unitsPerEm;
+    }
+
+    /** How much closer two characters stand than their widths say, in em, negative. */
+    double kerning(int first, int second) {
+        if (kerning == Kerning.NONE) return 0;
+        return kerning.of(characters.getGlyphId(first), characters.getGlyphId(second)) / (double) unitsPerEm;
     }
 
     @Override

@@ -30,27 +30,21 @@ public final class Measure {
         if (words.isEmpty() || width <= 0) return 0;
         BreakIterator breaks = BreakIterator.getLineInstance(language);
         breaks.setText(words);
+        double[] ends = font.set(words, size, spacing);
         int lines = 0;
         int held = 0;
         int begin = 0;
-        double line = 0;
         int from = breaks.first();
         for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
-            String part = words.substring(from, to);
-            double whole = set(part, font, size, spacing);
-            if (line + set(part.stripTrailing(), font, size, spacing) > width && from > begin) {
+            int inked = to;
+            while (inked > from && words.charAt(inked - 1) == ' ') inked--;
+            if (ends[inked] - ends[begin] > width && from > begin) {
                 lines++;
                 held = from;
                 begin = from;
-                line = 0;
             }
-            line += whole;
         }
         return lines == 0 ? words.length() : (double) held / lines;
-    }
-
-    private static double set(String text, Advances font, double size, double spacing) {
-        return text.codePoints().mapToDouble(c -> font.of(c) * size + spacing).sum();
     }
 
     /** The width in px that holds so many characters of that text, as they come on the average. */

@@ -30,12 +30,12 @@ public record StandIn(List<String> local, String weights, double size, double as
     private static final Map<String, Pair> LOCAL = Map.of(
             "sans-serif",
             new Pair(
-                    new Local(List.of("Arial", "Liberation Sans"), 0.4483),
+                    new Local(List.of("Arial", "Liberation Sans"), 0.4482),
                     new Local(List.of("Arial Bold", "Liberation Sans Bold"), 0.4841)),
             "serif",
             new Pair(
-                    new Local(List.of("Times New Roman", "Liberation Serif"), 0.4053),
-                    new Local(List.of("Times New Roman Bold", "Liberation Serif Bold"), 0.4339)),
+                    new Local(List.of("Times New Roman", "Liberation Serif"), 0.4052),
+                    new Local(List.of("Times New Roman Bold", "Liberation Serif Bold"), 0.4331)),
             "monospace",
             new Pair(
                     new Local(List.of("Courier New", "Liberation Mono"), 0.6001),

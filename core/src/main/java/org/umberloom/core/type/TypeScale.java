@@ -27,10 +27,15 @@ public record TypeScale(End narrow, End wide, double narrowViewport, double wide
      * @param ratio size of a step divided by the one below, 1 to 4
      */
     public record End(double base, double ratio) {
+        private static final double LEAST_BASE = 4;
+        private static final double MOST_BASE = 100;
+        private static final double LEAST_RATIO = 1;
+        private static final double MOST_RATIO = 4;
+
         public End {
-            if (!(base >= 4 && base <= 100))
+            if (!(base >= LEAST_BASE && base <= MOST_BASE))
                 throw new IllegalArgumentException("The base size must be between 4 and 100 px, was " + base + ".");
-            if (!(ratio >= 1 && ratio <= 4))
+            if (!(ratio >= LEAST_RATIO && ratio <= MOST_RATIO))
                 throw new IllegalArgumentException("The ratio must be between 1 and 4, was " + ratio + ".");
         }
 
@@ -52,17 +57,44 @@ public record TypeScale(End narrow, End wide, double narrowViewport, double wide
         return step < 0 ? "minus-" + -step : Integer.toString(step);
     }
 
+    /** The step of a token's name. @throws IllegalArgumentException where it is not one of this scale’s */
+    public int step(String name) {
+        for (int step = smallest; step <= largest; step++) if (stepName(step).equals(name)) return step;
+        throw new IllegalArgumentException("This scale has no step “" + name + "”.");
+    }
+
+    /**
+     * The scale that runs through a size at one of its ends: the base moves where it is the base’s own size, and otherwise the
+     * ratio. What no end can be stays at the nearest that it can.
+     *
+     * @param px of the step, at that end
+     */
+    public TypeScale through(int step, boolean atWide, double px) {
+        End end = atWide ? wide : narrow;
+        End moved = step == 0
+                ? new End(Math.max(End.LEAST_BASE, Math.min(End.MOST_BASE, px)), end.ratio)
+                : new End(
+                        end.base,
+                        Math.max(
+                                End.LEAST_RATIO,
+                                Math.min(End.MOST_RATIO, Math.pow(Math.max(px, 1) / end.base, 1.0 / step))));
+        return new TypeScale(
+                atWide ? narrow : moved, atWide ? moved : wide, narrowViewport, wideViewport, smallest, largest);
+    }
+
     /** Every step's size in rem by its name, from small to large; fluid where the two ends differ. */
     public Map<String, TokenValue> steps() {
         Map<String, TokenValue> steps = new LinkedHashMap<>();
-        for (int step = smallest; step <= largest; step++) {
-            DimensionValue small = rem(narrow.size(step));
-            DimensionValue large = rem(wide.size(step));
-            steps.put(
-                    stepName(step),
-                    small.equals(large) ? large : new FluidValue(small, large, narrowViewport, wideViewport));
-        }
+        for (int step = smallest; step <= largest; step++)
+            steps.put(stepName(step), between(narrow.size(step), wide.size(step)));
         return steps;
+    }
+
+    /** A size with those px at its two ends. */
+    public TokenValue between(double narrowPx, double widePx) {
+        DimensionValue small = rem(narrowPx);
+        DimensionValue large = rem(widePx);
+        return small.equals(large) ? large : new FluidValue(small, large, narrowViewport, wideViewport);
     }
 
     private static DimensionValue rem(double px) {

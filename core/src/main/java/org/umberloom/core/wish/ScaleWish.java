@@ -2,6 +2,7 @@ package org.umberloom.core.wish;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.RampShape;
 import org.umberloom.core.dress.Takeover;
@@ -9,9 +10,15 @@ import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Recipes;
+import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.type.TypeScale;
 
 /** Wishes about hues and scales: what recipes grow. */
@@ -83,6 +90,51 @@ public sealed interface ScaleWish extends Wish {
                     smallest,
                     largest);
             return recipe(seen, place, path, new Recipe.TypeSteps(scale));
+        }
+    }
+
+    /**
+     * One step of the type scale at a size: the whole scale runs through it, or, alone, that step leaves the scale.
+     *
+     * @param path of the scale’s group
+     * @param step by its token’s name
+     * @param end  {@code narrow} or {@code wide}
+     */
+    record StepTo(Place place, TokenPath path, String step, String end, double px, boolean alone) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            TypeScale scale = seen.theme().applying(seen.resolution().combination()).stream()
+                    .flatMap(one -> seen.theme().at(one).group(path).flatMap(Recipes::of).stream())
+                    .flatMap(recipe ->
+                            recipe instanceof Recipe.TypeSteps steps ? Stream.of(steps.scale()) : Stream.empty())
+                    .reduce((wider, narrower) -> narrower)
+                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no type scale."));
+            int at = scale.step(step);
+            boolean atWide = end.equals("wide");
+            if (!atWide && !end.equals("narrow"))
+                throw new IllegalArgumentException("A scale has a narrow and a wide end, not “" + end + "”.");
+            TokenPath token = path.child(step);
+            if (alone) {
+                TokenValue now = seen.resolution()
+                        .find(token.dotted())
+                        .map(Resolved::value)
+                        .orElseGet(() -> scale.steps().get(step));
+                return new Edit.SetValue(
+                        place,
+                        token,
+                        scale.between(
+                                atWide ? px(now, scale.narrowViewport()) : px,
+                                atWide ? px : px(now, scale.wideViewport())));
+            }
+            Edit moved = recipe(seen, place, path, new Recipe.TypeSteps(scale.through(at, atWide, px)));
+            boolean left =
+                    seen.theme().at(place).token(token).filter(Token::detached).isPresent();
+            return left ? new Edit.Batch(moved.label(), List.of(new Edit.Attach(place, token), moved)) : moved;
+        }
+
+        private static double px(TokenValue size, double viewport) {
+            if (size instanceof FluidValue fluid) return fluid.pxAt(viewport);
+            return ((DimensionValue) size).toPx();
         }
     }
 

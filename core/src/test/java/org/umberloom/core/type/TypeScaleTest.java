@@ -42,4 +42,16 @@ class TypeScaleTest {
     void endsOutsideTheirRangeAreRefused(double base, double ratio) {
         assertThatThrownBy(() -> new TypeScale.End(base, ratio)).hasMessageContaining("between");
     }
+
+    @Test
+    void aScaleRunsThroughTheSizeThatAStepIsGiven() {
+        TypeScale scale = new TypeScale(new TypeScale.End(16, 1.2), new TypeScale.End(18, 1.25), 360, 1280, -2, 6);
+        TypeScale through = scale.through(4, true, 60);
+        assertThat(through.wide().size(4)).isCloseTo(60, within(1e-9));
+        assertThat(through.narrow()).isEqualTo(scale.narrow());
+        assertThat(scale.through(0, false, 15).narrow()).isEqualTo(new TypeScale.End(15, 1.2));
+        assertThat(scale.through(-2, true, 11).wide().size(-2)).isCloseTo(11, within(1e-9));
+        // A ratio below 1 would turn the scale around.
+        assertThat(scale.through(3, true, 9).wide().ratio()).isEqualTo(1);
+    }
 }

@@ -1,0 +1,185 @@
+package org.umberloom.core.check;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.font.Families;
+import org.umberloom.core.font.Measure;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.FontFamilyValue;
+import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.ValueText;
+
+/** What makes text hard to read, or a set of text styles hard to tell apart. */
+public final class TypeChecks {
+    /** Of those, the ones that fill a column: small print is mostly one line. */
+    private static final Set<String> FILLING = Set.of("body", "lead", "quote");
+    /** Styles of text that runs over several lines. */
+    public static final Set<String> RUNNING = Set.of("body", "lead", "small", "quote");
+
+    /** Smaller text is hard to read on a phone; common practice. */
+    private static final double LEAST_PX = 12;
+    /** Lines of text up to that size want room between them; common practice. */
+    private static final double SMALL_TEXT_PX = 20;
+
+    private static final double LEAST_LINE = 1.4;
+    /** Zooming by that much has to make text at least twice as large. Source: WCAG 2.2, success criterion 1.4.4. */
+    private static final int MOST_ZOOM = 5;
+
+    private static final int MOST_FAMILIES = 3;
+    private static final double WIDEST_VIEWPORT = 4_000;
+    private static final double STEP = 10;
+
+    /** Desks on which pages are commonly seen, px. */
+    private static final List<Integer> DESKS = List.of(1280, 1440);
+
+    private TypeChecks() {}
+
+    public static List<Finding> findings(Resolution resolution, Families known) {
+        List<Finding> findings = new ArrayList<>();
+        Set<String> families = new LinkedHashSet<>();
+        LineLength column = LineLength.of(Worn.of(resolution));
+        for (Resolved token : resolution.tokens().values()) {
+            if (!(token.value() instanceof TypographyValue style)) continue;
+            if (style.fontFamily() instanceof FontFamilyValue stack) {
+                families.add(stack.families().get(0));
+                weight(token, style, stack, known).ifPresent(findings::add);
+                measure(token, style, stack, known, column).ifPresent(findings::add);
+            }
+            size(token, style).ifPresent(findings::add);
+            zoom(token, style).ifPresent(findings::add);
+            line(token, style).ifPresent(findings::add);
+        }
+        if (families.size() > MOST_FAMILIES)
+            findings.add(new Finding(
+                    "families",
+                    Finding.Weight.NOTE,
+                    "type",
+                    "Text is set in " + families.size() + " families: " + String.join(", ", families) + ".",
+                    "Each is loaded by every page that shows it; two or three are enough to tell things apart."));
+        return findings;
+    }
+
+    private static Optional<Finding> size(Resolved token, TypographyValue style) {
+        double px = narrow(style.fontSize());
+        if (px <= 0 || px >= LEAST_PX) return Optional.empty();
+        return Optional.of(new Finding(
+                "small-text",
+                Finding.Weight.SHOULD,
+                token.path().dotted(),
+                token.path().name() + " is " + number(px) + " px on a phone.",
+                "Give it a larger step; under " + number(LEAST_PX) + " px text is hard to read there."));
+    }
+
+    private static Optional<Finding> zoom(Resolved token, TypographyValue style) {
+        if (!(style.fontSize() instanceof FluidValue size) || enlarges(size)) return Optional.empty();
+        double least = size.wide().toPx() / (MOST_ZOOM / 2.0);
+        return Optional.of(new Finding(
+                "zoom",
+                Finding.Weight.MUST,
+                token.path().dotted(),
+                token.path().name() + " grows from " + number(size.narrow().toPx()) + " to "
+                        + number(size.wide().toPx()) + " px: zooming cannot make it twice as large for everybody.",
+                "With at least " + number(Math.ceil(least * 10) / 10)
+                        + " px at the narrow end it can (WCAG 2.2, 1.4.4)."));
+    }
+
+    /** Whether zooming up to 500 % makes text twice as large at every width of the window. Source: WCAG 2.2, 1.4.4. */
+    public static boolean enlarges(FluidValue size) {
+        for (double width = size.narrowViewport(); width <= WIDEST_VIEWPORT; width += STEP) {
+            boolean twice = false;
+            for (double zoom = 1; zoom <= MOST_ZOOM && !twice; zoom += 0.25)
+                twice = zoom * size.pxAt(width / zoom) >= 2 * size.pxAt(width) - 1e-9;
+            if (!twice) return false;
+        }
+        return true;
+    }
+
+    private static Optional<Finding> line(Resolved token, TypographyValue style) {
+        if (!RUNNING.contains(token.path().name())
+                || !(style.lineHeight() instanceof NumberValue line)
+                || line.number() >= LEAST_LINE
+                || wide(style.fontSize()) > SMALL_TEXT_PX) return Optional.empty();
+        Finding finding = new Finding(
+                "tight-lines",
+                Finding.Weight.SHOULD,
+                token.path().dotted(),
+                token.path().name() + " has lines " + number(line.number()) + " times its size apart.",
+                "Text of that size is easier to follow with " + number(LEAST_LINE) + " or more (common practice).",
+                token.written().value() instanceof TypographyValue written
+                        ? List.of(new Finding.Fix(
+                                "Set " + number(LEAST_LINE),
+                                new Edit.SetValue(
+                                        token.winner(),
+                                        token.path(),
+                                        written.withPart("lineHeight", new NumberValue(LEAST_LINE)))))
+                        : List.of());
+        return Optional.of(finding.at(token.winner()));
+    }
+
+    private static Optional<Finding> weight(
+            Resolved token, TypographyValue style, FontFamilyValue stack, Families known) {
+        String family = stack.families().get(0);
+        Optional<Families.Weights> has = known.weights(family);
+        if (has.isEmpty() || !(style.fontWeight() instanceof FontWeightValue weight)) return Optional.empty();
+        double wanted = weight.weight();
+        if (wanted >= has.get().lightest() && wanted <= has.get().heaviest()) return Optional.empty();
+        boolean light = wanted < has.get().lightest();
+        return Optional.of(new Finding(
+                "missing-weight",
+                Finding.Weight.SHOULD,
+                token.path().dotted(),
+                number(wanted) + " is not in " + family + ", which "
+                        + token.path().name() + " is set in"
+                        + (light ? "; the browser shows its lightest." : "; the browser would fake it."),
+                "It has weights from " + has.get().lightest() + " to "
+                        + has.get().heaviest() + "."));
+    }
+
+    private static Optional<Finding> measure(
+            Resolved token, TypographyValue style, FontFamilyValue stack, Families known, LineLength column) {
+        if (!FILLING.contains(token.path().name()) || !(style.fontWeight() instanceof FontWeightValue weight))
+            return Optional.empty();
+        OptionalDouble mean = known.mean(stack.families(), (int) Math.round(weight.weight()));
+        if (mean.isEmpty()) return Optional.empty();
+        for (int desk : DESKS) {
+            double characters = column.characters(desk, mean.getAsDouble(), style.fontSize(), style.letterSpacing());
+            if (characters > Measure.MOST)
+                return Optional.of(new Finding(
+                        "long-lines",
+                        Finding.Weight.SHOULD,
+                        token.path().dotted(),
+                        "A line of " + token.path().name() + " holds " + Math.round(characters) + " characters at "
+                                + desk + " px.",
+                        "Lines of more than " + Measure.MOST + " are hard to follow (WCAG 2.2, 1.4.8): narrow the text"
+                                + " column, or set it larger."));
+        }
+        return Optional.empty();
+    }
+
+    private static double narrow(TokenValue size) {
+        if (size instanceof FluidValue fluid) return fluid.narrow().toPx();
+        return size instanceof DimensionValue fixed ? fixed.toPx() : 0;
+    }
+
+    private static double wide(TokenValue size) {
+        if (size instanceof FluidValue fluid) return fluid.wide().toPx();
+        return size instanceof DimensionValue fixed ? fixed.toPx() : 0;
+    }
+
+    private static String number(double number) {
+        return ValueText.number(number, 2);
+    }
+}

@@ -1,0 +1,215 @@
+package org.umberloom.core.font;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * How much closer pairs of glyphs stand than their widths say. Source: OpenType 1.9.1, GPOS, lookup type 2, as the feature
+ * {@code kern} asks for it; that kerning varies along axes, too, is left out.
+ */
+final class Kerning {
+    static final Kerning NONE = new Kerning();
+
+    private static final int PAIRS = 2;
+    private static final int EXTENSION = 9;
+    private static final int ADVANCE = 4;
+    private static final int BEFORE_ADVANCE = 3;
+    private static final int MOST_TABLES = 4_000;
+    private static final int MOST_PAIRS = 200_000;
+
+    /** A subtable: what a pair is moved by, or nothing where it does not speak of it. */
+    private interface Table {
+        Integer of(int first, int second);
+    }
+
+    private final List<List<Table>> lookups = new ArrayList<>();
+    private final Map<Long, Integer> known = new HashMap<>();
+
+    private Kerning() {}
+
+    private Kerning(Bytes in) {
+        in.skip(6);
+        int features = in.u16();
+        int list = in.u16();
+        Set<Integer> asked = asked(in, features);
+        in.seek(list);
+        int[] offsets = offsets(in);
+        int tables = 0;
+        for (int at = 0; at < offsets.length; at++) {
+            if (!asked.contains(at)) continue;
+            in.seek(list + offsets[at]);
+            int type = in.u16();
+            in.skip(2);
+            List<Table> lookup = new ArrayList<>();
+            for (int offset : offsets(in)) {
+                if (++tables > MOST_TABLES) throw in.ended();
+                table(in, type, (long) list + offsets[at] + offset, lookup);
+            }
+            lookups.add(lookup);
+        }
+    }
+
+    static Kerning of(FontTables font) {
+        return font.table("GPOS").isEmpty() ? NONE : new Kerning(font.reading("GPOS"));
+    }
+
+    private static Set<Integer> asked(Bytes in, int features) {
+        Set<Integer> asked = new HashSet<>();
+        in.seek(features);
+        int count = in.u16();
+        List<Integer> kerning = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            boolean kern = in.tag().equals("kern");
+            int offset = in.u16();
+            if (kern) kerning.add(offset);
+        }
+        for (int offset : kerning) {
+            in.seek(features + offset + 2L);
+            for (int lookup : offsets(in)) asked.add(lookup);
+        }
+        return asked;
+    }
+
+    private static int[] offsets(Bytes in) {
+        int[] offsets = new int[in.u16()];
+        for (int i = 0; i < offsets.length; i++) offsets[i] = in.u16();
+        return offsets;
+    }
+
+    private static void table(Bytes in, int type, long at, List<Table> lookup) {
+        in.seek(at);
+        int format = in.u16();
+        if (type == EXTENSION) {
+            int real = in.u16();
+            if (real != EXTENSION) table(in, real, at + in.u32(), lookup);
+        } else if (type == PAIRS && format == 1) lookup.add(single(in, at));
+        else if (type == PAIRS && format == 2) lookup.add(classes(in, at));
+    }
+
+    /** How far into a value record the advance stands, in bytes; below 0 where it has none. */
+    private static int advanceIn(int format) {
+        return (format & ADVANCE) == 0 ? -1 : 2 * Integer.bitCount(format & BEFORE_ADVANCE);
+    }
+
+    private static int size(int format) {
+        return 2 * Integer.bitCount(format & 0xff);
+    }
+
+    private static Table single(Bytes in, long at) {
+        int coverage = in.u16();
+        int one = in.u16();
+        int two = in.u16();
+        int[] sets = offsets(in);
+        List<Integer> firsts = covered(in, at + coverage);
+        Map<Long, Integer> pairs = new HashMap<>();
+        for (int i = 0; i < sets.length && i < firsts.size(); i++) {
+            in.seek(at + sets[i]);
+            int count = in.u16();
+            for (int n = 0; n < count; n++) {
+                int second = in.u16();
+                pairs.putIfAbsent(pair(firsts.get(i), second), advance(in, one));
+                in.skip(size(two));
+                if (pairs.size() > MOST_PAIRS) throw in.ended();
+            }
+        }
+        return (first, second) -> pairs.get(pair(first, second));
+    }
+
+    private static Table classes(Bytes in, long at) {
+        int coverage = in.u16();
+        int one = in.u16();
+        int two = in.u16();
+        int firstClasses = in.u16();
+        int secondClasses = in.u16();
+        int rows = in.u16();
+        int columns = in.u16();
+        if ((long) rows * columns > MOST_PAIRS || (long) rows * columns * (size(one) + size(two)) > in.left())
+            throw in.ended();
+        int[][] advances = new int[rows][columns];
+        for (int[] row : advances)
+            for (int i = 0; i < columns; i++) {
+                row[i] = advance(in, one);
+                in.skip(size(two));
+            }
+        Set<Integer> firsts = new HashSet<>(covered(in, at + coverage));
+        Map<Integer, Integer> ofFirst = classed(in, at + firstClasses);
+        Map<Integer, Integer> ofSecond = classed(in, at + secondClasses);
+        return (first, second) -> {
+            if (!firsts.contains(first)) return null;
+            int row = ofFirst.getOrDefault(first, 0);
+            int column = ofSecond.getOrDefault(second, 0);
+            return row < rows && column < columns ? advances[row][column] : 0;
+        };
+    }
+
+    private static int advance(Bytes in, int format) {
+        int before = advanceIn(format);
+        if (before < 0) {
+            in.skip(size(format));
+            return 0;
+        }
+        in.skip(before);
+        int advance = in.i16();
+        in.skip(size(format) - before - 2L);
+        return advance;
+    }
+
+    private static List<Integer> covered(Bytes in, long at) {
+        in.seek(at);
+        boolean ranges = in.u16() == 2;
+        int count = in.u16();
+        List<Integer> glyphs = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            int from = in.u16();
+            int to = ranges ? in.u16() : from;
+            if (ranges) in.skip(2);
+            for (int glyph = from; glyph <= to; glyph++) glyphs.add(glyph);
+            if (glyphs.size() > MOST_PAIRS) throw in.ended();
+        }
+        return glyphs;
+    }
+
+    private static Map<Integer, Integer> classed(Bytes in, long at) {
+        in.seek(at);
+        boolean ranges = in.u16() == 2;
+        Map<Integer, Integer> classes = new HashMap<>();
+        int first = ranges ? 0 : in.u16();
+        int count = in.u16();
+        for (int i = 0; i < count; i++) {
+            int from = ranges ? in.u16() : first + i;
+            int to = ranges ? in.u16() : from;
+            int its = in.u16();
+            for (int glyph = from; glyph <= to; glyph++) classes.put(glyph, its);
+            if (classes.size() > MOST_PAIRS) throw in.ended();
+        }
+        return classes;
+    }
+
+    private static long pair(int first, int second) {
+        return (long) first << 16 | second;
+    }
+
+    /** In units of the font, negative where the two stand closer. */
+    int of(int first, int second) {
+        if (lookups.isEmpty()) return 0;
+        synchronized (known) {
+            return known.computeIfAbsent(pair(first, second), key -> found(first, second));
+        }
+    }
+
+    private int found(int first, int second) {
+        int sum = 0;
+        for (List<Table> lookup : lookups)
+            for (Table table : lookup) {
+                Integer moved = table.of(first, second);
+                if (moved == null) continue;
+                sum += moved;
+                break;
+            }
+        return sum;
+    }
+}

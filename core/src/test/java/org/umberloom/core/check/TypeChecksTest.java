@@ -1,0 +1,106 @@
+package org.umberloom.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.font.Families;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Starter;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.FontFamilyValue;
+import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+
+class TypeChecksTest {
+    private static final Families KNOWN = new Families() {
+        @Override
+        public OptionalDouble mean(List<String> stack, int weight) {
+            return OptionalDouble.of(0.45);
+        }
+
+        @Override
+        public Optional<Weights> weights(String family) {
+            return Optional.of(new Weights(300, 700));
+        }
+    };
+
+    private static ThemeDocument with(String style, String member, TokenValue value) {
+        ThemeDocument theme = Starter.ALL.get(0).theme("T");
+        Place roles = Place.set("roles");
+        TokenPath path = TokenPath.of("type." + style);
+        TypographyValue written =
+                (TypographyValue) theme.at(roles).token(path).orElseThrow().value();
+        return new Edit.SetValue(roles, path, written.withPart(member, value))
+                .applyTo(theme)
+                .theme();
+    }
+
+    private static List<Finding> of(ThemeDocument theme) {
+        return TypeChecks.findings(Resolution.of(theme, theme.defaults()), KNOWN);
+    }
+
+    @Test
+    void startersHaveNone() {
+        for (Starter starter : Starter.ALL)
+            assertThat(of(starter.theme("T"))).as(starter.name()).isEmpty();
+    }
+
+    @Test
+    void eachWeaknessIsNamedWithItsStyle() {
+        assertThat(of(with("small", "fontSize", DimensionValue.px(11))))
+                .extracting(Finding::code, Finding::path)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple("small-text", "type.small"));
+        assertThat(of(with("h1", "fontWeight", new FontWeightValue(900))))
+                .singleElement()
+                .satisfies(one -> assertThat(one.message()).contains("would fake it"));
+        assertThat(of(with("body", "fontSize", DimensionValue.px(14))))
+                .extracting(Finding::code)
+                .contains("long-lines");
+        assertThat(of(with("h1", "fontSize", new FluidValue(DimensionValue.px(30), DimensionValue.px(96), 360, 1280))))
+                .extracting(Finding::code)
+                .containsExactly("zoom");
+        ThemeDocument many = with("h1", "fontFamily", new FontFamilyValue(List.of("A", "serif")));
+        for (String style : List.of("h2", "h3", "h4")) {
+            TypographyValue written = (TypographyValue) many.at(Place.set("roles"))
+                    .token(TokenPath.of("type." + style))
+                    .orElseThrow()
+                    .value();
+            many = new Edit.SetValue(
+                            Place.set("roles"),
+                            TokenPath.of("type." + style),
+                            written.withPart("fontFamily", new FontFamilyValue(List.of("F" + style, "serif"))))
+                    .applyTo(many)
+                    .theme();
+        }
+        assertThat(of(many)).extracting(Finding::code).contains("families");
+    }
+
+    @Test
+    void tightLinesAreMendedByTheirRemedy() {
+        ThemeDocument tight = with("small", "lineHeight", new NumberValue(1.2));
+        Finding finding = of(tight).get(0);
+        assertThat(finding.code()).isEqualTo("tight-lines");
+        assertThat(of(finding.fixes().get(0).edit().applyTo(tight).theme())).isEmpty();
+    }
+
+    /** Ends of a size, px, between 360 and 1280 px: the wide one by the narrow one may be 2.5, which 500 % at that end makes up for. */
+    @ParameterizedTest
+    @CsvSource({"16, 18, true", "20, 40, true", "20, 50, true", "20, 52, false", "30, 96, false", "40, 40.5, true"})
+    void textThatGrowsTooMuchCannotBeEnlarged(double narrow, double wide, boolean passes) {
+        FluidValue size = new FluidValue(DimensionValue.px(narrow), DimensionValue.px(wide), 360, 1280);
+        assertThat(TypeChecks.enlarges(size)).isEqualTo(passes);
+    }
+}

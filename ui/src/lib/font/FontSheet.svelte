@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { api, ask, type Schemas } from '$lib/api/client';
+
+  /** One family in full: its weights, its letters beside their lines, its figures, its license, and the themes that wear it. */
+  let { family, words }: { family: Schemas['FamilyFacts']; words: string } = $props();
+
+  const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
+  const W = 420;
+  const SIZE = 96;
+  const BASE = 104;
+
+  let themes = $state.raw<Schemas['WearingTheme'][] | null>(null);
+
+  const stack = $derived(`'${family.name}'`);
+  const weights = $derived(
+    family.varies
+      ? WEIGHTS.filter((weight) => weight >= family.lightest && weight <= family.heaviest)
+      : [...new Set([family.lightest, family.heaviest])]
+  );
+  const lines = $derived([
+    { name: 'capitals', at: family.capHeight },
+    { name: 'small letters', at: family.xHeight },
+    { name: 'baseline', at: 0 }
+  ]);
+  const facts = $derived([
+    ['Small letters', `${family.xHeight.toFixed(2)} em high`],
+    ['A letter of English', `${family.width.toFixed(2)} em wide`],
+    ['Strokes', family.contrast ? `thick to thin ${family.contrast.toFixed(1)} : 1` : 'not measured'],
+    ['Italics', family.italics ? 'letters of their own' : 'none; the browser would slant the upright'],
+    ['Figures', family.tabular ? 'even ones for tables, too' : 'one kind'],
+    ['Small capitals', family.smallCapitals ? 'drawn' : 'none'],
+    ['Characters', String(family.alphabet)],
+    ['A page loads', `${Math.round(family.bytes / 1024)} kB for upright English`]
+  ]);
+
+  $effect(() => {
+    void ask(() => api.GET('/api/fonts/worn', { params: { query: { family: family.name } } })).then((all) => (themes = all));
+  });
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+<section class="min-w-0 grow overflow-auto px-6 py-4" aria-label={family.name} tabindex="0">
+  <h2 class="text-4xl text-heading" style:font-family={stack}>{family.name}</h2>
+  <svg viewBox="0 22 {W} 114" class="mt-2 w-full max-w-2xl" role="img" aria-label="Letters of {family.name} on their lines">
+    {#each lines as line (line.name)}
+      <path d="M0 {BASE - line.at * SIZE} H{W}" class="stroke-accent" stroke-width="0.5" stroke-dasharray={line.at ? '2 2' : undefined} />
+      <text x={W} y={BASE - line.at * SIZE - 2} class="fill-muted text-[8px]" text-anchor="end">{line.name}</text>
+    {/each}
+    <text x="0" y={BASE} class="fill-heading" font-size={SIZE} style:font-family={stack}>Hamxg</text>
+  </svg>
+  <ol class="mt-2" aria-label="Weights">
+    {#each weights as weight (weight)}
+      <li class="flex items-baseline gap-4 border-t border-border py-0.5">
+        <span class="value w-10 shrink-0 text-muted">{weight}</span>
+        <span class="min-w-0 truncate text-xl text-heading" style:font-family={stack} style:font-weight={weight}
+          >{words || 'At six the tide turns, lights are lit'}{#if family.italics}<em class="ml-4">and slanted</em>{/if}</span
+        >
+      </li>
+    {/each}
+  </ol>
+  <p class="mt-3 flex flex-wrap gap-x-8 text-2xl text-heading" style:font-family={stack}>
+    <span>0123456789</span>
+    {#if family.tabular}<span class="tabular-nums" title="Even figures">1,111.00 / 8,888.00</span>{/if}
+    {#if family.smallCapitals}<span class="[font-variant-caps:small-caps]">Small Capitals</span>{/if}
+  </p>
+  <dl class="mt-4 grid max-w-2xl grid-cols-[auto_1fr_auto_1fr] gap-x-4 gap-y-1 border-t border-border pt-3">
+    {#each facts as [name, value] (name)}<dt class="text-muted">{name}</dt>
+      <dd>{value}</dd>{/each}
+  </dl>
+  <p class="mt-4 border-t border-border pt-3">
+    <span class="text-muted">License</span>
+    <a class="ml-2 underline" href="/fonts/{family.licenseFile}">{family.license}</a>
+    <span class="text-muted">· its text travels with every kit that holds the family</span>
+  </p>
+  <h3 class="mt-4 font-semibold">Worn by</h3>
+  {#if themes}
+    <ul>
+      {#each themes as theme (theme.id)}<li><a class="underline" href="/bench/{theme.id}?tray=type">{theme.name}</a></li>
+      {:else}<li class="text-muted">No theme in the library wears it yet.</li>{/each}
+    </ul>
+  {/if}
+</section>

@@ -1,0 +1,214 @@
+<script lang="ts">
+  import { api, ask, type Schemas } from '$lib/api/client';
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
+  import { sampleOf, type Sample } from './specimen';
+
+  /**
+   * The families of a theme, and those that can be taken instead, as specimens in the words and colors of the pages. One
+   * that is pointed at, or walked to, is seen on all pages before it is taken; up to three stand side by side in the bays.
+   */
+  let { bench }: { bench: Bench } = $props();
+
+  type Facts = Schemas['FamilyFacts'];
+  const PAUSE = 120;
+  const MOST_BESIDE = 3;
+  const KINDS = ['all', 'grotesque', 'humanist', 'geometric', 'old style', 'transitional', 'slab', 'mono', 'display', 'script and hand'];
+
+  const families = $derived(bench.shown?.type.families ?? []);
+  let opened = $state('');
+  let kind = $state('all');
+  let wanted = $state({ italics: false, tabular: false, smallCapitals: false });
+  let facts = $state.raw<Facts[]>([]);
+  let active = $state(0);
+  let beside = $state<string[]>([]);
+  let sample = $state.raw<Sample | null>(null);
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  let list: HTMLElement | undefined = $state();
+
+  const first = (stack: string) =>
+    stack
+      .split(',')[0]
+      ?.trim()
+      .replace(/^["']|["']$/g, '') ?? '';
+  const open = $derived(families.find((one) => one.path === opened) ?? families[0]);
+  /** What is stored, whatever is tried. */
+  const stored = $derived(first(bench.saved?.instruments.type.families.find((one) => one.path === open?.path)?.value ?? ''));
+  const offered = $derived(
+    facts.filter(
+      (one) =>
+        (kind === 'all' || one.kind === kind) &&
+        (!wanted.italics || one.italics) &&
+        (!wanted.tabular || one.tabular) &&
+        (!wanted.smallCapitals || one.smallCapitals)
+    )
+  );
+  const heading = $derived(/head|display|title/.test(open?.name ?? ''));
+
+  $effect(() => {
+    const like = stored;
+    void ask(() => api.GET('/api/fonts/facts', { params: { query: { like } } })).then((all) => {
+      facts = all;
+      active = 0;
+    });
+  });
+  $effect(() => {
+    void bench.saved;
+    sample = sampleOf(bench);
+  });
+  $effect(() => () => {
+    clearTimeout(waiting);
+    bench.revert();
+  });
+
+  const edit = (one: Facts) => ({
+    op: 'value' as const,
+    place: open!.place,
+    path: open!.path,
+    text: `${one.name}, ${one.generic}`
+  });
+
+  function point(at: number, soon = PAUSE) {
+    active = at;
+    clearTimeout(waiting);
+    const one = offered[at];
+    if (!one || beside.length > 0) return;
+    waiting = setTimeout(() => (one.name === stored ? bench.revert() : void bench.probe(edit(one))), soon);
+  }
+
+  function leave() {
+    clearTimeout(waiting);
+    if (beside.length === 0) bench.revert();
+  }
+
+  function take(one: Facts | undefined) {
+    clearTimeout(waiting);
+    beside = [];
+    if (one) void bench.commit(edit(one));
+  }
+
+  /** Up to three stand in the bays, one in each; a fourth takes the first one's room. */
+  function stand(name: string) {
+    beside = beside.includes(name) ? beside.filter((one) => one !== name) : [...beside, name].slice(-MOST_BESIDE);
+    const edits = beside.flatMap((one) => facts.filter((fact) => fact.name === one).map((fact) => ({ edit: edit(fact), note: one })));
+    if (edits.length) void bench.compare(edits);
+    else bench.revert();
+  }
+
+  function key(event: KeyboardEvent) {
+    const to: Record<string, number> = {
+      ArrowDown: Math.min(active + 1, offered.length - 1),
+      ArrowUp: Math.max(active - 1, 0),
+      Home: 0,
+      End: offered.length - 1
+    };
+    if (event.key in to) {
+      point(to[event.key] ?? 0, 0);
+      list?.children[active]?.scrollIntoView({ block: 'nearest' });
+    } else if (event.key === 'Enter') take(offered[active]);
+    else if (event.key === ' ') stand(offered[active]?.name ?? '');
+    else if (event.key === 'Escape') {
+      beside = [];
+      leave();
+    } else return;
+    event.preventDefault();
+  }
+
+  const idOf = (one: Facts | undefined) => one && `family-${one.name.replaceAll(' ', '-')}`;
+  const size = (bytes: number) => `${Math.round(bytes / 1024)} kB`;
+  const features = (one: Facts) =>
+    [
+      one.varies ? `${one.lightest}–${one.heaviest}` : `${one.lightest}, ${one.heaviest}`,
+      one.italics && 'italics',
+      one.tabular && 'figures',
+      one.smallCapitals && 'small caps'
+    ]
+      .filter(Boolean)
+      .join(' · ');
+</script>
+
+<Compartment label="Families" frame="w-70 shrink-0">
+  <div class="flex h-full flex-col">
+    <div class="flex shrink-0 border-b border-border" role="radiogroup" aria-label="Family to choose for">
+      {#each families as view (view.path)}
+        <button
+          class="min-w-0 grow basis-0 border-b-2 px-2 pt-1 pb-1.5 text-left {view.path === open?.path
+            ? 'border-accent'
+            : 'border-transparent text-muted hover:text-text'}"
+          role="radio"
+          aria-checked={view.path === open?.path}
+          onclick={() => ((opened = view.path), (beside = []), bench.revert())}
+          onpointerenter={() => bench.light([view.path])}
+          onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
+        >
+          <span class="caption block">{view.name}</span>
+          <span class="block truncate" style:font-family={view.value} title={first(view.value)}>{first(view.value)}</span>
+        </button>
+      {/each}
+    </div>
+    <div class="flex shrink-0 items-center gap-1 px-2 py-1">
+      <select class="field h-7! min-w-0 grow px-1! py-0!" aria-label="Kind of family" bind:value={kind}>
+        {#each KINDS as one (one)}<option value={one}>{one === 'all' ? 'all kinds' : one}</option>{/each}
+      </select>
+      {#each [['italics', 'Italics'], ['tabular', 'Even 123'], ['smallCapitals', 'Small caps']] as const as [name, words] (name)}
+        <button
+          class="shrink-0 rounded-sm border px-1 py-0.5 text-xs {wanted[name]
+            ? 'border-accent bg-chosen'
+            : 'border-border text-muted hover:text-text'}"
+          aria-pressed={wanted[name]}
+          onclick={() => (wanted[name] = !wanted[name])}>{words}</button
+        >
+      {/each}
+    </div>
+    <ol
+      bind:this={list}
+      class="min-h-0 grow overflow-auto outline-offset-[-2px]"
+      role="listbox"
+      tabindex="0"
+      aria-label="Families for {open?.name ?? 'text'}"
+      aria-activedescendant={offered[active] && idOf(offered[active])}
+      onkeydown={key}
+      onpointerleave={leave}
+    >
+      {#each offered as one, at (one.name)}
+        <!-- svelte-ignore a11y_click_events_have_key_events (the list hears the keys) -->
+        <li
+          id={idOf(one)}
+          class="group relative cursor-pointer border-b border-border px-2 py-1 [contain-intrinsic-size:auto_3.5rem] [content-visibility:auto] {at ===
+          active
+            ? 'bg-chosen'
+            : ''}"
+          role="option"
+          aria-selected={one.name === stored}
+          aria-label="{one.name}, {one.kind}, {size(one.bytes)}"
+          onpointerenter={() => point(at)}
+          onclick={() => take(one)}
+        >
+          <p
+            class="truncate rounded-sm px-1.5 {heading ? 'text-xl/8 font-semibold' : 'text-base/8'}"
+            style:font-family="'{one.name}'"
+            style:background-color={sample?.ground}
+            style:color={heading ? sample?.headingColor : sample?.textColor}
+          >
+            {heading ? sample?.heading : sample?.text}
+          </p>
+          <p class="flex items-baseline gap-2">
+            <span class={one.name === stored ? 'font-semibold' : ''}>{one.name}</span>
+            <span class="caption truncate">{one.name === stored ? 'worn' : features(one)}</span>
+            <span class="value ml-auto shrink-0 text-xs text-muted">{size(one.bytes)}</span>
+          </p>
+          <button
+            class="absolute right-14 bottom-1.5 rounded-sm border bg-ground px-1 text-xs opacity-0 group-hover:opacity-100 {beside.includes(
+              one.name
+            )
+              ? 'border-accent opacity-100'
+              : 'border-border'}"
+            tabindex="-1"
+            aria-pressed={beside.includes(one.name)}
+            onclick={(event) => (event.stopPropagation(), stand(one.name))}>Beside</button
+          >
+        </li>
+      {:else}<li class="p-3 text-muted">No family is like that. Take one of the marks above back.</li>{/each}
+    </ol>
+  </div>
+</Compartment>

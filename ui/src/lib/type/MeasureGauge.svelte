@@ -1,0 +1,70 @@
+<script lang="ts">
+  import type { Schemas } from '$lib/api/client';
+  import type { Bench } from '$lib/theme/bench.svelte';
+
+  /**
+   * How many characters a line of a style holds in each bay: 45 to 75 is the aim and 66 the ideal (common practice), 80 the
+   * most (WCAG 1.4.8).
+   */
+  let { bench, style }: { bench: Bench; style: Schemas['StyleView'] } = $props();
+
+  const bays = $derived(bench.bays.map((bay) => bay.width));
+  const column = $derived(bench.shown?.space.widths.find((one) => one.path === 'width.text'));
+
+  const W = 320;
+  const FROM = 20;
+  const TO = 110;
+  const x = (characters: number) => ((Math.min(TO, Math.max(FROM, characters)) - FROM) / (TO - FROM)) * W;
+
+  /** At a viewport between two that were told: on the straight line between them. */
+  function at(viewport: number): number {
+    const lines = style.measure.lines;
+    const after = lines.findIndex((one) => one.viewport >= viewport);
+    if (after <= 0) return lines.at(after)?.characters ?? 0;
+    const [a, b] = [lines[after - 1]!, lines[after]!];
+    return a.characters + ((viewport - a.viewport) / (b.viewport - a.viewport)) * (b.characters - a.characters);
+  }
+
+  const marks = $derived([...new Set(bays)].map((bay) => ({ bay, characters: at(bay) })).sort((a, b) => a.characters - b.characters));
+  const words = (characters: number) => (characters > 80 ? 'too long' : characters > 75 ? 'long' : characters < 45 ? 'short' : 'good');
+</script>
+
+<figure class="mt-1">
+  <figcaption class="caption flex justify-between gap-2">
+    <span>Characters in a line, in English</span>
+    {#if column && column.written !== style.measure.column}<button
+        class="underline hover:text-text"
+        title="The text column becomes {style.measure.column} wide, on all pages"
+        onclick={() =>
+          bench.commit({
+            op: column.place ? 'value' : 'role',
+            place: column.place || bench.target,
+            path: column.path,
+            text: style.measure.column
+          })}>Set {style.measure.ideal}: {style.measure.column}</button
+      >{/if}
+  </figcaption>
+  <svg
+    viewBox="0 -2 {W} 62"
+    class="w-full"
+    role="img"
+    aria-label={marks.map((m) => `${m.bay} px: ${m.characters.toFixed(0)} characters, ${words(m.characters)}`).join('; ')}
+  >
+    <rect x="0" y="22" width={W} height="10" class="fill-chosen" />
+    <rect x={x(45)} y="22" width={x(75) - x(45)} height="10" class="fill-good opacity-40" />
+    <path d="M{x(80)} 18 V36" class="stroke-must" stroke-width="1.5" />
+    <path d="M{x(66)} 20 V34" class="stroke-good" stroke-width="1.5" />
+    <g class="value fill-muted text-[10px]" text-anchor="middle">
+      {#each [45, 66, 80] as number (number)}<text x={x(number)} y="46">{number}</text>{/each}
+    </g>
+    {#each marks as { bay, characters }, i (bay)}
+      <path d="M{x(characters)} 21 l-4 -7 h8 z" class={characters > 80 ? 'fill-must' : 'fill-text'} />
+      <text
+        x={x(characters)}
+        y={i % 2 ? 58 : 10}
+        class="value fill-text text-[10px]"
+        text-anchor={x(characters) < 40 ? 'start' : x(characters) > W - 40 ? 'end' : 'middle'}>{characters.toFixed(0)} at {bay}</text
+      >
+    {/each}
+  </svg>
+</figure>

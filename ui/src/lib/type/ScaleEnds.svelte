@@ -1,0 +1,83 @@
+<script lang="ts">
+  import type { Schemas } from '$lib/api/client';
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import SizeChart from './SizeChart.svelte';
+
+  /** A scale's two ends as numbers, and what it comes to between them. */
+  let { bench, scale }: { bench: Bench; scale: Schemas['TypeScaleView'] } = $props();
+
+  const RATIOS = [
+    { name: 'minor second', value: 1.067 },
+    { name: 'major second', value: 1.125 },
+    { name: 'minor third', value: 1.2 },
+    { name: 'major third', value: 1.25 },
+    { name: 'perfect fourth', value: 1.333 },
+    { name: 'perfect fifth', value: 1.5 },
+    { name: 'octave', value: 2 }
+  ];
+  const ENDS = [
+    { name: 'Narrow', base: 'narrowBase', ratio: 'narrowRatio', viewport: 'narrowViewport' },
+    { name: 'Wide', base: 'wideBase', ratio: 'wideRatio', viewport: 'wideViewport' }
+  ] as const;
+  const ROWS = [
+    { name: 'Viewport', member: 'viewport', min: 200, max: 2560, step: 10, places: 0 },
+    { name: 'Base', member: 'base', min: 10, max: 32, step: 0.25, places: 2 },
+    { name: 'Ratio', member: 'ratio', min: 1, max: 2.5, step: 0.005, places: 3 }
+  ] as const;
+
+  function recipe(change: Partial<Schemas['TypeScaleView']>) {
+    const { narrowBase, narrowRatio, wideBase, wideRatio, narrowViewport, wideViewport, smallest, largest } = { ...scale, ...change };
+    return {
+      op: 'typeSteps' as const,
+      place: scale.place,
+      path: scale.path,
+      narrowBase,
+      narrowRatio,
+      wideBase,
+      wideRatio,
+      narrowViewport,
+      wideViewport,
+      smallest,
+      largest
+    };
+  }
+</script>
+
+<Compartment label="Scale" frame="w-[15.5rem] shrink-0 border-l border-border" inside="p-3">
+  <div class="grid grid-cols-[3.75rem_1fr_1fr] items-center gap-x-2 gap-y-1">
+    <h2 class="font-semibold">Scale</h2>
+    {#each ENDS as end (end.name)}<span class="caption pl-4">{end.name.toLowerCase()}, px</span>{/each}
+    {#each ROWS as row (row.name)}
+      <span class="text-muted">{row.name}</span>
+      {#each ENDS as end (end.name)}
+        <NumberField
+          label="{end.name} {row.name.toLowerCase()}"
+          short="↔"
+          size="w-15"
+          value={scale[end[row.member]]}
+          min={row.min}
+          max={row.max}
+          step={row.step}
+          places={row.places}
+          onprobe={(v) => bench.probe(recipe({ [end[row.member]]: v }))}
+          oncommit={(v) => bench.commit(recipe({ [end[row.member]]: v }))}
+        />
+      {/each}
+    {/each}
+    <span class="text-muted">Named</span>
+    {#each ENDS as end (end.name)}
+      <select
+        class="field ml-4 w-15 px-1!"
+        aria-label="{end.name} ratio by name"
+        value={String(RATIOS.find((r) => r.value === scale[end.ratio])?.value ?? '')}
+        onchange={(e) => e.currentTarget.value && bench.commit(recipe({ [end.ratio]: Number(e.currentTarget.value) }))}
+      >
+        <option value="">none</option>
+        {#each RATIOS as r (r.name)}<option value={String(r.value)}>{r.name} {r.value}</option>{/each}
+      </select>
+    {/each}
+  </div>
+  <div class="mt-2"><SizeChart {scale} bays={bench.bays.map((bay) => bay.width)} /></div>
+</Compartment>
