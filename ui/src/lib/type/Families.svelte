@@ -114,6 +114,12 @@
     event.preventDefault();
   }
 
+  /** What all families of the theme make a page load, as they are stored. */
+  const load = $derived.by(() => {
+    const names = new Set(bench.saved?.instruments.type.families.map((one) => first(one.value)));
+    const worn = facts.filter((one) => names.has(one.name));
+    return { count: worn.length, bytes: worn.reduce((sum, one) => sum + one.bytes, 0) };
+  });
   const idOf = (one: Facts | undefined) => one && `family-${one.name.replaceAll(' ', '-')}`;
   const size = (bytes: number) => `${Math.round(bytes / 1024)} kB`;
   const features = (one: Facts) =>
@@ -197,18 +203,21 @@
             <span class="caption truncate">{one.name === stored ? 'worn' : features(one)}</span>
             <span class="value ml-auto shrink-0 text-xs text-muted">{size(one.bytes)}</span>
           </p>
-          <button
+          <span
             class="absolute right-14 bottom-1.5 rounded-sm border bg-ground px-1 text-xs opacity-0 group-hover:opacity-100 {beside.includes(
               one.name
             )
               ? 'border-accent opacity-100'
               : 'border-border'}"
-            tabindex="-1"
-            aria-pressed={beside.includes(one.name)}
-            onclick={(event) => (event.stopPropagation(), stand(one.name))}>Beside</button
+            aria-hidden="true"
+            title="In a bay of its own, beside others; with the space bar, too"
+            onclick={(event) => (event.stopPropagation(), stand(one.name))}>Beside</span
           >
         </li>
       {:else}<li class="p-3 text-muted">No family is like that. Take one of the marks above back.</li>{/each}
     </ol>
+    <p class="caption shrink-0 border-t border-border px-2 py-0.5">
+      {load.count === 1 ? 'One family' : `${load.count} families`}: a page that shows all loads {size(load.bytes)}
+    </p>
   </div>
 </Compartment>

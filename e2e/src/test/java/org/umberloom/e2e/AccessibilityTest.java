@@ -86,6 +86,11 @@ class AccessibilityTest {
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByTitle("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
+        button(page, "Close the trace").click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type").setExact(true))
+                .click();
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        check(page, "type");
         page.getByRole(
                         AriaRole.TAB,
                         new Page.GetByRoleOptions().setName("Tokens").setExact(true))
@@ -146,6 +151,9 @@ class AccessibilityTest {
     }
 
     private void checkSites(Page page) throws IOException {
+        page.navigate(loom.address() + "/fonts");
+        page.getByText("Worn by").waitFor();
+        check(page, "fonts");
         page.navigate(loom.address() + "/sites");
         page.getByText("Strays").first().waitFor();
         check(page, "sites");

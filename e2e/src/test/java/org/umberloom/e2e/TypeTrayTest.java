@@ -79,9 +79,9 @@ class TypeTrayTest {
     @Test
     void familiesStandSideBySideInTheBays() {
         family("Lora").hover();
-        family("Lora").getByRole(AriaRole.BUTTON).click();
+        family("Lora").getByText("Beside").click();
         family("Outfit").hover();
-        family("Outfit").getByRole(AriaRole.BUTTON).click();
+        family("Outfit").getByText("Beside").click();
         page.waitForCondition(() -> headings(0, "Lora") && headings(1, "Outfit"));
         page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Families for heading"))
                 .focus();

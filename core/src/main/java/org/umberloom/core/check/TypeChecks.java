@@ -3,9 +3,11 @@ package org.umberloom.core.check;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeMap;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
@@ -38,6 +40,7 @@ public final class TypeChecks {
     /** Zooming by that much has to make text at least twice as large. Source: WCAG 2.2, success criterion 1.4.4. */
     private static final int MOST_ZOOM = 5;
 
+    private static final double ALIKE = 1.04;
     private static final int MOST_FAMILIES = 3;
     private static final double WIDEST_VIEWPORT = 4_000;
     private static final double STEP = 10;
@@ -62,6 +65,7 @@ public final class TypeChecks {
             zoom(token, style).ifPresent(findings::add);
             line(token, style).ifPresent(findings::add);
         }
+        findings.addAll(alike(resolution));
         if (families.size() > MOST_FAMILIES)
             findings.add(new Finding(
                     "families",
@@ -69,6 +73,28 @@ public final class TypeChecks {
                     "type",
                     "Text is set in " + families.size() + " families: " + String.join(", ", families) + ".",
                     "Each is loaded by every page that shows it; two or three are enough to tell things apart."));
+        return findings;
+    }
+
+    /** Sizes that nobody tells apart: each next to the one below it. */
+    private static List<Finding> alike(Resolution resolution) {
+        TreeMap<Double, Resolved> bySize = new TreeMap<>();
+        for (Resolved token : resolution.tokens().values())
+            if (token.value() instanceof TypographyValue style && wide(style.fontSize()) > 0)
+                bySize.putIfAbsent(wide(style.fontSize()), token);
+        List<Finding> findings = new ArrayList<>();
+        Map.Entry<Double, Resolved> below = null;
+        for (Map.Entry<Double, Resolved> one : bySize.entrySet()) {
+            if (below != null && one.getKey() < below.getKey() * ALIKE)
+                findings.add(new Finding(
+                        "alike-sizes",
+                        Finding.Weight.NOTE,
+                        one.getValue().path().dotted(),
+                        one.getValue().path().name() + " is " + number(one.getKey()) + " px, "
+                                + below.getValue().path().name() + " " + number(below.getKey()) + " px.",
+                        "Sizes less than 4 % apart look like a mistake: give both the same step (common practice)."));
+            below = one;
+        }
         return findings;
     }
 

@@ -37,7 +37,7 @@ public final class Advances {
         int before = -1;
         for (int i = 0; i < text.length(); ) {
             int c = text.codePointAt(i);
-            double moved = before < 0 ? 0 : font.kerning(before, c);
+            double moved = before < 0 ? 0 : font.kerning(before, c, where);
             int next = i + Character.charCount(c);
             ends[next] = ends[i] + (of(c) + moved) * size + spacing;
             if (next > i + 1) ends[i + 1] = ends[i];

@@ -261,9 +261,9 @@ public final class FontFile {
     }
 
     /** How much closer two characters stand than their widths say, in em, negative. */
-    double kerning(int first, int second) {
+    double kerning(int first, int second, double[] where) {
         if (kerning == Kerning.NONE) return 0;
-        return kerning.of(characters.getGlyphId(first), characters.getGlyphId(second)) / (double) unitsPerEm;
+        return kerning.of(characters.getGlyphId(first), characters.getGlyphId(second), variations, where) / unitsPerEm;
     }
 
     @Override

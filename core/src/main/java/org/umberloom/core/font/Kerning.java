@@ -9,7 +9,7 @@ import java.util.Set;
 
 /**
  * How much closer pairs of glyphs stand than their widths say. Source: OpenType 1.9.1, GPOS, lookup type 2, as the feature
- * {@code kern} asks for it; that kerning varies along axes, too, is left out.
+ * {@code kern} asks for it.
  */
 final class Kerning {
     static final Kerning NONE = new Kerning();
@@ -18,16 +18,28 @@ final class Kerning {
     private static final int EXTENSION = 9;
     private static final int ADVANCE = 4;
     private static final int BEFORE_ADVANCE = 3;
+    private static final int DEVICE = 0x40;
+    private static final int BEFORE_DEVICE = 0x3f;
+    private static final int VARIATION = 0x8000;
     private static final int MOST_TABLES = 4_000;
     private static final int MOST_PAIRS = 200_000;
 
     /** A subtable: what a pair is moved by, or nothing where it does not speak of it. */
     private interface Table {
-        Integer of(int first, int second);
+        Move of(int first, int second);
+    }
+
+    /**
+     * How a pair is moved.
+     *
+     * @param part and item in the font’s variations; none where {@code part} is below 0
+     */
+    private record Move(int advance, int part, int item) {
+        static final Move NOT = new Move(0, -1, 0);
     }
 
     private final List<List<Table>> lookups = new ArrayList<>();
-    private final Map<Long, Integer> known = new HashMap<>();
+    private final Map<Long, List<Move>> known = new HashMap<>();
 
     private Kerning() {}
 
@@ -105,13 +117,13 @@ final class Kerning {
         int two = in.u16();
         int[] sets = offsets(in);
         List<Integer> firsts = covered(in, at + coverage);
-        Map<Long, Integer> pairs = new HashMap<>();
+        Map<Long, Move> pairs = new HashMap<>();
         for (int i = 0; i < sets.length && i < firsts.size(); i++) {
             in.seek(at + sets[i]);
             int count = in.u16();
             for (int n = 0; n < count; n++) {
                 int second = in.u16();
-                pairs.putIfAbsent(pair(firsts.get(i), second), advance(in, one));
+                pairs.putIfAbsent(pair(firsts.get(i), second), move(in, one, at + sets[i]));
                 in.skip(size(two));
                 if (pairs.size() > MOST_PAIRS) throw in.ended();
             }
@@ -129,10 +141,10 @@ final class Kerning {
         int columns = in.u16();
         if ((long) rows * columns > MOST_PAIRS || (long) rows * columns * (size(one) + size(two)) > in.left())
             throw in.ended();
-        int[][] advances = new int[rows][columns];
-        for (int[] row : advances)
+        Move[][] moves = new Move[rows][columns];
+        for (Move[] row : moves)
             for (int i = 0; i < columns; i++) {
-                row[i] = advance(in, one);
+                row[i] = move(in, one, at);
                 in.skip(size(two));
             }
         Set<Integer> firsts = new HashSet<>(covered(in, at + coverage));
@@ -142,20 +154,32 @@ final class Kerning {
             if (!firsts.contains(first)) return null;
             int row = ofFirst.getOrDefault(first, 0);
             int column = ofSecond.getOrDefault(second, 0);
-            return row < rows && column < columns ? advances[row][column] : 0;
+            return row < rows && column < columns ? moves[row][column] : Move.NOT;
         };
     }
 
-    private static int advance(Bytes in, int format) {
+    /** @param parent where the table begins that what it refers to is counted from */
+    private static Move move(Bytes in, int format, long parent) {
         int before = advanceIn(format);
         if (before < 0) {
             in.skip(size(format));
-            return 0;
+            return Move.NOT;
         }
-        in.skip(before);
-        int advance = in.i16();
-        in.skip(size(format) - before - 2L);
-        return advance;
+        long record = in.at();
+        int advance = in.skip(before).i16();
+        int device = 0;
+        if ((format & DEVICE) != 0)
+            device = in.seek(record + 2L * Integer.bitCount(format & BEFORE_DEVICE))
+                    .u16();
+        Move move = device == 0 ? new Move(advance, -1, 0) : varying(in.seek(parent + device), advance);
+        in.seek(record + size(format));
+        return move;
+    }
+
+    private static Move varying(Bytes in, int advance) {
+        int part = in.u16();
+        int item = in.u16();
+        return in.u16() == VARIATION ? new Move(advance, part, item) : new Move(advance, -1, 0);
     }
 
     private static List<Integer> covered(Bytes in, long at) {
@@ -193,23 +217,28 @@ final class Kerning {
         return (long) first << 16 | second;
     }
 
-    /** In units of the font, negative where the two stand closer. */
-    int of(int first, int second) {
+    /** In units of the font, negative where the two stand closer. @param where of each axis, from −1 to 1 */
+    double of(int first, int second, Variations variations, double[] where) {
         if (lookups.isEmpty()) return 0;
+        List<Move> moves;
         synchronized (known) {
-            return known.computeIfAbsent(pair(first, second), key -> found(first, second));
+            moves = known.computeIfAbsent(pair(first, second), key -> found(first, second));
         }
+        double sum = 0;
+        for (Move move : moves)
+            sum += move.advance + (move.part < 0 ? 0 : Math.round(variations.moved(move.part, move.item, where)));
+        return sum;
     }
 
-    private int found(int first, int second) {
-        int sum = 0;
+    private List<Move> found(int first, int second) {
+        List<Move> moves = new ArrayList<>();
         for (List<Table> lookup : lookups)
             for (Table table : lookup) {
-                Integer moved = table.of(first, second);
+                Move moved = table.of(first, second);
                 if (moved == null) continue;
-                sum += moved;
+                if (moved != Move.NOT) moves.add(moved);
                 break;
             }
-        return sum;
+        return List.copyOf(moves);
     }
 }

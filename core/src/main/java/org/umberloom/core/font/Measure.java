@@ -16,8 +16,8 @@ public final class Measure {
     private Measure() {}
 
     /**
-     * Characters per line, spaces between words among them, as lines are filled one after the other; the last, which seldom is
-     * full, counts only where it is the only one.
+     * Characters per line, spaces between words among them, as lines are filled one after the other; the last counts by how far
+     * it goes. Where it is the only one, these are its characters.
      *
      * @param text     a paragraph's
      * @param size     px
@@ -32,7 +32,6 @@ public final class Measure {
         breaks.setText(words);
         double[] ends = font.set(words, size, spacing);
         int lines = 0;
-        int held = 0;
         int begin = 0;
         int from = breaks.first();
         for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
@@ -40,11 +39,11 @@ public final class Measure {
             while (inked > from && words.charAt(inked - 1) == ' ') inked--;
             if (ends[inked] - ends[begin] > width && from > begin) {
                 lines++;
-                held = from;
                 begin = from;
             }
         }
-        return lines == 0 ? words.length() : (double) held / lines;
+        double last = (ends[words.length()] - ends[begin]) / width;
+        return lines == 0 ? words.length() : words.length() / (lines + last);
     }
 
     /** The width in px that holds so many characters of that text, as they come on the average. */

@@ -4,29 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** How a variable font varies: its axes, and how wide its glyphs become along them. Source: OpenType 1.9.1, fvar, avar, HVAR. */
+/** How a variable font varies: its axes, and how wide its glyphs become along them. Source: OpenType 1.9.1, fvar, avar, HVAR, GDEF. */
 final class Variations {
-    /** The parts of a normalized axis over which a set of differences fades in and out. */
-    private record Span(double start, double peak, double end) {
-        double weight(double at) {
-            if (peak == 0 || start > peak || peak > end || start < 0 && end > 0 || at == peak) return 1;
-            if (at <= start || at >= end) return 0;
-            return at < peak ? (at - start) / (peak - start) : (end - at) / (end - peak);
-        }
-    }
-
-    /** Differences of items in the regions that they are for. */
-    private record Rows(int[] regions, int[][] deltas) {}
-
-    private static final int LONG_WORDS = 0x8000;
     private static final int MOST_AXES = 16;
-    private static final int MOST_REGIONS = 4_096;
     private static final int AXIS = 20;
+    private static final int PLACES_SINCE = 3;
+    private static final int PLACES_AT = 14;
 
     private final List<Axis> axes;
     private final List<double[][]> bends;
-    private final List<List<Span>> regions = new ArrayList<>();
-    private final List<Rows> rows = new ArrayList<>();
+    private VariationStore widths = VariationStore.NONE;
+    private VariationStore places = VariationStore.NONE;
     private int[] outer = {};
     private int[] inner = {};
     private boolean mapped;
@@ -35,6 +23,7 @@ final class Variations {
         axes = axes(font);
         bends = bends(font, axes.size());
         if (font.table("HVAR").isPresent()) widths(font.reading("HVAR"));
+        if (!axes.isEmpty() && font.table("GDEF").isPresent()) places(font.reading("GDEF"));
     }
 
     static Variations of(FontTables font) {
@@ -85,37 +74,16 @@ final class Variations {
         in.skip(4);
         long store = in.u32();
         long map = in.u32();
-        in.seek(store).skip(2);
-        long list = in.u32();
-        long[] parts = new long[in.u16()];
-        for (int i = 0; i < parts.length; i++) parts[i] = in.u32();
-        in.seek(store + list);
-        int count = in.u16();
-        int most = in.u16();
-        if (most > MOST_REGIONS || count != axes.size()) throw in.ended();
-        for (int region = 0; region < most; region++) {
-            List<Span> spans = new ArrayList<>();
-            for (int axis = 0; axis < count; axis++) spans.add(new Span(in.f2dot14(), in.f2dot14(), in.f2dot14()));
-            regions.add(spans);
-        }
-        for (long part : parts) rows.add(rows(in.seek(store + part)));
+        widths = new VariationStore(in, store, axes.size());
         if (map != 0) map(in.seek(map));
     }
 
-    private static Rows rows(Bytes in) {
-        int items = in.u16();
-        int words = in.u16();
-        int[] regions = new int[in.u16()];
-        for (int i = 0; i < regions.length; i++) regions[i] = in.u16();
-        boolean wide = (words & LONG_WORDS) != 0;
-        int large = words & ~LONG_WORDS;
-        // So many are there at least, or the file ends too soon.
-        if ((long) items * regions.length > in.left()) throw in.ended();
-        int[][] deltas = new int[items][regions.length];
-        for (int[] row : deltas)
-            for (int i = 0; i < row.length; i++)
-                row[i] = i < large ? wide ? in.i32() : in.i16() : wide ? in.i16() : in.i8();
-        return new Rows(regions, deltas);
+    /** What moves glyphs of a text, such as kerning, changes by a store that is kept with what glyphs are (GDEF 1.3). */
+    private void places(Bytes in) {
+        in.skip(2);
+        if (in.u16() < PLACES_SINCE) return;
+        long store = in.seek(PLACES_AT).u32();
+        if (store != 0) places = new VariationStore(in, store, axes.size());
     }
 
     private void map(Bytes in) {
@@ -168,17 +136,11 @@ final class Variations {
             part = outer[at];
             item = inner[at];
         }
-        if (part >= rows.size() || item >= rows.get(part).deltas.length) return 0;
-        Rows there = rows.get(part);
-        double sum = 0;
-        for (int i = 0; i < there.regions.length; i++) {
-            if (there.deltas[item][i] == 0 || there.regions[i] >= regions.size()) continue;
-            double weight = 1;
-            List<Span> spans = regions.get(there.regions[i]);
-            for (int axis = 0; axis < spans.size(); axis++)
-                weight *= spans.get(axis).weight(where[axis]);
-            sum += weight * there.deltas[item][i];
-        }
-        return sum;
+        return widths.delta(part, item, where);
+    }
+
+    /** By how much a move of glyphs in a text differs there, in units of the font. */
+    double moved(int part, int item, double[] where) {
+        return places.delta(part, item, where);
     }
 }

@@ -63,6 +63,18 @@ class TypeChecksTest {
         assertThat(of(with("small", "fontSize", DimensionValue.px(11))))
                 .extracting(Finding::code, Finding::path)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple("small-text", "type.small"));
+        double h2 = ((FluidValue) ((TypographyValue) Resolution.of(
+                                        Starter.ALL.get(0).theme("T"),
+                                        Starter.ALL.get(0).theme("T").defaults())
+                                .tokens()
+                                .get(TokenPath.of("type.h2"))
+                                .value())
+                        .fontSize())
+                .wide()
+                .toPx();
+        assertThat(of(with("h3", "fontSize", DimensionValue.px(h2 * 1.02))))
+                .extracting(Finding::code)
+                .containsExactly("alike-sizes");
         assertThat(of(with("h1", "fontWeight", new FontWeightValue(900))))
                 .singleElement()
                 .satisfies(one -> assertThat(one.message()).contains("would fake it"));
