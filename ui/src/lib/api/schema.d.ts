@@ -1348,6 +1348,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fonts/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pairs_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fonts/facts": {
         parameters: {
             query?: never;
@@ -1829,7 +1845,13 @@ export interface components {
         MeasureView: {
             lines: components["schemas"]["LineView"][];
             /** Format: int32 */
+            fewest: number;
+            /** Format: int32 */
             ideal: number;
+            /** Format: int32 */
+            aim: number;
+            /** Format: int32 */
+            most: number;
             column: string;
         };
         Moved: {
@@ -2735,6 +2757,12 @@ export interface components {
             /** Format: int64 */
             id: number;
             name: string;
+        };
+        Pairing: {
+            name: string;
+            /** Format: double */
+            ratio: number;
+            why: string;
         };
         FamilyFacts: {
             name: string;
@@ -5770,6 +5798,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["WearingTheme"][];
+                };
+            };
+        };
+    };
+    pairs_1: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Pairing"][];
                 };
             };
         };

@@ -13,11 +13,12 @@
   type Facts = Schemas['FamilyFacts'];
   const PAUSE = 120;
   const MOST_BESIDE = 3;
-  const KINDS = ['all', 'grotesque', 'humanist', 'geometric', 'old style', 'transitional', 'slab', 'mono', 'display', 'script and hand'];
+  const ALL = '';
+  const PAIRS = '+';
 
   const families = $derived(bench.shown?.type.families ?? []);
   let opened = $state('');
-  let kind = $state('all');
+  let kind = $state(ALL);
   let wanted = $state({ italics: false, tabular: false, smallCapitals: false });
   let facts = $state.raw<Facts[]>([]);
   let active = $state(0);
@@ -34,15 +35,25 @@
   const open = $derived(families.find((one) => one.path === opened) ?? families[0]);
   /** What is stored, whatever is tried. */
   const stored = $derived(first(bench.saved?.instruments.type.families.find((one) => one.path === open?.path)?.value ?? ''));
+  /** The family of running text, which one for headings is to go with. */
+  const text = $derived(
+    bench.shown?.type.styles
+      .find((one) => one.role === 'body')
+      ?.familyName.split(',')[0]
+      ?.replace(/["']/g, '') ?? ''
+  );
+  let pairs = $state.raw<Schemas['Pairing'][]>([]);
+  const why = $derived(new Map(pairs.map((one) => [one.name, one.why])));
   const offered = $derived(
-    facts.filter(
+    (kind === PAIRS ? pairs.flatMap((pair) => facts.filter((one) => one.name === pair.name)) : facts).filter(
       (one) =>
-        (kind === 'all' || one.kind === kind) &&
+        (kind === ALL || kind === PAIRS || one.kind === kind) &&
         (!wanted.italics || one.italics) &&
         (!wanted.tabular || one.tabular) &&
         (!wanted.smallCapitals || one.smallCapitals)
     )
   );
+  const kinds = $derived([...new Set(facts.map((one) => one.kind))].sort());
   const heading = $derived(/head|display|title/.test(open?.name ?? ''));
 
   $effect(() => {
@@ -51,6 +62,10 @@
       facts = all;
       active = 0;
     });
+  });
+  $effect(() => {
+    if (kind !== PAIRS) return;
+    void ask(() => api.GET('/api/fonts/pairs', { params: { query: { text } } })).then((all) => (pairs = all));
   });
   $effect(() => {
     void bench.saved;
@@ -72,7 +87,7 @@
     active = at;
     clearTimeout(waiting);
     const one = offered[at];
-    if (!one || beside.length > 0) return;
+    if (!one || !open || beside.length > 0) return;
     waiting = setTimeout(() => (one.name === stored ? bench.revert() : void bench.probe(edit(one))), soon);
   }
 
@@ -84,11 +99,12 @@
   function take(one: Facts | undefined) {
     clearTimeout(waiting);
     beside = [];
-    if (one) void bench.commit(edit(one));
+    if (one && open) void bench.commit(edit(one));
   }
 
   /** Up to three stand in the bays, one in each; a fourth takes the first one's room. */
   function stand(name: string) {
+    if (!open) return;
     beside = beside.includes(name) ? beside.filter((one) => one !== name) : [...beside, name].slice(-MOST_BESIDE);
     const edits = beside.flatMap((one) => facts.filter((fact) => fact.name === one).map((fact) => ({ edit: edit(fact), note: one })));
     if (edits.length) void bench.compare(edits);
@@ -150,11 +166,16 @@
           <span class="caption block">{view.name}</span>
           <span class="block truncate" style:font-family={view.value} title={first(view.value)}>{first(view.value)}</span>
         </button>
+      {:else}<p class="p-2 text-muted">
+          No token of this theme is a family: its text styles name theirs themselves. Make one under Tokens to choose here.
+        </p>
       {/each}
     </div>
     <div class="flex shrink-0 items-center gap-1 px-2 py-1">
       <select class="field h-7! min-w-0 grow px-1! py-0!" aria-label="Kind of family" bind:value={kind}>
-        {#each KINDS as one (one)}<option value={one}>{one === 'all' ? 'all kinds' : one}</option>{/each}
+        <option value={ALL}>all kinds</option>
+        {#if text}<option value={PAIRS}>goes with {text}</option>{/if}
+        {#each kinds as one (one)}<option value={one}>{one}</option>{/each}
       </select>
       {#each [['italics', 'Italics'], ['tabular', 'Even 123'], ['smallCapitals', 'Small caps']] as const as [name, words] (name)}
         <button
@@ -200,7 +221,7 @@
           </p>
           <p class="flex items-baseline gap-2">
             <span class={one.name === stored ? 'font-semibold' : ''}>{one.name}</span>
-            <span class="caption truncate">{one.name === stored ? 'worn' : features(one)}</span>
+            <span class="caption truncate">{one.name === stored ? 'worn' : kind === PAIRS ? why.get(one.name) : features(one)}</span>
             <span class="value ml-auto shrink-0 text-xs text-muted">{size(one.bytes)}</span>
           </p>
           <span
@@ -214,7 +235,7 @@
             onclick={(event) => (event.stopPropagation(), stand(one.name))}>Beside</span
           >
         </li>
-      {:else}<li class="p-3 text-muted">No family is like that. Take one of the marks above back.</li>{/each}
+      {:else}{#if facts.length}<li class="p-3 text-muted">No family is like that. Take one of the marks above back.</li>{/if}{/each}
     </ol>
     <p class="caption shrink-0 border-t border-border px-2 py-0.5">
       {load.count === 1 ? 'One family' : `${load.count} families`}: a page that shows all loads {size(load.bytes)}

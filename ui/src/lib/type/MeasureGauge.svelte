@@ -2,14 +2,13 @@
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
 
-  /**
-   * How many characters a line of a style holds in each bay: 45 to 75 is the aim and 66 the ideal (common practice), 80 the
-   * most (WCAG 1.4.8).
-   */
+  /** How many characters a line of a style holds in each bay, against what is easy to read. */
   let { bench, style }: { bench: Bench; style: Schemas['StyleView'] } = $props();
 
   const bays = $derived(bench.bays.map((bay) => bay.width));
   const column = $derived(bench.shown?.space.widths.find((one) => one.path === 'width.text'));
+
+  const measure = $derived(style.measure);
 
   const W = 320;
   const FROM = 20;
@@ -26,7 +25,8 @@
   }
 
   const marks = $derived([...new Set(bays)].map((bay) => ({ bay, characters: at(bay) })).sort((a, b) => a.characters - b.characters));
-  const words = (characters: number) => (characters > 80 ? 'too long' : characters > 75 ? 'long' : characters < 45 ? 'short' : 'good');
+  const words = (characters: number) =>
+    characters > measure.most ? 'too long' : characters > measure.aim ? 'long' : characters < measure.fewest ? 'short' : 'good';
 </script>
 
 <figure class="mt-1">
@@ -51,14 +51,14 @@
     aria-label={marks.map((m) => `${m.bay} px: ${m.characters.toFixed(0)} characters, ${words(m.characters)}`).join('; ')}
   >
     <rect x="0" y="22" width={W} height="10" class="fill-chosen" />
-    <rect x={x(45)} y="22" width={x(75) - x(45)} height="10" class="fill-good opacity-40" />
-    <path d="M{x(80)} 18 V36" class="stroke-must" stroke-width="1.5" />
-    <path d="M{x(66)} 20 V34" class="stroke-good" stroke-width="1.5" />
+    <rect x={x(measure.fewest)} y="22" width={x(measure.aim) - x(measure.fewest)} height="10" class="fill-good opacity-40" />
+    <path d="M{x(measure.most)} 18 V36" class="stroke-must" stroke-width="1.5" />
+    <path d="M{x(measure.ideal)} 20 V34" class="stroke-good" stroke-width="1.5" />
     <g class="value fill-muted text-[10px]" text-anchor="middle">
-      {#each [45, 66, 80] as number (number)}<text x={x(number)} y="46">{number}</text>{/each}
+      {#each [measure.fewest, measure.ideal, measure.most] as number (number)}<text x={x(number)} y="46">{number}</text>{/each}
     </g>
     {#each marks as { bay, characters }, i (bay)}
-      <path d="M{x(characters)} 21 l-4 -7 h8 z" class={characters > 80 ? 'fill-must' : 'fill-text'} />
+      <path d="M{x(characters)} 21 l-4 -7 h8 z" class={characters > measure.most ? 'fill-must' : 'fill-text'} />
       <text
         x={x(characters)}
         y={i % 2 ? 58 : 10}

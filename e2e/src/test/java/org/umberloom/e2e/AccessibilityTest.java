@@ -86,11 +86,7 @@ class AccessibilityTest {
         page.locator("iframe").first().contentFrame().locator("h1").click();
         page.getByRole(AriaRole.COMPLEMENTARY).getByTitle("{color.ink.2}").waitFor();
         check(page, "bench with a trace");
-        button(page, "Close the trace").click();
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type").setExact(true))
-                .click();
-        page.getByRole(AriaRole.OPTION).first().waitFor();
-        check(page, "type");
+        checkType(page);
         page.getByRole(
                         AriaRole.TAB,
                         new Page.GetByRoleOptions().setName("Tokens").setExact(true))
@@ -148,6 +144,14 @@ class AccessibilityTest {
         page.getByLabel("Password").waitFor();
         check(page, "sign-in");
         page.context().close();
+    }
+
+    private void checkType(Page page) throws IOException {
+        button(page, "Close the trace").click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type").setExact(true))
+                .click();
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        check(page, "type");
     }
 
     private void checkSites(Page page) throws IOException {

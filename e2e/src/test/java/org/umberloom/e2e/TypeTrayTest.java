@@ -77,6 +77,16 @@ class TypeTrayTest {
     }
 
     @Test
+    void familiesThatGoWithTheTextAreProposedWithTheReason() {
+        page.getByLabel("Kind of family")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("goes with Figtree"));
+        assertThat(page.getByText(" beside geometric, small letters ").first()).isVisible();
+        page.getByRole(AriaRole.OPTION).nth(1).click();
+        assertThat(page.getByTestId("saved-state")).containsText("Saved");
+        page.waitForCondition(() -> !headings(0, "Figtree"));
+    }
+
+    @Test
     void familiesStandSideBySideInTheBays() {
         family("Lora").hover();
         family("Lora").getByText("Beside").click();

@@ -5,6 +5,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.core.font.Pairing;
 
 /** The families that can be chosen. */
 @RestController
@@ -19,6 +20,12 @@ class FontController {
     @GetMapping
     List<FontCatalog.Family> fonts() {
         return catalog.families();
+    }
+
+    /** Families for headings that go with one for text, with the reason. */
+    @GetMapping("/pairs")
+    List<Pairing> pairs(@RequestParam String text) {
+        return FontFiles.shipped().pairs(text);
     }
 
     /** What they are like, to be chosen by. @param like the family that those most like it come first to; none for no order */

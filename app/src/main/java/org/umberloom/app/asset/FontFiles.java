@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.Likeness;
+import org.umberloom.core.font.Pairing;
 import org.umberloom.core.font.StandIn;
 
 /** What the files of the shipped families say. They are read when first asked for; what is small of them is kept. */
@@ -57,6 +58,10 @@ public final class FontFiles implements Families {
             int alphabet) {
         private Likeness likeness() {
             return new Likeness(xHeight, width, contrast);
+        }
+
+        private Pairing.Candidate candidate() {
+            return new Pairing.Candidate(name, kind, generic, xHeight);
         }
     }
 
@@ -115,7 +120,18 @@ public final class FontFiles implements Families {
                 .toList();
     }
 
-    public FontFile basic(FontCatalog.Family family) {
+    /** Families for headings that go with one for text; none where it is not known. */
+    List<Pairing> pairs(String text) {
+        return facts().stream()
+                .filter(one -> one.name().equals(text))
+                .findFirst()
+                .map(one -> Pairing.with(
+                        one.candidate(),
+                        facts().stream().map(FamilyFacts::candidate).toList()))
+                .orElse(List.of());
+    }
+
+    private FontFile basic(FontCatalog.Family family) {
         String file = family.basic().file();
         synchronized (open) {
             return open.computeIfAbsent(file, name -> FontFile.read(catalog.read(name)));

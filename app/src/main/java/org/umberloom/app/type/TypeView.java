@@ -55,13 +55,20 @@ public record TypeView(
     public record LineView(double viewport, double characters) {}
 
     /**
-     * How much a line of a style holds.
+     * How much a line of a style holds, and how much it should.
      *
-     * @param ideal  characters in a line
-     * @param column the width of a text column that holds them where the text is largest
+     * @param fewest of the aim, characters
+     * @param ideal  characters
+     * @param aim    the most of the aim, characters
+     * @param most   characters before lines are hard to follow
+     * @param column the width of a text column that holds the ideal where the text is largest
      */
-    public record MeasureView(List<LineView> lines, int ideal, String column) {
-        private static final MeasureView NONE = new MeasureView(List.of(), Measure.IDEAL, "");
+    public record MeasureView(List<LineView> lines, int fewest, int ideal, int aim, int most, String column) {
+        private static final MeasureView NONE = of(List.of(), "");
+
+        private static MeasureView of(List<LineView> lines, String column) {
+            return new MeasureView(lines, Measure.FEWEST, Measure.IDEAL, Measure.AIM, Measure.MOST, column);
+        }
     }
 
     /**
@@ -160,11 +167,8 @@ public record TypeView(
         List<LineView> lines = new ArrayList<>();
         for (double viewport = NARROWEST; viewport <= WIDEST; viewport += STEP)
             lines.add(new LineView(viewport, Math.round(10 * column.characters(viewport, mean, size, spacing)) / 10.0));
-        double ideal = Measure.IDEAL * (mean * wide(size) + wide(spacing));
-        return new MeasureView(
-                lines,
-                Measure.IDEAL,
-                ValueText.write(DimensionValue.rem(Math.round(ideal / DimensionValue.PX_PER_REM * 4) / 4.0)));
+        double ideal = Measure.width(Measure.IDEAL, mean, wide(size), wide(spacing)) / DimensionValue.PX_PER_REM;
+        return MeasureView.of(lines, ValueText.write(DimensionValue.rem(Math.round(ideal * 4) / 4.0)));
     }
 
     private static int weight(Map<String, TokenValue> members) {

@@ -46,8 +46,14 @@ public final class Measure {
         return lines == 0 ? words.length() : words.length() / (lines + last);
     }
 
-    /** The width in px that holds so many characters of that text, as they come on the average. */
-    public static double width(double characters, String text, Advances font, double size, double spacing) {
-        return characters * (font.mean(text) * size + spacing);
+    /**
+     * The width in px that holds so many characters, as they come on the average.
+     *
+     * @param mean    advance of a character, in em
+     * @param size    px
+     * @param spacing added to each character, px
+     */
+    public static double width(double characters, double mean, double size, double spacing) {
+        return characters * (mean * size + spacing);
     }
 }

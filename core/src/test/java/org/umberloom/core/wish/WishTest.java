@@ -2,6 +2,7 @@ package org.umberloom.core.wish;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +28,7 @@ import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TypographyValue;
 
@@ -228,6 +230,53 @@ class WishTest {
                     assertThat(meta.description()).contains("the first");
                     assertThat(meta.deprecated()).contains("ink");
                 });
+    }
+
+    private static Asked step(String end, double px, boolean alone) {
+        return EditJson.asked(Map.of(
+                "op",
+                "stepTo",
+                "place",
+                "set:base",
+                "path",
+                "size",
+                "step",
+                "4",
+                "end",
+                end,
+                "px",
+                px,
+                "alone",
+                alone));
+    }
+
+    private static double wide(ThemeDocument theme, String step) {
+        return ((FluidValue) Resolution.of(theme, theme.defaults())
+                        .find("size." + step)
+                        .orElseThrow()
+                        .value())
+                .wide()
+                .toPx();
+    }
+
+    @Test
+    void aStepMovesItsScaleOrLeavesItAlone() {
+        ThemeDocument moved = applied(THEME, step("wide", 60, false));
+        assertThat(wide(moved, "4")).isCloseTo(60, within(0.01));
+        assertThat(wide(moved, "3")).isGreaterThan(wide(THEME, "3"));
+        ThemeDocument kinked = applied(THEME, step("wide", 60, true));
+        assertThat(wide(kinked, "4")).isCloseTo(60, within(0.01));
+        assertThat(wide(kinked, "3")).isEqualTo(wide(THEME, "3"));
+        // The whole scale through the kink: the step is one of its own again.
+        ThemeDocument through = applied(kinked, step("wide", 60, false));
+        assertThat(wide(through, "3")).isCloseTo(wide(moved, "3"), within(0.01));
+        assertThat(through.at(Place.set("base"))
+                        .token(TokenPath.of("size.4"))
+                        .orElseThrow()
+                        .detached())
+                .isFalse();
+        assertThatThrownBy(() -> applied(THEME, step("middle", 60, false)))
+                .hasMessageContaining("a narrow and a wide end");
     }
 
     private static Asked ground(Map<String, Object> ground) {
