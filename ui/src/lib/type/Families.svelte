@@ -104,6 +104,7 @@
 
   /** Up to three stand in the bays, one in each; a fourth takes the first one's room. */
   function stand(name: string) {
+    clearTimeout(waiting);
     if (!open) return;
     beside = beside.includes(name) ? beside.filter((one) => one !== name) : [...beside, name].slice(-MOST_BESIDE);
     const edits = beside.flatMap((one) => facts.filter((fact) => fact.name === one).map((fact) => ({ edit: edit(fact), note: one })));
@@ -207,11 +208,11 @@
             : ''}"
           role="option"
           aria-selected={one.name === stored}
-          aria-label="{one.name}, {one.kind}, {size(one.bytes)}"
           onpointerenter={() => point(at)}
           onclick={() => take(one)}
         >
           <p
+            aria-hidden="true"
             class="truncate rounded-sm px-1.5 {heading ? 'text-xl/8 font-semibold' : 'text-base/8'}"
             style:font-family="'{one.name}'"
             style:background-color={sample?.ground}

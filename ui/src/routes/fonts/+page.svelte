@@ -80,10 +80,11 @@
                 : 'hover:bg-raised'}"
               role="option"
               aria-selected={one.name === open?.name}
-              aria-label="{one.name}, {one.kind}"
               onclick={() => (opened = one.name)}
             >
-              <p class="truncate text-[1.75rem]/10 text-heading" style:font-family="'{one.name}'">{words || 'At six the tide turns'}</p>
+              <p class="truncate text-[1.75rem]/10 text-heading" aria-hidden="true" style:font-family="'{one.name}'">
+                {words || 'At six the tide turns'}
+              </p>
               <p class="flex gap-3">
                 <span class="font-semibold">{one.name}</span><span class="text-muted">{one.kind}</span>
                 <span class="value ml-auto text-muted">{Math.round(one.bytes / 1024)} kB</span>

@@ -33,6 +33,10 @@ class TypeTrayTest {
         return page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name));
     }
 
+    private Locator list() {
+        return page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Families for heading"));
+    }
+
     private Locator rung(int step) {
         return page.getByRole(
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Step " + step + " at the wide end"));
@@ -62,7 +66,7 @@ class TypeTrayTest {
         assertThat(page.getByTestId("saved-state")).hasText(stored);
         // The same by keyboard, among those of one kind, and with the way back.
         page.getByLabel("Kind of family").selectOption("slab");
-        Locator list = page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Families for heading"));
+        Locator list = list();
         assertThat(list.getByRole(AriaRole.OPTION)).hasCount(3);
         list.focus();
         page.keyboard().press("End");
@@ -81,7 +85,7 @@ class TypeTrayTest {
         page.getByLabel("Kind of family")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("goes with Figtree"));
         assertThat(page.getByText(" beside geometric, small letters ").first()).isVisible();
-        page.getByRole(AriaRole.OPTION).nth(1).click();
+        list().getByRole(AriaRole.OPTION).nth(1).click();
         assertThat(page.getByTestId("saved-state")).containsText("Saved");
         page.waitForCondition(() -> !headings(0, "Figtree"));
     }
@@ -93,8 +97,7 @@ class TypeTrayTest {
         family("Outfit").hover();
         family("Outfit").getByText("Beside").click();
         page.waitForCondition(() -> headings(0, "Lora") && headings(1, "Outfit"));
-        page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Families for heading"))
-                .focus();
+        list().focus();
         page.keyboard().press("Escape");
         page.waitForCondition(() -> !headings(0, "Lora") && !headings(1, "Outfit"));
     }
