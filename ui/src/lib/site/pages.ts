@@ -39,8 +39,15 @@ export class Pages {
     for (const page of this.#all.keys()) page.complete();
   }
 
+  /** As the bays stand beside each other, whichever was loaded first. */
   inBays(): [LivePage, BayState][] {
-    return [...this.#all].filter((one): one is [LivePage, BayState] => one[1] !== undefined);
+    const frame = (page: LivePage) => page.document.defaultView?.frameElement;
+    return [...this.#all]
+      .filter((one): one is [LivePage, BayState] => one[1] !== undefined)
+      .sort(([a], [b]) => {
+        const [one, other] = [frame(a), frame(b)];
+        return one && other && one.compareDocumentPosition(other) & Node.DOCUMENT_POSITION_PRECEDING ? 1 : -1;
+      });
   }
 
   /** Outlines what selectors match on the pages in the bays, and counts it; none put the light out. */
