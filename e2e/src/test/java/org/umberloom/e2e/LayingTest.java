@@ -143,7 +143,8 @@ class LayingTest {
         page.getByLabel("Name of the piece").fill("Head");
         exactly("Make it a piece").click();
         assertThat(page.getByText("Piece “Head”, on 5 of 5 pages.")).isVisible();
-        live().locator("header > a").dblclick();
+        // The page is shown anew with its piece; words are changed there.
+        live().locator("header[data-piece] > a").dblclick();
         page.keyboard().press("Control+A");
         page.keyboard().type("Tern Passage by night");
         page.keyboard().press("Enter");
