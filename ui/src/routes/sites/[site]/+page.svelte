@@ -56,8 +56,17 @@
     themes = (await ask(() => api.GET('/api/themes', { params: { query: {} } }))).cards;
   });
 
+  /** What is done comes one after the other, in the order in which it was asked for. */
+  let last: Promise<unknown> = Promise.resolve();
+
   /** Does something to the site and shows it as it is then; resolves to why it was refused, empty when it was done. */
-  async function done(work: () => Promise<unknown>): Promise<string> {
+  function done(work: () => Promise<unknown>): Promise<string> {
+    const next = last.then(() => one(work));
+    last = next;
+    return next;
+  }
+
+  async function one(work: () => Promise<unknown>): Promise<string> {
     try {
       await work();
       await read();
