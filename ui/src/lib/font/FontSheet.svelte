@@ -75,7 +75,7 @@
   <h3 class="mt-4 font-semibold">Worn by</h3>
   {#if themes}
     <ul>
-      {#each themes as theme (theme.id)}<li><a class="underline" href="/bench/{theme.id}?tray=type">{theme.name}</a></li>
+      {#each themes as theme (theme.id)}<li><a class="underline" href="/bench/{theme.id}">{theme.name}</a></li>
       {:else}<li class="text-muted">No theme in the library wears it yet.</li>{/each}
     </ul>
   {/if}

@@ -36,12 +36,7 @@
   /** What is stored, whatever is tried. */
   const stored = $derived(first(bench.saved?.instruments.type.families.find((one) => one.path === open?.path)?.value ?? ''));
   /** The family of running text, which one for headings is to go with. */
-  const text = $derived(
-    bench.shown?.type.styles
-      .find((one) => one.role === 'body')
-      ?.familyName.split(',')[0]
-      ?.replace(/["']/g, '') ?? ''
-  );
+  const text = $derived(first(bench.shown?.type.styles.find((one) => one.role === 'body')?.familyName ?? ''));
   let pairs = $state.raw<Schemas['Pairing'][]>([]);
   const why = $derived(new Map(pairs.map((one) => [one.name, one.why])));
   const offered = $derived(

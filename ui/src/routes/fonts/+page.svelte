@@ -1,8 +1,8 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { api, ask, Problem, type Schemas } from '$lib/api/client';
-  import { session } from '$lib/account/session.svelte';
+  import { arrived } from '$lib/account/arriving';
   import FontSheet from '$lib/font/FontSheet.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
 
@@ -17,9 +17,7 @@
   const open = $derived(shown.find((one) => one.name === opened) ?? shown[0]);
 
   onMount(async () => {
-    const { data, response } = await api.GET('/api/session');
-    if (!data && response.status === 401) return goto('/sign-in?to=/fonts');
-    if (data) session.name = data.name;
+    if (!(await arrived(page.url.pathname))) return;
     try {
       families = await ask(() => api.GET('/api/fonts/facts'));
     } catch (e) {

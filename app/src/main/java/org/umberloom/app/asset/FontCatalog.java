@@ -75,7 +75,7 @@ public class FontCatalog {
         }
     }
 
-    private final List<Family> families = catalog();
+    private static final List<Family> FAMILIES = catalog();
 
     private static List<Family> catalog() {
         try (InputStream in = FontCatalog.class.getResourceAsStream(FOLDER + "catalog.json")) {
@@ -86,11 +86,11 @@ public class FontCatalog {
     }
 
     public List<Family> families() {
-        return families;
+        return FAMILIES;
     }
 
     public Optional<Family> find(String name) {
-        return families.stream().filter(family -> family.name().equals(name)).findFirst();
+        return FAMILIES.stream().filter(family -> family.name().equals(name)).findFirst();
     }
 
     /** The bytes of a family's font or license file. */

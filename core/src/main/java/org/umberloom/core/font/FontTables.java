@@ -59,9 +59,7 @@ public record FontTables(int flavor, SortedMap<String, byte[]> tables) {
             long offset = in.u32();
             long length = in.u32();
             byte[] table = new Bytes(file, tag).seek(offset).bytes(length);
-            if (sum != checksum(tag, table))
-                throw new BadFont("its part “" + tag.strip() + "” is damaged: its checksum is another");
-            put(tables, tag, table);
+            put(tables, tag, table, sum);
         }
         return new FontTables(flavor, tables);
     }
@@ -73,6 +71,13 @@ public record FontTables(int flavor, SortedMap<String, byte[]> tables) {
 
     static void put(Map<String, byte[]> tables, String tag, byte[] table) {
         if (tables.put(tag, table) != null) throw new BadFont("it has the part “" + tag.strip() + "” twice");
+    }
+
+    /** @param sum what its checksum is said to be */
+    static void put(Map<String, byte[]> tables, String tag, byte[] table, long sum) {
+        if (sum != checksum(tag, table))
+            throw new BadFont("its part “" + tag.strip() + "” is damaged: its checksum is another");
+        put(tables, tag, table);
     }
 
     Optional<byte[]> table(String tag) {
