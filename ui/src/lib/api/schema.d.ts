@@ -724,6 +724,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fonts/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fonts/own/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fonts/own/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/css": {
         parameters: {
             query?: never;
@@ -836,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/fonts/own/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}": {
         parameters: {
             query?: never;
@@ -910,7 +974,7 @@ export interface paths {
         get: operations["content"];
         put?: never;
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -971,7 +1035,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["file_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1364,6 +1428,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fonts/own.css": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownFaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fonts/facts": {
         parameters: {
             query?: never;
@@ -1550,7 +1630,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2242,6 +2322,22 @@ export interface components {
             name: string;
             password: string;
         };
+        Brought: {
+            name: string;
+            kept: boolean;
+            family: string;
+            what: string;
+        };
+        RemovalRequest: {
+            family: string;
+        };
+        RemovedFamily: {
+            family: string;
+            files: string[];
+        };
+        PutBackRequest: {
+            files: string[];
+        };
         CssTried: {
             site: string;
             /** Format: int64 */
@@ -2389,6 +2485,7 @@ export interface components {
             bytes: number;
             /** Format: int64 */
             archive: number;
+            leftOut: string[];
         };
         FileText: {
             name: string;
@@ -2745,12 +2842,15 @@ export interface components {
             generic: string;
             license: string;
             licenseFile: string;
+            rights: string;
+            travels: boolean;
             files: components["schemas"]["FontPart"][];
         };
         FontPart: {
             file: string;
             style: string;
             weights: string;
+            stretch: string;
             characters: string;
         };
         WearingTheme: {
@@ -2774,6 +2874,7 @@ export interface components {
             lightest: number;
             /** Format: int32 */
             heaviest: number;
+            weights: number[];
             varies: boolean;
             /** Format: double */
             xHeight: number;
@@ -2790,6 +2891,9 @@ export interface components {
             bytes: number;
             /** Format: int32 */
             alphabet: number;
+            rights: string;
+            travels: boolean;
+            files: components["schemas"]["FontPart"][];
         };
         RoleTaken: {
             path: string;
@@ -4851,6 +4955,78 @@ export interface operations {
             };
         };
     };
+    bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    file: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Brought"][];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemovalRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RemovedFamily"];
+                };
+            };
+        };
+    };
+    putBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutBackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readCss: {
         parameters: {
             query?: never;
@@ -5023,6 +5199,28 @@ export interface operations {
             };
         };
     };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     bench: {
         parameters: {
             query?: {
@@ -5162,7 +5360,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5251,7 +5449,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query: {
                 site?: string;
@@ -5824,6 +6022,26 @@ export interface operations {
             };
         };
     };
+    ownFaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/css;charset=UTF-8": string;
+                };
+            };
+        };
+    };
     facts: {
         parameters: {
             query?: {
@@ -6056,7 +6274,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;

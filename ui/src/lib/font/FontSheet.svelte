@@ -2,7 +2,7 @@
   import { api, ask, type Schemas } from '$lib/api/client';
 
   /** One family in full: its weights, its letters beside their lines, its figures, its license, and the themes that wear it. */
-  let { family, words }: { family: Schemas['FamilyFacts']; words: string } = $props();
+  let { family, words, onremove }: { family: Schemas['FamilyFacts']; words: string; onremove?: () => void } = $props();
 
   const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
   const W = 420;
@@ -13,9 +13,7 @@
 
   const stack = $derived(`'${family.name}'`);
   const weights = $derived(
-    family.varies
-      ? WEIGHTS.filter((weight) => weight >= family.lightest && weight <= family.heaviest)
-      : [...new Set([family.lightest, family.heaviest])]
+    family.varies ? WEIGHTS.filter((weight) => weight >= family.lightest && weight <= family.heaviest) : family.weights
   );
   const lines = $derived([
     { name: 'capitals', at: family.capHeight },
@@ -70,13 +68,29 @@
   <p class="mt-4 border-t border-border pt-3">
     <span class="text-muted">License</span>
     <a class="ml-2 underline" href="/fonts/{family.licenseFile}">{family.license}</a>
-    <span class="text-muted">· its text travels with every kit that holds the family</span>
+    <span class="text-muted"
+      >{#if family.rights}· by its maker it {family.rights}{:else}· its text travels with every kit that holds the family{/if}</span
+    >
   </p>
+  {#if !family.travels}
+    <p class="mt-2 max-w-2xl border-l-2 border-should pl-3">
+      Kits are made without its files: their pages show {family.generic} in its place, unless the family is on the reader’s device.
+    </p>
+  {/if}
   <h3 class="mt-4 font-semibold">Worn by</h3>
   {#if themes}
     <ul>
       {#each themes as theme (theme.id)}<li><a class="underline" href="/bench/{theme.id}">{theme.name}</a></li>
       {:else}<li class="text-muted">No theme in the library wears it yet.</li>{/each}
     </ul>
+    {#if onremove}
+      <p class="mt-4 flex items-center gap-3 border-t border-border pt-3">
+        <button class="button" onclick={onremove}>Remove the family</button>
+        <span class="text-muted"
+          >{#if themes.length}{themes.length === 1 ? `${themes[0]?.name} keeps` : `${themes.length} themes keep`} its name and shows {family.generic}
+            in its place until it comes back.{:else}Nothing shows it.{/if}</span
+        >
+      </p>
+    {/if}
   {/if}
 </section>

@@ -136,7 +136,7 @@
   const size = (bytes: number) => `${Math.round(bytes / 1024)} kB`;
   const features = (one: Facts) =>
     [
-      one.varies ? `${one.lightest}–${one.heaviest}` : `${one.lightest}, ${one.heaviest}`,
+      one.varies ? `${one.lightest}–${one.heaviest}` : one.weights.join(', '),
       one.italics && 'italics',
       one.tabular && 'figures',
       one.smallCapitals && 'small caps'

@@ -4,6 +4,7 @@
   import { goto } from '$app/navigation';
   import { api, Problem } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
+  import OwnFaces from '$lib/font/OwnFaces.svelte';
   import Bays from '$lib/site/Bays.svelte';
   import { Bench } from '$lib/theme/bench.svelte';
   import ClashDialog from '$lib/theme/ClashDialog.svelte';
@@ -58,6 +59,7 @@
 
 <svelte:head><title>{bench?.saved?.name ?? 'Bench'} · Umber Loom</title></svelte:head>
 <svelte:window bind:innerHeight={height} onkeydown={key} />
+{#if bench}<OwnFaces families={bench.fonts} />{/if}
 
 {#if bench?.saved}
   <div class="flex h-screen min-w-[64rem] flex-col overflow-hidden">

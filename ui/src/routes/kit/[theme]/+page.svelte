@@ -101,6 +101,9 @@
             >of stylesheet over the wire ({size(stylesheet?.bytes ?? 0)} as written), {kit.files.length} files, {size(kit.bytes)} in all.</span
           >
         </p>
+        {#each kit.leftOut as said (said)}
+          <p class="mb-4 border-l-2 border-should pl-3"><span class="font-semibold">Stays out:</span> {said}</p>
+        {/each}
         <div class="caption grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] border-b border-line pb-1">
           <span>File</span><span class="text-right">as is</span><span class="text-right">compressed</span>
         </div>

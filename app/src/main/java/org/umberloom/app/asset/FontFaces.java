@@ -13,64 +13,88 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.TypographyValue;
 
-/** Shipped families as font faces. */
+/** Families as font faces. */
 @Component
 public class FontFaces {
     private static final int MOST_COMBINATIONS = 64;
     private static final String SERVED_AT = "/fonts/";
 
-    private final FontCatalog catalog;
+    private final FontShelf shelf;
 
-    FontFaces(FontCatalog catalog) {
-        this.catalog = catalog;
+    FontFaces(FontShelf shelf) {
+        this.shelf = shelf;
     }
 
-    /** Every shipped family; a browser fetches only those files that a page uses. */
+    /** Every shipped family, which anybody may load; a browser fetches only those files that a page uses. */
+    public List<FontFace> shipped() {
+        return faces(FontFiles.shipped(), Set.of());
+    }
+
+    /** Every family. */
     public List<FontFace> all() {
-        return catalog.families().stream()
-                .flatMap(family -> faces(family, SERVED_AT, part -> true, false))
+        return faces(shelf.atHand(), Set.of());
+    }
+
+    /** Those that people brought. */
+    List<FontFace> own() {
+        FontFiles files = shelf.atHand();
+        return files.catalog().families().stream()
+                .filter(FontCatalog.Family::own)
+                .flatMap(family -> faces(files, family, SERVED_AT, part -> true, false))
                 .toList();
     }
 
     /** The same; what a theme uses has stand-ins while it loads. */
     public List<FontFace> around(ThemeDocument theme) {
-        Set<FontCatalog.Family> used = Set.copyOf(familiesOf(theme));
-        return catalog.families().stream()
-                .flatMap(family -> faces(family, SERVED_AT, part -> true, used.contains(family)))
+        return faces(shelf.atHand(), Set.copyOf(familiesOf(theme)));
+    }
+
+    private static List<FontFace> faces(FontFiles files, Set<FontCatalog.Family> standingIn) {
+        return files.catalog().families().stream()
+                .flatMap(family -> faces(files, family, SERVED_AT, part -> true, standingIn.contains(family)))
                 .toList();
     }
 
-    /** The families that the text styles of a theme use, with those of their files that pages need, in that folder. */
+    /**
+     * The families that the text styles of a theme use and that may travel, with those of their files that pages need, in
+     * that folder.
+     */
     public List<FontFace> usedBy(ThemeDocument theme, String folder, Predicate<FontCatalog.FontPart> needed) {
+        FontFiles files = shelf.atHand();
         return familiesOf(theme).stream()
-                .flatMap(family -> faces(family, folder, needed, true))
+                .filter(FontCatalog.Family::travels)
+                .flatMap(family -> faces(files, family, folder, needed, true))
                 .toList();
     }
 
-    /** The shipped families that the text styles of a theme use, in any combination. */
+    /** The known families that the text styles of a theme use, in any combination. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
         for (Combination combination : theme.looks(MOST_COMBINATIONS))
             Resolution.of(theme, combination).tokens().values().forEach(token -> {
                 if (token.value() instanceof TypographyValue style
                         && style.fontFamily() instanceof FontFamilyValue families)
-                    families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
+                    families.families()
+                            .forEach(name -> shelf.atHand().catalog().find(name).ifPresent(used::add));
             });
         return List.copyOf(used);
     }
 
-    private Stream<FontFace> faces(
-            FontCatalog.Family family, String folder, Predicate<FontCatalog.FontPart> needed, boolean standIns) {
+    private static Stream<FontFace> faces(
+            FontFiles files,
+            FontCatalog.Family family,
+            String folder,
+            Predicate<FontCatalog.FontPart> needed,
+            boolean standIns) {
         return family.files().stream()
                 .filter(needed)
                 .map(part -> new FontFace(
                         family.name(),
                         part.style(),
                         part.weights(),
+                        part.stretch(),
                         part.characters(),
                         folder + part.file(),
-                        standIns && part.equals(family.basic())
-                                ? FontFiles.shipped().standIns(family)
-                                : List.of()));
+                        standIns && part.equals(family.basic()) ? files.standIns(family) : List.of()));
     }
 }

@@ -7,16 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.Likeness;
 import org.umberloom.core.font.Pairing;
 import org.umberloom.core.font.StandIn;
 
-/** What the files of the shipped families say. They are read when first asked for; what is small of them is kept. */
+/** What the files of the families of a catalog say. They are read when first asked for; what is small of them is kept. */
 public final class FontFiles implements Families {
-    private static final FontFiles SHIPPED = new FontFiles(new FontCatalog());
+    private static final FontFiles SHIPPED = new FontFiles(FontCatalog.shipped(), new Known());
 
     /** As many as four bays with three families each. */
     private static final int MOST_OPEN = 12;
@@ -29,6 +29,7 @@ public final class FontFiles implements Families {
      *
      * @param lightest   weight, 1 to 1000
      * @param heaviest   weight, 1 to 1000
+     * @param weights    of its files, the lightest of each
      * @param xHeight    of small letters, in em
      * @param capHeight  of capitals, in em
      * @param width      of a character of running text, in em
@@ -46,6 +47,7 @@ public final class FontFiles implements Families {
             String licenseFile,
             int lightest,
             int heaviest,
+            List<Integer> weights,
             boolean varies,
             double xHeight,
             double capHeight,
@@ -55,7 +57,10 @@ public final class FontFiles implements Families {
             boolean tabular,
             boolean smallCapitals,
             int bytes,
-            int alphabet) {
+            int alphabet,
+            String rights,
+            boolean travels,
+            List<FontCatalog.FontPart> files) {
         private Likeness likeness() {
             return new Likeness(xHeight, width, contrast);
         }
@@ -65,26 +70,41 @@ public final class FontFiles implements Families {
         }
     }
 
+    /** What is known of files, by their names, whose contents never change. */
+    private static final class Known {
+        private final Map<String, Double> means = new ConcurrentHashMap<>();
+        private final Map<String, List<StandIn>> standIns = new ConcurrentHashMap<>();
+        private final Map<FontCatalog.Family, FamilyFacts> facts = new ConcurrentHashMap<>();
+        private final Map<String, FontFile> open = new LinkedHashMap<>(16, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<String, FontFile> eldest) {
+                return size() > MOST_OPEN;
+            }
+        };
+    }
+
     private final FontCatalog catalog;
-    private final Map<String, Double> means = new ConcurrentHashMap<>();
-    private final Map<String, List<StandIn>> standIns = new ConcurrentHashMap<>();
-    private final Map<String, FontFile> open = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1;
+    private final Known known;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, FontFile> eldest) {
-            return size() > MOST_OPEN;
-        }
-    };
-    private final Once<List<FamilyFacts>> facts = new Once<>(this::read);
-
-    private FontFiles(FontCatalog catalog) {
+    private FontFiles(FontCatalog catalog, Known known) {
         this.catalog = catalog;
+        this.known = known;
     }
 
     /** Those of the families that ship. */
     public static FontFiles shipped() {
         return SHIPPED;
+    }
+
+    /** These and others, which lead. @param content of their files, by name */
+    FontFiles with(List<FontCatalog.Family> others, Function<String, byte[]> content) {
+        return new FontFiles(catalog.with(others, content), known);
+    }
+
+    public FontCatalog catalog() {
+        return catalog;
     }
 
     @Override
@@ -96,15 +116,17 @@ public final class FontFiles implements Families {
     public OptionalDouble mean(List<String> stack, int weight) {
         return stack.stream()
                 .flatMap(name -> catalog.find(name).stream())
-                .mapToDouble(family -> means.computeIfAbsent(
-                        family.name() + weight,
+                .mapToDouble(family -> known.means.computeIfAbsent(
+                        family.basic().file() + weight,
                         key -> basic(family).advances(weight).mean(FontFile.RUNNING)))
                 .findFirst();
     }
 
-    /** Of every shipped family, in the order in which they are offered. */
+    /** Of every family, in the order in which they are offered. */
     public List<FamilyFacts> facts() {
-        return facts.get();
+        return catalog.families().stream()
+                .map(family -> known.facts.computeIfAbsent(family, this::read))
+                .toList();
     }
 
     /** The same, those most like a family first; that one itself leads. */
@@ -133,17 +155,14 @@ public final class FontFiles implements Families {
 
     private FontFile basic(FontCatalog.Family family) {
         String file = family.basic().file();
-        synchronized (open) {
-            return open.computeIfAbsent(file, name -> FontFile.read(catalog.read(name)));
+        synchronized (known.open) {
+            return known.open.computeIfAbsent(file, name -> FontFile.read(catalog.read(name)));
         }
     }
 
     List<StandIn> standIns(FontCatalog.Family family) {
-        return standIns.computeIfAbsent(family.name(), name -> StandIn.of(basic(family), family.generic()));
-    }
-
-    private List<FamilyFacts> read() {
-        return catalog.families().stream().map(this::read).toList();
+        return known.standIns.computeIfAbsent(
+                family.basic().file(), file -> StandIn.of(basic(family), family.generic()));
     }
 
     private FamilyFacts read(FontCatalog.Family family) {
@@ -164,6 +183,7 @@ public final class FontFiles implements Families {
                 family.licenseFile(),
                 weights.lightest(),
                 weights.heaviest(),
+                weights.spans().stream().map(Span::from).toList(),
                 !font.axes().isEmpty(),
                 rounded(font.metrics().xHeight()),
                 rounded(font.metrics().capHeight()),
@@ -173,25 +193,13 @@ public final class FontFiles implements Families {
                 font.features().contains(TABULAR),
                 font.features().contains(SMALL_CAPITALS),
                 bytes.length,
-                alphabet);
+                alphabet,
+                family.rights(),
+                family.travels(),
+                family.files());
     }
 
     private static double rounded(double number) {
         return Math.round(number * 1000) / 1000.0;
-    }
-
-    /** Worked out by the first who asks, while others wait. */
-    private static final class Once<T> {
-        private final Supplier<T> work;
-        private T known;
-
-        Once(Supplier<T> work) {
-            this.work = work;
-        }
-
-        synchronized T get() {
-            if (known == null) known = work.get();
-            return known;
-        }
     }
 }

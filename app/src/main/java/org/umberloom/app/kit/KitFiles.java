@@ -5,12 +5,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jsoup.nodes.Document;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
+import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
@@ -37,14 +39,14 @@ public class KitFiles {
 
     private final SiteService sites;
     private final FontFaces fonts;
-    private final FontCatalog catalog;
+    private final FontShelf shelf;
     private final PictureStore grounds;
 
-    KitFiles(SiteService sites, FontFaces fonts, FontCatalog catalog, PictureStore grounds) {
+    KitFiles(SiteService sites, FontFaces fonts, FontShelf shelf, PictureStore grounds) {
         this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
-        this.catalog = catalog;
+        this.shelf = shelf;
     }
 
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
@@ -55,11 +57,17 @@ public class KitFiles {
         StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
         for (Site site : shown) addSite(theme, site, pages, markup, licenses);
 
-        List<FontCatalog.Family> families = fonts.familiesOf(theme);
+        Optional<SiteDocument> one = alone(shown);
+        ThemeDocument worn = worn(theme, shown);
+        List<FontCatalog.Family> families = fonts.familiesOf(worn).stream()
+                .filter(FontCatalog.Family::travels)
+                .toList();
+        FontCatalog catalog = shelf.atHand().catalog();
         List<String> pageNames =
                 pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         PageUse use = PageUse.of(markup);
-        Usage usage = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
+        Usage needed = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
+        Usage usage = one.map(site -> needed.in(site.places())).orElse(needed);
         FontNeed need = FontNeed.of(
                 markup,
                 OwnStyle.of(theme)
@@ -84,17 +92,10 @@ public class KitFiles {
                                                 Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
                                         .toList())
                         .write()));
-        ThemeDocument worn = theme;
-        String own = "";
-        if (shown.size() == 1) {
-            SiteDocument site = sites.document(shown.get(0));
-            worn = theme.worn(site.written());
-            usage = usage.in(site.places());
-            own = Stylesheet.own(site.css());
-        }
         files.put(
                 STYLESHEET,
-                bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS, need::of), grounds.of(theme)) + own));
+                bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS, need::of), grounds.of(theme))
+                        + one.map(site -> Stylesheet.own(site.css())).orElse("")));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         files.putAll(pages);
         for (Picture picture : pictures) {
@@ -118,8 +119,29 @@ public class KitFiles {
                     .append(family.licenseFile())
                     .append("\n");
         }
+        leftOut(worn)
+                .forEach(said ->
+                        licenses.append("Not in this kit: ").append(said).append("\n"));
         files.put("LICENSES.txt", bytes(licenses.toString()));
         return files;
+    }
+
+    private Optional<SiteDocument> alone(List<Site> shown) {
+        return shown.size() == 1 ? Optional.of(sites.document(shown.get(0))) : Optional.empty();
+    }
+
+    /** A theme as the one site wears it, where there is one. */
+    ThemeDocument worn(ThemeDocument theme, List<Site> shown) {
+        return alone(shown).map(site -> theme.worn(site.written())).orElse(theme);
+    }
+
+    /** Families whose files may not travel, each with what pages show in its place, in a sentence. */
+    List<String> leftOut(ThemeDocument worn) {
+        return fonts.familiesOf(worn).stream()
+                .filter(family -> !family.travels())
+                .map(family -> family.name() + ". By its maker it " + family.rights()
+                        + ", so pages show it where it is on the reader’s device, else " + family.generic() + ".")
+                .toList();
     }
 
     /** A site's pages and pictures, with what makes it that site again where it is brought in. */

@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Site;
@@ -46,7 +47,15 @@ class KitService {
     /** A file of a kit with its size as it is, and as a web server would send it compressed. */
     record FileView(String name, long bytes, long compressed, boolean readable) {}
 
-    record KitView(String theme, String site, List<String> sites, List<FileView> files, long bytes, long archive) {}
+    /** @param leftOut a sentence for each family whose files may not travel */
+    record KitView(
+            String theme,
+            String site,
+            List<String> sites,
+            List<FileView> files,
+            long bytes,
+            long archive,
+            List<String> leftOut) {}
 
     /**
      * @param notes   a sentence for each kind of thing that was converted or passed over while it was read
@@ -58,8 +67,10 @@ class KitService {
     private final SiteService sites;
     private final KitFiles kits;
     private final PictureStore grounds;
+    private final FontShelf fonts;
 
-    KitService(DraftService drafts, SiteService sites, KitFiles kits, PictureStore grounds) {
+    KitService(DraftService drafts, SiteService sites, KitFiles kits, PictureStore grounds, FontShelf fonts) {
+        this.fonts = fonts;
         this.grounds = grounds;
         this.drafts = drafts;
         this.sites = sites;
@@ -69,7 +80,8 @@ class KitService {
     /** @param site slug of the site whose pages travel along; empty for none */
     KitView contents(long theme, String site) {
         Draft draft = drafts.newest(theme);
-        Map<String, byte[]> files = kits.of(draft.theme(), shown(site));
+        List<Site> shown = shown(site);
+        Map<String, byte[]> files = kits.of(draft.theme(), shown);
         List<String> readable = KitFiles.readable(files);
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
@@ -80,7 +92,8 @@ class KitService {
                 sites.all().stream().map(Site::slug).toList(),
                 views,
                 views.stream().mapToLong(FileView::bytes).sum(),
-                KitArchive.write(files).length);
+                KitArchive.write(files).length,
+                kits.leftOut(kits.worn(draft.theme(), shown)));
     }
 
     /** The text of one file. */
@@ -133,7 +146,7 @@ class KitService {
         Map<String, Integer> types = new LinkedHashMap<>();
         Resolution resolution = Resolution.of(theme, theme.defaults());
         resolution.tokens().values().forEach(token -> types.merge(token.type().id(), 1, Integer::sum));
-        ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme);
+        ThemeViews.Instruments instruments = ThemeViews.Instruments.of(theme, fonts.atHand());
         List<String> contexts = new ArrayList<>();
         theme.modifiers()
                 .forEach((name, modifier) -> contexts.add(name + ": "

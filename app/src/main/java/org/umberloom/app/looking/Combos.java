@@ -15,6 +15,7 @@ import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.LiveProperties;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Combination;
@@ -38,6 +39,7 @@ import org.umberloom.core.theme.ThemeGraph;
  * @param pairs    the declared pairs of those that were asked for, measured once, by the very resolution
  * @param choices  what is chosen in those that were asked for
  * @param grounds  the grounds of the surfaces in each of them, by the combination
+ * @param families whose files are at hand
  */
 public record Combos(
         ThemeDocument theme,
@@ -49,7 +51,8 @@ public record Combos(
         Map<Resolution, LiveProperties> properties,
         Map<Resolution, List<Pair.Measured>> pairs,
         Map<Combination, List<Choices.Chosen>> choices,
-        Map<Combination, Map<String, Grounds.Placed>> grounds) {
+        Map<Combination, Map<String, Grounds.Placed>> grounds,
+        Families families) {
     /** A spot as it is looked at, and what is right around it. */
     public record SpotLook(SitePlaces.Spot spot, Resolution own, Resolution around) {}
 
@@ -57,12 +60,13 @@ public record Combos(
     private static final int MOST_SCOPED = 24;
 
     /** Everything at its default, each scheme in a bay. */
-    public static Combos of(ThemeDocument theme) {
+    public static Combos of(ThemeDocument theme, Families families) {
         return of(
                 theme,
                 theme.defaults(),
                 List.of(),
                 Pictures.NONE,
+                families,
                 combination -> ThemeGraph.of(theme, combination),
                 Map.of());
     }
@@ -77,6 +81,7 @@ public record Combos(
             Combination wanted,
             Collection<Combination> bays,
             Pictures pictures,
+            Families families,
             Function<Combination, ThemeGraph> graphs,
             Map<String, SitePlaces> places) {
         Map<Combination, Resolution> known = new LinkedHashMap<>();
@@ -118,7 +123,8 @@ public record Combos(
                 Collections.synchronizedMap(new IdentityHashMap<>()),
                 Collections.synchronizedMap(new IdentityHashMap<>()),
                 new ConcurrentHashMap<>(),
-                grounds);
+                grounds,
+                families);
     }
 
     private static List<SpotLook> spots(

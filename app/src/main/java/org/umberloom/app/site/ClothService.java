@@ -13,6 +13,7 @@ import org.umberloom.app.looking.Combos;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.site.RoleGroups;
 import org.umberloom.core.site.SchemePolicy;
@@ -129,6 +130,7 @@ class ClothService {
                 new Combination(contexts),
                 List.of(),
                 Pictures.NONE,
+                Families.NONE,
                 combination -> ThemeGraph.of(theme, combination),
                 Map.of())));
     }

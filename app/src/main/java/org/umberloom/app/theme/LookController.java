@@ -23,7 +23,7 @@ class LookController {
     LookController(@Value("classpath:look/umber-loom.resolver.json") Resource theme, FontFaces fonts)
             throws IOException {
         ThemeDocument look = ThemeJson.readInline(theme.getContentAsString(StandardCharsets.UTF_8));
-        css = Stylesheet.properties(look, roles(look), fonts.all());
+        css = Stylesheet.properties(look, roles(look), fonts.shipped());
     }
 
     @GetMapping(value = "/look.css", produces = "text/css;charset=UTF-8")

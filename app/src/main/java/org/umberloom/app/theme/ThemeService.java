@@ -156,6 +156,7 @@ public class ThemeService {
                 looking.working(),
                 looking.bays(),
                 pictures.of(probed),
+                base.combos().families(),
                 graphs.probing(draft, probed),
                 worn.places());
         ThemeViews.Instruments probedInstruments = Boolean.TRUE.equals(request.lean())

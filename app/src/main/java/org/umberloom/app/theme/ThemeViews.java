@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.color.ColorView;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.app.space.SpaceView;
@@ -22,6 +21,7 @@ import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.css.SpotProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Combination;
@@ -110,8 +110,8 @@ public final class ThemeViews {
             List<ChosenView> choices,
             int pairs,
             List<FindingView> findings) {
-        public static Instruments of(ThemeDocument theme) {
-            return of(Combos.of(theme));
+        public static Instruments of(ThemeDocument theme, Families families) {
+            return of(Combos.of(theme, families));
         }
 
         static Instruments of(Combos combos) {
@@ -213,7 +213,7 @@ public final class ThemeViews {
 
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
-        all.addAll(TypeChecks.findings(resolution, FontFiles.shipped()));
+        all.addAll(TypeChecks.findings(resolution, combos.families()));
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
         if (!combos.grounds().isEmpty())
             all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
@@ -369,7 +369,7 @@ public final class ThemeViews {
         private static final int MOST_THREADS = 6;
 
         static Weave of(ThemeDocument theme) {
-            return of(ColorView.of(Combos.of(theme)));
+            return of(ColorView.of(Combos.of(theme, Families.NONE)));
         }
 
         public static Weave of(ColorView color) {

@@ -5,12 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.core.check.LineLength;
 import org.umberloom.core.check.TypeChecks;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
@@ -109,7 +109,8 @@ public record TypeView(
         LineLength column = LineLength.of(Worn.of(standard));
         List<StyleView> styles = new ArrayList<>();
         for (Resolved token : standard.tokens().values())
-            if (token.value() instanceof TypographyValue value) styles.add(style(token, value, column));
+            if (token.value() instanceof TypographyValue value)
+                styles.add(style(token, value, combos.families(), column));
         return new TypeView(
                 values(standard, TokenType.FONT_FAMILY),
                 values(standard, TokenType.FONT_WEIGHT),
@@ -156,10 +157,11 @@ public record TypeView(
                 steps);
     }
 
-    private static MeasureView measure(String role, Map<String, TokenValue> members, LineLength column) {
+    private static MeasureView measure(
+            String role, Map<String, TokenValue> members, Families families, LineLength column) {
         if (!TypeChecks.RUNNING.contains(role) || !(members.get("fontFamily") instanceof FontFamilyValue stack))
             return MeasureView.NONE;
-        OptionalDouble known = FontFiles.shipped().mean(stack.families(), weight(members));
+        OptionalDouble known = families.mean(stack.families(), weight(members));
         if (known.isEmpty()) return MeasureView.NONE;
         double mean = known.getAsDouble();
         TokenValue size = members.get("fontSize");
@@ -175,7 +177,7 @@ public record TypeView(
         return (int) Math.round(Double.parseDouble(CustomProperties.text(members.get("fontWeight"))));
     }
 
-    private static StyleView style(Resolved token, TypographyValue value, LineLength column) {
+    private static StyleView style(Resolved token, TypographyValue value, Families families, LineLength column) {
         Token written = token.written();
         Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.parts() : value.parts();
         Map<String, TokenValue> resolved = value.parts();
@@ -194,7 +196,7 @@ public record TypeView(
                 weight(resolved),
                 Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))),
                 wide(resolved.get("letterSpacing")),
-                measure(token.path().name(), resolved, column));
+                measure(token.path().name(), resolved, families, column));
     }
 
     private static double narrow(TokenValue size) {

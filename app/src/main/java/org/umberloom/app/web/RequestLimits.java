@@ -48,8 +48,10 @@ class RequestLimits extends OncePerRequestFilter {
     static int most(String method, String path, boolean session) {
         if (!session || path.startsWith("/api/session") || path.startsWith("/api/invitation")) return STRANGER;
         if (!method.equals("POST")) return ORDINARY;
-        if (path.equals("/api/kits") || path.equals("/api/kits/preview") || path.equals("/api/sites/archive"))
-            return KIT;
+        if (path.equals("/api/kits")
+                || path.equals("/api/kits/preview")
+                || path.equals("/api/sites/archive")
+                || path.equals("/api/fonts/own")) return KIT;
         if (path.equals("/api/palette/picture")
                 || (path.startsWith("/api/themes/") || path.startsWith("/api/sites/")) && path.endsWith("/pictures"))
             return PICTURE;

@@ -39,7 +39,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/people/**")
                         .hasRole("LEAD")
-                        .requestMatchers("/api/**", "/preview/**")
+                        .requestMatchers("/api/**", "/preview/**", "/fonts/own/**")
                         .authenticated()
                         .anyRequest()
                         .permitAll())

@@ -25,6 +25,7 @@ import org.mockito.junit.jupiter.MockitoExtension;
 import org.mockito.quality.Strictness;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
@@ -97,7 +98,8 @@ class DraftServiceTest {
                 CLOCK,
                 event -> {},
                 new Commits(TransactionOperations.withoutTransaction()),
-                new ShownAgain(graphs, pictures, new ComputedViews(graphs, pictures), JsonMapper.shared()),
+                new ShownAgain(
+                        graphs, pictures, new ComputedViews(graphs, pictures, FontFiles::shipped), JsonMapper.shared()),
                 pictures);
     }
 

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
@@ -34,7 +35,16 @@ class FirstProbesTest {
         when(themes.lastChanged()).thenReturn(Optional.of(7L));
         when(themes.bench(anyLong(), any()))
                 .thenReturn(new ThemeViews.Bench(
-                        7, "T", "", 3, "", null, List.of(), null, null, ThemeViews.Instruments.of(theme)));
+                        7,
+                        "T",
+                        "",
+                        3,
+                        "",
+                        null,
+                        List.of(),
+                        null,
+                        null,
+                        ThemeViews.Instruments.of(theme, FontFiles.shipped())));
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Pictures;
@@ -33,8 +34,10 @@ class ProbeTest {
     @Test
     void aProbeHoldsOnlyWhatChanged() {
         ThemeDocument changed = applied(THEME, value("set:base", "color.brand.seed", "#884400"));
-        ThemeViews.Probe probe =
-                ThemeViews.Probe.between(ThemeViews.Instruments.of(THEME), ThemeViews.Instruments.of(changed), "");
+        ThemeViews.Probe probe = ThemeViews.Probe.between(
+                ThemeViews.Instruments.of(THEME, FontFiles.shipped()),
+                ThemeViews.Instruments.of(changed, FontFiles.shipped()),
+                "");
         assertThat(probe.hues()).extracting(hue -> hue.name()).containsExactly("brand");
         assertThat(probe.type()).isEmpty();
         assertThat(probe.space()).isEmpty();
@@ -45,8 +48,8 @@ class ProbeTest {
     /** What a probe takes over from before must be what computing it anew would give. */
     @Test
     void whatIsTakenOverEqualsWhatIsComputedAnew() {
-        Combos before = Combos.of(THEME);
-        ThemeViews.Instruments known = ThemeViews.Instruments.of(THEME);
+        Combos before = Combos.of(THEME, FontFiles.shipped());
+        ThemeViews.Instruments known = ThemeViews.Instruments.of(THEME, FontFiles.shipped());
         for (Asked edit : List.of(
                 value("set:base", "color.brand.seed", "#884400"),
                 value("set:base", "shape.radius", "9px"),
@@ -66,15 +69,17 @@ class ProbeTest {
                 EditJson.asked(Map.of("op", "hue", "place", "set:base", "path", "color.moss", "text", "seagreen")),
                 value("context:scheme/dark", "surface.deep.text", "{color.ink.5}"))) {
             ThemeDocument changed = applied(THEME, edit);
-            assertThat(ThemeViews.Instruments.of(Combos.of(changed), before, known))
-                    .isEqualTo(ThemeViews.Instruments.of(changed));
+            assertThat(ThemeViews.Instruments.of(Combos.of(changed, FontFiles.shipped()), before, known))
+                    .isEqualTo(ThemeViews.Instruments.of(changed, FontFiles.shipped()));
         }
     }
 
     @Test
     void theFirstEditOfARoleInTheDarkIsWrittenIntoTheDarkContext() {
         ThemeDocument changed = applied(THEME, value("context:scheme/dark", "surface.deep.text", "{color.ink.5}"));
-        assertThat(ThemeViews.Instruments.of(changed).color().surfaces())
+        assertThat(ThemeViews.Instruments.of(changed, FontFiles.shipped())
+                        .color()
+                        .surfaces())
                 .filteredOn(s -> s.name().equals("deep"))
                 .flatExtracting(s -> s.roles())
                 .filteredOn(role -> role.role().equals("text"))
@@ -93,6 +98,7 @@ class ProbeTest {
                 Combination.parse("look=freight"),
                 List.of(),
                 Pictures.NONE,
+                FontFiles.shipped(),
                 combination -> ThemeGraph.of(theme, combination),
                 Map.of());
         assertThat(combos.editPlace("light", "surface.page.link")).hasToString("context:look/freight");

@@ -28,6 +28,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.RealDatabase;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.format.ThemeJson;
@@ -262,7 +263,11 @@ class ThemesInTheDatabaseTest {
                     CLOCK,
                     event -> {},
                     new Commits(database.bean(TransactionOperations.class)),
-                    new ShownAgain(graphs, pictures, new ComputedViews(graphs, pictures), JsonMapper.shared()),
+                    new ShownAgain(
+                            graphs,
+                            pictures,
+                            new ComputedViews(graphs, pictures, FontFiles::shipped),
+                            JsonMapper.shared()),
                     pictures);
         }
 

@@ -161,17 +161,17 @@ public final class TypeChecks {
         Optional<Families.Weights> has = known.weights(family);
         if (has.isEmpty() || !(style.fontWeight() instanceof FontWeightValue weight)) return Optional.empty();
         double wanted = weight.weight();
-        if (wanted >= has.get().lightest() && wanted <= has.get().heaviest()) return Optional.empty();
-        boolean light = wanted < has.get().lightest();
+        if (has.get().has(wanted)) return Optional.empty();
         return Optional.of(new Finding(
                 "missing-weight",
                 Finding.Weight.SHOULD,
                 token.path().dotted(),
                 number(wanted) + " is not in " + family + ", which "
                         + token.path().name() + " is set in"
-                        + (light ? "; the browser shows its lightest." : "; the browser would fake it."),
-                "It has weights from " + has.get().lightest() + " to "
-                        + has.get().heaviest() + "."));
+                        + (wanted > has.get().heaviest()
+                                ? "; the browser would fake it."
+                                : "; the browser shows another that it has."),
+                "It has " + has.get().words() + "."));
     }
 
     private static Optional<Finding> measure(

@@ -82,7 +82,7 @@ public final class Stylesheet {
             Function<Combination, Resolution> resolutions) {
         Rules rules = Rules.of(theme, pages);
         StringBuilder css = new StringBuilder(LAYERS);
-        for (FontFace font : fonts) css.append(fontFace(font));
+        css.append(faces(fonts));
         Stacks stacks = new Stacks(fonts.stream()
                 .filter(font -> !font.standIns().isEmpty())
                 .map(FontFace::family)
@@ -123,7 +123,7 @@ public final class Stylesheet {
     /** Only the custom properties, for an interface that has rules of its own; roles as {@code surface.text}. */
     public static String properties(ThemeDocument theme, Collection<String> roles, List<FontFace> fonts) {
         StringBuilder css = new StringBuilder();
-        for (FontFace font : fonts) css.append(fontFace(font));
+        css.append(faces(fonts));
         TokenBlocks.Layers blocks = TokenBlocks.of(
                 theme,
                 roles,
@@ -221,10 +221,17 @@ public final class Stylesheet {
         return content.isEmpty() ? "" : "@layer " + name + " {\n" + content + "}\n";
     }
 
+    /** Only the font faces. */
+    public static String faces(List<FontFace> fonts) {
+        return fonts.stream().map(Stylesheet::fontFace).collect(Collectors.joining());
+    }
+
     private static String fontFace(FontFace font) {
         StringBuilder css = new StringBuilder("@font-face {\n  font-family: " + CssText.family(font.family())
                 + ";\n  font-style: " + font.style() + ";\n  font-weight: " + font.weights()
                 + ";\n  font-display: swap;\n  src: url(\"" + font.url() + "\") format(\"woff2\");\n");
+        if (!font.stretch().isEmpty())
+            css.append("  font-stretch: ").append(font.stretch()).append(";\n");
         if (!font.characters().isEmpty())
             css.append("  unicode-range: ").append(font.characters()).append(";\n");
         css.append("}\n");

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.HeaderTable;
 import org.apache.fontbox.ttf.HorizontalHeaderTable;
@@ -28,6 +29,13 @@ public final class FontFile {
             "All human beings are born free and equal in dignity and rights. They are endowed with reason and conscience and"
                     + " should act towards one another in a spirit of brotherhood.";
 
+    /** Sizes that letters are drawn for. */
+    private static final Pattern SIZES = Pattern.compile("( \\d+pt)+$");
+
+    private static final Pattern ENDINGS = Pattern.compile(
+            "(?i)([ -](\\d+pt|thin|hairline|(extra|ultra|semi|demi)[ -]?(light|bold|condensed|expanded)|light|regular|book|"
+                    + "medium|bold|black|heavy|condensed|expanded|italic|oblique))+$");
+
     private static final int FAMILY = 1;
     private static final int SUBFAMILY = 2;
     private static final int LICENSE = 13;
@@ -36,6 +44,8 @@ public final class FontFile {
     private static final int ITALIC = 1;
     private static final int TYPOGRAPHIC_METRICS = 1 << 7;
     private static final int MOST_FEATURES = 2_000;
+    private static final double USUAL_WIDTH = 100;
+    private static final double[] WIDTHS = {50, 62.5, 75, 87.5, USUAL_WIDTH, 112.5, 125, 150, 200};
 
     /**
      * Lengths that lines of text are made of, in em.
@@ -55,6 +65,7 @@ public final class FontFile {
     private final Metrics metrics;
     private final BitSet coverage = new BitSet();
     private final String family;
+    private final boolean typographic;
     private final String subfamily;
     private final Optional<String> license;
     private final Optional<String> licenseAt;
@@ -63,6 +74,8 @@ public final class FontFile {
     private final int weight;
     private final double strokes;
     private final SortedSet<String> features;
+    private final double stretch;
+    private final String generic;
 
     private FontFile(FontTables tables) throws IOException {
         this.tables = tables;
@@ -78,6 +91,7 @@ public final class FontFile {
             if (os2 == null) throw new BadFont("it has no part “OS/2”, which says its weight and how it may be used");
             metrics = metrics(font.getHorizontalHeader(), os2);
             NamingTable names = font.getNaming();
+            typographic = first(names, TYPOGRAPHIC_FAMILY).isPresent();
             family = first(names, TYPOGRAPHIC_FAMILY)
                     .or(() -> first(names, FAMILY))
                     .orElseThrow(() -> new BadFont("it does not say its family’s name"));
@@ -90,6 +104,8 @@ public final class FontFile {
                     || (head.getMacStyle() & HeaderTable.MAC_STYLE_ITALIC) != 0
                     || post != null && post.getItalicAngle() != 0;
             weight = os2.getWeightClass();
+            stretch = stretch(os2.getWidthClass());
+            generic = Generic.of(os2.getPanose(), post != null && post.getIsFixedPitch() != 0);
             characters = font.getUnicodeCmapLookup(false);
             if (characters == null) throw new BadFont("it does not say which characters it has");
             widths = new int[font.getNumberOfGlyphs()];
@@ -166,12 +182,27 @@ public final class FontFile {
         return features;
     }
 
+    /** Percent of the usual width for one of nine classes. Source: OpenType 1.9.1, OS/2, usWidthClass. */
+    private static double stretch(int widthClass) {
+        return widthClass >= 1 && widthClass <= WIDTHS.length ? WIDTHS[widthClass - 1] : USUAL_WIDTH;
+    }
+
     public FontTables tables() {
         return tables;
     }
 
     public String family() {
         return family;
+    }
+
+    /**
+     * The name that all weights, widths and slopes of it share. Files without a typographic family’s name carry them at the
+     * end of the family’s: “Figtree Light”, some also the size that they are drawn for. Source: OpenType 1.9.1, name, IDs 1,
+     * 2, 16 and 17; common practice for the words.
+     */
+    public String commonFamily() {
+        String common = (typographic ? SIZES : ENDINGS).matcher(family).replaceFirst("");
+        return common.replaceAll("\\s+", " ").strip();
     }
 
     public String subfamily() {
@@ -220,9 +251,22 @@ public final class FontFile {
         return axis("wght").map(axis -> (int) Math.round(axis.most())).orElse(weight);
     }
 
-    /** How wide it can be set, in percent of its usual width, as CSS {@code font-stretch}. */
+    /** How wide it can be set, in percent of its usual width, as CSS {@code font-stretch}: a range where it varies, else one. */
+    public double narrowest() {
+        return width().map(Axis::least).orElse(stretch);
+    }
+
+    public double widest() {
+        return width().map(Axis::most).orElse(stretch);
+    }
+
     public Optional<Axis> width() {
         return axis("wdth");
+    }
+
+    /** The generic family of CSS that is most like it. */
+    public String generic() {
+        return generic;
     }
 
     private Optional<Axis> axis(String tag) {

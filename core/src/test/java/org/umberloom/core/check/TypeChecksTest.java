@@ -33,7 +33,7 @@ class TypeChecksTest {
 
         @Override
         public Optional<Weights> weights(String family) {
-            return Optional.of(new Weights(300, 700));
+            return Optional.of(new Weights(List.of(new Span(300, 700))));
         }
     };
 

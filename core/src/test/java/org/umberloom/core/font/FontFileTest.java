@@ -45,6 +45,23 @@ class FontFileTest {
         assertThat(files().map(file -> said(file).get("family")).distinct()).hasSizeGreaterThanOrEqualTo(40);
     }
 
+    /** Against the families’ names in the packages that the fonts come from (fontsource). */
+    @Test
+    void allFilesOfAFamilyShareItsName() {
+        String catalog = new String(ShippedFonts.bytes("catalog.json"), StandardCharsets.UTF_8);
+        List<?> families = Json.list(
+                "catalog",
+                Json.readObject("catalog", "{\"all\":" + catalog + "}").get("all"));
+        assertThat(families).hasSizeGreaterThanOrEqualTo(40);
+        for (Object family : families)
+            for (Object part : Json.list("files", Json.object("family", family).get("files"))) {
+                String file = (String) Json.object("file", part).get("file");
+                assertThat(ShippedFonts.font(file).commonFamily())
+                        .as(file)
+                        .isEqualTo(Json.object("family", family).get("name"));
+            }
+    }
+
     @ParameterizedTest
     @MethodSource("files")
     void readsWhatTheFileSays(String file) {

@@ -62,6 +62,7 @@ class StandInTest {
                 "normal",
                 "300 900",
                 "",
+                "",
                 "fonts/f.woff2",
                 StandIn.of(ShippedFonts.font("figtree-latin.woff2"), "sans-serif"));
         String css = Stylesheet.compile(Starter.ALL.get(0).theme("T"), Usage.ALL, List.of(figtree));
