@@ -249,7 +249,7 @@ class FontsOfTheBrowserTest {
                                 family.name(),
                                 part.style(),
                                 part.weights(),
-                                part.stretch(),
+                                "",
                                 part.characters(),
                                 SITE + "fonts/" + part.file(),
                                 part.equals(family.files().get(0)) && bare.contains("\"" + family.name() + "\"")

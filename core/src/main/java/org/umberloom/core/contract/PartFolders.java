@@ -132,9 +132,8 @@ final class PartFolders {
             Map<String, TokenValue> own = new LinkedHashMap<>();
             if (role.containsKey("value"))
                 Json.object(path, role.get("value"))
-                        .forEach((name, text) ->
-                                own.put(name, ValueText.parse(TypographyValue.typeOf(name), (String) text)));
-            if (general.isEmpty() && own.size() < Member.values().length)
+                        .forEach((name, text) -> own.put(name, TypographyValue.parse(name, (String) text)));
+            if (general.isEmpty() && !own.keySet().containsAll(Member.ofTheFormat()))
                 throw fault("the style " + path + " ends without a value for all its members");
             return new Fallback.Style(general, own);
         }

@@ -144,12 +144,7 @@ public final class Worn {
                 new LinkedHashMap<>(general.map(standing -> ((TypographyValue) standing.value()).parts())
                         .orElse(Map.of()));
         parts.putAll(style.own());
-        return new TypographyValue(
-                parts.get("fontFamily"),
-                parts.get("fontSize"),
-                parts.get("fontWeight"),
-                parts.get("letterSpacing"),
-                parts.get("lineHeight"));
+        return TypographyValue.of(parts);
     }
 
     private Standing readable(Role role, String path, Fallback.Readable readable, String surface) {

@@ -15,6 +15,7 @@ import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.GradientValue;
+import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.ShadowListValue;
 import org.umberloom.core.token.ShadowValue;
@@ -53,6 +54,7 @@ final class CssText {
         if (value instanceof FontFamilyValue families)
             return families.families().stream().map(CssText::family).collect(Collectors.joining(", "));
         if (value instanceof FontWeightValue weight) return ValueText.number(weight.weight(), LENGTH_PLACES);
+        if (value instanceof MannerValue said) return said.css();
         if (value instanceof NumberValue number) return ValueText.number(number.number(), LENGTH_PLACES);
         if (value instanceof DurationValue || value instanceof CubicBezierValue) return ValueText.write(value);
         if (value instanceof StrokeStyleValue stroke) return stroke.dash().isEmpty() ? stroke.keyword() : "dashed";

@@ -19,6 +19,8 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.Manner;
+import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
@@ -36,6 +38,9 @@ import org.umberloom.core.token.TypographyValue;
 public record CustomProperties(Map<String, Map<String, String>> blocks) {
     /** The block of the document's root, which also carries the surface {@code page}. */
     public static final String ROOT = "";
+
+    /** In place of a value: rules take their own fallback. Source: CSS Custom Properties 1, 2, “initial”. */
+    static final String UNSAID = "initial";
 
     /** Hears where values stand that change with tokens. */
     interface Standing {
@@ -178,6 +183,11 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
             if (at.token().isPresent()) {
                 Resolved token = at.token().get();
                 TypographyValue value = (TypographyValue) token.value();
+                if (member.manner().isPresent()) {
+                    blocks.get(ROOT)
+                            .put(nameOf(reading), manner(value, member.manner().get()));
+                    return;
+                }
                 TokenValue written = token.written().value() instanceof TypographyValue own
                         ? own.part(member.part())
                         : value.part(member.part());
@@ -191,7 +201,14 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
                             nameOf(reading),
                             own != null
                                     ? CssText.of(own)
-                                    : "var(" + nameOf(style.path().orElseThrow() + "." + member.id()) + ")");
+                                    : style.path()
+                                            .map(path -> "var(" + nameOf(path + "." + member.id()) + ")")
+                                            .orElse(UNSAID));
+        }
+
+        private static String manner(TypographyValue style, Manner manner) {
+            MannerValue said = style.manner().get(manner);
+            return said == null ? UNSAID : said.css();
         }
 
         private void put(String block, String name, Resolved token) {

@@ -6,9 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Member;
 import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.sheet.Declaration;
@@ -26,6 +28,9 @@ final class Rules {
             return new Folded("var(" + CustomProperties.nameOf(reading) + ")", folding.text(reading));
         }
     }
+
+    /** Source: CSS Cascade 5, 7.3.3, “unset”. */
+    private static final String SAYS_NOTHING = "unset";
 
     private final List<Written> written = new ArrayList<>();
     private final Set<String> readings = new LinkedHashSet<>();
@@ -58,8 +63,9 @@ final class Rules {
                     .map(reading -> known.computeIfAbsent(reading, one -> Folded.of(one, folding)))
                     .toList();
             List<String> declarations = rule.declarations().stream()
-                    .map(declaration -> text(declaration, folded))
+                    .flatMap(declaration -> text(declaration, folded, folding).stream())
                     .toList();
+            if (declarations.isEmpty()) continue;
             byMedia(conditions)
                     .forEach((media, under) -> rules.written.add(new Written(
                             rule.layer(),
@@ -83,10 +89,20 @@ final class Rules {
                 .collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
     }
 
-    private static String text(Declaration declaration, List<Folded> folded) {
+    /** None where it would say nothing: what is inherited, or a property's first value. */
+    private static Optional<String> text(Declaration declaration, List<Folded> folded, Folding folding) {
+        Optional<String> manner =
+                PartRule.readings(declaration).stream().filter(Member::isManner).findFirst();
+        if (manner.isPresent()) {
+            String fallback = declaration.variables().get(0).fallback();
+            String said = folding.unspoken(manner.get()) ? fallback : folding.text(manner.get());
+            if (said.equals(SAYS_NOTHING)) return Optional.empty();
+            return Optional.of(declaration.property() + ": "
+                    + (said.startsWith("var(") ? said.replace(")", ", " + fallback + ")") : said));
+        }
         String text = declaration.toString();
         for (Folded one : folded) text = text.replace(one.said, one.text);
-        return text;
+        return Optional.of(text);
     }
 
     /** Everything that the rules read of roles, as it is left after folding. */

@@ -16,6 +16,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import org.umberloom.core.contract.Member;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Patience;
@@ -247,6 +248,8 @@ final class TokenBlocks {
                     : best(where, conditions, dark, block, name, candidate -> !candidate.everywhere())
                             // What is written for some pages lies in a later layer than what holds everywhere.
                             .or(() -> best(where, conditions, dark, block, name, Where::everywhere));
+            // Nothing needs to be taken back where nothing was said.
+            if (cascaded.isEmpty() && value.equals(CustomProperties.UNSAID)) return;
             if (!cascaded.equals(Optional.of(value)))
                 missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
         }));
@@ -314,7 +317,7 @@ final class TokenBlocks {
         Map<String, String> taken = new TreeMap<>();
         spot.handed().forEach((property, reading) -> {
             String name = CustomProperties.nameOf(reading);
-            if (said.contains(name)) taken.put(property, "var(" + name + ")");
+            if (said.contains(name)) taken.put(property, "var(" + name + (Member.isManner(reading) ? ", unset)" : ")"));
         });
         return taken;
     }

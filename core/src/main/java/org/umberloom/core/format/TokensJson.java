@@ -17,6 +17,7 @@ import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.ForeignValue;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.PropertyReference;
@@ -25,6 +26,7 @@ import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.token.UnknownMembers;
 import org.umberloom.core.token.ValueData;
 
@@ -34,6 +36,7 @@ import org.umberloom.core.token.ValueData;
  */
 public final class TokensJson {
     private static final String FLUID = "fluid";
+    private static final String MANNER = "manner";
     private static final String DERIVATION = "derivation";
     private static final String ROOT = "$root";
     private static final int MOST_NAMED = 5;
@@ -119,8 +122,30 @@ public final class TokensJson {
         data.put("$value", token.unknown().into(ValueData.write(shown)));
         Optional<Object> fluid = fluidData(token.value());
         if (fluid.isPresent()) rest = rest.withOwn(FLUID, fluid);
+        if (token.value() instanceof TypographyValue style && !style.manner().isEmpty())
+            rest = rest.withOwn(MANNER, Optional.of(mannerData(style)));
         meta(rest.withType(Optional.empty()), data);
         return data;
+    }
+
+    private static Map<String, Object> mannerData(TypographyValue style) {
+        Map<String, Object> data = new LinkedHashMap<>();
+        style.manner().forEach((manner, said) -> data.put(manner.part(), said.text()));
+        return data;
+    }
+
+    private static TypographyValue withManner(TypographyValue read, Object data) {
+        if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("the manner must be an object");
+        TypographyValue changed = read;
+        for (Map.Entry<?, ?> part : map.entrySet()) {
+            if (!(part.getValue() instanceof String text))
+                throw new IllegalArgumentException("the manner’s “" + part.getKey() + "” must be text");
+            String name = String.valueOf(part.getKey());
+            if (!(TypographyValue.parse(name, text) instanceof MannerValue said))
+                throw new IllegalArgumentException("the manner names “" + name + "”, which the $value has");
+            changed = changed.with(said);
+        }
+        return changed;
     }
 
     private static void meta(Meta meta, Map<String, Object> data) {
@@ -240,8 +265,10 @@ public final class TokensJson {
         TokenValue read = ValueData.read(type, value);
         Optional<Object> fluid = meta.own(FLUID);
         UnknownMembers unknown = UnknownMembers.in(value, read);
-        if (fluid.isEmpty()) return new Token(read, meta, unknown);
-        return new Token(withFluid(read, fluid.get()), meta.withOwn(FLUID, Optional.empty()), unknown);
+        if (fluid.isPresent()) read = withFluid(read, fluid.get());
+        Optional<Object> manner = meta.own(MANNER);
+        if (manner.isPresent() && read instanceof TypographyValue style) read = withManner(style, manner.get());
+        return new Token(read, meta.withOwn(FLUID, Optional.empty()).withOwn(MANNER, Optional.empty()), unknown);
     }
 
     /** Without a type only a reference can be understood; anything else is kept as it is. */

@@ -13,6 +13,7 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Evaluator;
 import org.jsoup.select.QueryParser;
+import org.umberloom.core.contract.Member;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.limit.Recent;
 import org.umberloom.core.sheet.Declaration;
@@ -179,20 +180,22 @@ public final class HandValues {
     private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
         String name = property.toLowerCase(Locale.ROOT);
         if (!isLiteral(value)) return Optional.empty();
-        return RulesOfPages.governing(element, name).map(reading -> {
-            Element piece = element.closest("[" + Pieces.PLACED + "]");
-            String words = element.text();
-            return new HandValue(
-                    at,
-                    element.normalName(),
-                    words.length() <= MOST_WORDS ? words : words.substring(0, MOST_WORDS) + "…",
-                    source,
-                    name,
-                    value,
-                    reading,
-                    Markup.surface(element),
-                    piece == null ? "" : piece.attr(Pieces.PLACED));
-        });
+        return RulesOfPages.governing(element, name)
+                .filter(reading -> !Member.isManner(reading))
+                .map(reading -> {
+                    Element piece = element.closest("[" + Pieces.PLACED + "]");
+                    String words = element.text();
+                    return new HandValue(
+                            at,
+                            element.normalName(),
+                            words.length() <= MOST_WORDS ? words : words.substring(0, MOST_WORDS) + "…",
+                            source,
+                            name,
+                            value,
+                            reading,
+                            Markup.surface(element),
+                            piece == null ? "" : piece.attr(Pieces.PLACED));
+                });
     }
 
     private static boolean isLiteral(String value) {

@@ -26,8 +26,17 @@ import org.umberloom.core.sheet.Selector;
 /** The contract’s rules as they meet a page that stands still: which reading governs what, with what is chosen. */
 final class RulesOfPages {
     /** Properties that an element without a rule of its own takes from what is around it. Source: CSS 2.2, property index. */
-    private static final Set<String> INHERITED =
-            Set.of("color", "font-family", "font-size", "font-weight", "line-height", "letter-spacing");
+    private static final Set<String> INHERITED = Set.of(
+            "color",
+            "font-family",
+            "font-size",
+            "font-weight",
+            "line-height",
+            "letter-spacing",
+            "font-style",
+            "font-stretch",
+            "text-transform",
+            "font-feature-settings");
 
     /** Properties that a rule says as a whole: one that takes no role for them keeps others from doing so. */
     private static final Set<String> WHOLE =

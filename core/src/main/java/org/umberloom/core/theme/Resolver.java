@@ -16,6 +16,7 @@ import org.umberloom.core.token.CompositeValue;
 import org.umberloom.core.token.Derivation;
 import org.umberloom.core.token.DerivedValue;
 import org.umberloom.core.token.ForeignValue;
+import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.Operation;
 import org.umberloom.core.token.PropertyReference;
 import org.umberloom.core.token.Reference;
@@ -194,6 +195,10 @@ final class Resolver {
     private TokenValue parts(CompositeValue composite) {
         Map<String, TokenValue> parts = new LinkedHashMap<>();
         for (Map.Entry<String, TokenValue> part : composite.parts().entrySet()) {
+            if (part.getValue() instanceof MannerValue said) {
+                parts.put(part.getKey(), said);
+                continue;
+            }
             TokenType expected = composite.partType(part.getKey());
             TokenValue value = value(part.getValue(), Optional.of(expected));
             if (value == null) return null;

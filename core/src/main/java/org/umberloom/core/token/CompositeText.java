@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * Composite values as people type and read them, in the order CSS has: {@code 1px solid {color.ink.20}},
@@ -36,7 +37,11 @@ final class CompositeText {
             return stroke.dash().isEmpty()
                     ? stroke.keyword()
                     : DASH + " " + joined(stroke.dash(), " ") + " " + stroke.lineCap();
-        return joined(List.copyOf(value.parts().values()), " / ");
+        return value.parts().entrySet().stream()
+                .map(part -> part.getValue() instanceof MannerValue said
+                        ? part.getKey() + ": " + said.text()
+                        : text(part.getValue()))
+                .collect(Collectors.joining(" / "));
     }
 
     private static String stop(GradientValue.Stop stop) {
@@ -158,19 +163,24 @@ final class CompositeText {
 
     static TypographyValue typography(String text) {
         List<String> items = split(text, '/');
-        if (items.size() != TYPOGRAPHY.size())
+        int colon = items.size();
+        while (colon > 0 && items.get(colon - 1).contains(":")) colon--;
+        if (colon != TYPOGRAPHY.size())
             throw new IllegalArgumentException(
                     "A text style is written as family / size / weight / letter spacing / line "
-                            + "height, or set part by part.");
+                            + "height, with more behind them such as / textCase: uppercase, or set part by part.");
         Map<String, TokenValue> parts = new LinkedHashMap<>();
-        for (int i = 0; i < items.size(); i++)
+        for (int i = 0; i < colon; i++)
             parts.put(TYPOGRAPHY.get(i), part(TypographyValue.typeOf(TYPOGRAPHY.get(i)), items.get(i)));
-        return new TypographyValue(
-                parts.get("fontFamily"),
-                parts.get("fontSize"),
-                parts.get("fontWeight"),
-                parts.get("letterSpacing"),
-                parts.get("lineHeight"));
+        for (String item : items.subList(colon, items.size())) {
+            String[] said = item.split(":", 2);
+            String name = said[0].strip();
+            Manner manner = Manner.ofPart(name)
+                    .orElseThrow(() -> new IllegalArgumentException("“" + Names.shown(name)
+                            + "” is nothing that a text style has: it has " + Manner.names() + "."));
+            parts.put(name, manner.parse(said[1]));
+        }
+        return TypographyValue.of(parts);
     }
 
     private static TokenValue part(TokenType type, String text) {

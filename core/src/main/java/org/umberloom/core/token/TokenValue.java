@@ -16,6 +16,7 @@ public sealed interface TokenValue
                 DurationValue,
                 CubicBezierValue,
                 NumberValue,
+                MannerValue,
                 ForeignValue {
     /** The type this value has by itself; empty where only what it refers to says it, and for a foreign value. */
     Optional<TokenType> type();

@@ -42,7 +42,10 @@ public final class ValueData {
                     .toList();
         if (value instanceof CompositeValue composite) {
             Map<String, Object> parts = new LinkedHashMap<>();
-            composite.parts().forEach((name, part) -> parts.put(name, write(part)));
+            composite.parts().forEach((name, part) -> {
+                // The format has no part for it: it stands beside the value.
+                if (!(part instanceof MannerValue)) parts.put(name, write(part));
+            });
             if (value instanceof ShadowValue shadow && shadow.inset()) parts.put("inset", true);
             return parts;
         }

@@ -84,6 +84,7 @@ public final class ValueText {
             return template.valueType() == TokenType.GRADIENT
                     ? CompositeText.stops((List<?>) template.data())
                     : data(template.data());
+        if (value instanceof MannerValue said) return said.text();
         return value instanceof ForeignValue foreign ? data(foreign.data()) : value.toString();
     }
 

@@ -13,6 +13,7 @@ import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Manner;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Node;
 import org.umberloom.core.token.Operation;
@@ -47,6 +48,14 @@ public sealed interface ValueWish extends Wish {
                     .map(Resolved::written));
             if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
                 throw new IllegalArgumentException("“" + path + "” is not a text style here.");
+            Optional<Manner> manner = Manner.ofPart(member);
+            if (manner.isPresent())
+                return new Edit.SetValue(
+                        at,
+                        path,
+                        text.isBlank()
+                                ? style.without(manner.get())
+                                : style.with(manner.get().parse(text)));
             return new Edit.SetValue(
                     at, path, style.withPart(member, seen.value(TypographyValue.typeOf(member), text)));
         }

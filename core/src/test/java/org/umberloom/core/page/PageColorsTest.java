@@ -50,7 +50,7 @@ class PageColorsTest {
                 .contains("page.text on page.ground menu", "page.link on page.ground menu pointed at")
                 .doesNotContain("page.link-visited on page.ground menu visited");
         assertThat(meetings("<p data-part=notice data-state=warning>Held, <a href=x>see</a></p>"))
-                .contains("page.on-warning on page.warning label")
+                .contains("page.on-warning on page.warning notice")
                 .noneMatch(words -> words.contains("link"));
     }
 
@@ -76,8 +76,8 @@ class PageColorsTest {
     void buttonsAndFieldsAreShapesToo() {
         assertThat(meetings("<button>Go</button>"))
                 .contains(
-                        "page.on-accent on page.accent label",
-                        "page.on-accent on page.accent-hover label pointed at",
+                        "page.on-accent on page.accent button",
+                        "page.on-accent on page.accent-hover button pointed at",
                         "page.accent on page.ground",
                         "page.focus on page.ground focused");
         assertThat(meetings("<input aria-invalid=true>"))

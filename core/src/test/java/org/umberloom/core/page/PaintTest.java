@@ -29,7 +29,7 @@ class PaintTest {
         assertThat(only("button", Paint.State.REST))
                 .extracting(Paint::color, Paint::background)
                 .containsExactly("on-accent", "accent");
-        assertThat(of("button")).extracting(Paint::type).contains("label");
+        assertThat(of("button")).extracting(Paint::type).contains("button");
         assertThat(only("input", Paint.State.REST))
                 .extracting(Paint::color, Paint::background, Paint::border)
                 .containsExactly("field-text", "field-ground", "field-border");
