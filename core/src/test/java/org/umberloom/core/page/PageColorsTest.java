@@ -81,7 +81,7 @@ class PageColorsTest {
                         "page.accent on page.ground",
                         "page.focus on page.ground focused");
         assertThat(meetings("<input aria-invalid=true>"))
-                .contains("page.field-text on page.field-ground body", "page.bad on page.field-ground");
+                .contains("page.field-text on page.field-ground field", "page.bad on page.field-ground");
     }
 
     @Test
