@@ -23,6 +23,7 @@ export class LivePage {
   /** What spots say comes after what surfaces say. */
   #spots: CSSStyleSheet;
   #light: CSSStyleSheet;
+  #lines: CSSStyleSheet;
   /** While values are tried, nothing eases from one to the next: the page shows each at once. */
   #still: CSSStyleSheet;
   #lit = '';
@@ -46,11 +47,12 @@ export class LivePage {
     this.#overlay = new Sheet();
     this.#spots = new Sheet();
     this.#light = new Sheet();
+    this.#lines = new Sheet();
     this.#still = new Sheet();
     this.#still.replaceSync('*, ::before, ::after { transition: none !important; }');
     this.#still.disabled = true;
     this.#below = new BelowTheFold(document);
-    document.adoptedStyleSheets = [this.#overlay, this.#spots, this.#light, this.#still];
+    document.adoptedStyleSheets = [this.#overlay, this.#spots, this.#light, this.#lines, this.#still];
   }
 
   /** Shows what is stored, in this page's combination; a trial ends. */
@@ -179,6 +181,18 @@ export class LivePage {
       if (rule instanceof Block && rule.name === layer) sheet.deleteRule(at);
     }
     if (css) sheet.insertRule(css, sheet.cssRules.length);
+  }
+
+  /** Draws the lines of running text over the whole page, from its top on. */
+  lines(shown: boolean) {
+    this.#lines.replaceSync(
+      shown
+        ? `html { position: relative; }
+           html::after { content: ''; position: absolute; inset: 0; z-index: 2147483647; pointer-events: none; mix-blend-mode: difference;
+             --step: calc(var(--type-body-size) * var(--type-body-line));
+             background: repeating-linear-gradient(to bottom, transparent 0 calc(var(--step) - 1px), rgb(140 140 140) calc(var(--step) - 1px) var(--step)); }`
+        : ''
+    );
   }
 
   /** Outlines what some selectors match, and says how many elements that are; nothing puts the light out. */

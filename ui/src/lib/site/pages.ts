@@ -7,10 +7,12 @@ type Live = Schemas['Instruments']['live'];
 /** The pages that show a theme live: those in the bays, and pictures of parts. */
 export class Pages {
   #all = new Map<LivePage, BayState | undefined>();
+  #lines = false;
 
   /** @param bay the one that the page is in; none for a picture of a part */
   add(page: LivePage, bay: BayState | undefined) {
     this.#all.set(page, bay);
+    if (bay && this.#lines) page.lines(true);
     return () => this.#all.delete(page);
   }
 
@@ -48,6 +50,12 @@ export class Pages {
         const [one, other] = [frame(a), frame(b)];
         return one && other && one.compareDocumentPosition(other) & Node.DOCUMENT_POSITION_PRECEDING ? 1 : -1;
       });
+  }
+
+  /** Draws the lines of running text over the pages in the bays, also over those that come. */
+  lines(shown: boolean) {
+    this.#lines = shown;
+    for (const [page] of this.inBays()) page.lines(shown);
   }
 
   /** Outlines what selectors match on the pages in the bays, and counts it; none put the light out. */

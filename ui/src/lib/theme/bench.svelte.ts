@@ -283,7 +283,7 @@ export class Bench {
   #aimed(edit: Edit): Edit {
     if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'onGround')
       return this.target === '' ? edit : { ...edit, place: this.target };
-    if (edit.op !== 'value' && edit.op !== 'member') return edit;
+    if (edit.op !== 'value' && edit.op !== 'member' && edit.op !== 'measured') return edit;
     if (this.target !== '') return { ...edit, place: this.target };
     const scoped = this.writable.some((one) => one.place === edit.place && one.kind === 'scope');
     return scoped ? { ...edit, place: '' } : edit;
@@ -408,6 +408,14 @@ export class Bench {
 
   unpick() {
     this.#picked.close();
+  }
+
+  /** Whether the lines of running text are drawn over the pages. */
+  lines = $state(false);
+
+  showLines(shown: boolean) {
+    this.lines = shown;
+    this.#pages.lines(shown);
   }
 
   /** Outlines every place on the pages that these roles govern, and counts them; no roles put the light out. */

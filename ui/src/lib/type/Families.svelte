@@ -2,6 +2,7 @@
   import { api, ask, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
+  import { firstOf } from '$lib/font/facts.svelte';
   import { sampleOf, type Sample } from './specimen';
 
   /**
@@ -27,16 +28,11 @@
   let waiting: ReturnType<typeof setTimeout> | undefined;
   let list: HTMLElement | undefined = $state();
 
-  const first = (stack: string) =>
-    stack
-      .split(',')[0]
-      ?.trim()
-      .replace(/^["']|["']$/g, '') ?? '';
   const open = $derived(families.find((one) => one.path === opened) ?? families[0]);
   /** What is stored, whatever is tried. */
-  const stored = $derived(first(bench.saved?.instruments.type.families.find((one) => one.path === open?.path)?.value ?? ''));
+  const stored = $derived(firstOf(bench.saved?.instruments.type.families.find((one) => one.path === open?.path)?.value ?? ''));
   /** The family of running text, which one for headings is to go with. */
-  const text = $derived(first(bench.shown?.type.styles.find((one) => one.role === 'body')?.familyName ?? ''));
+  const text = $derived(firstOf(bench.shown?.type.styles.find((one) => one.role === 'body')?.familyName ?? ''));
   let pairs = $state.raw<Schemas['Pairing'][]>([]);
   const why = $derived(new Map(pairs.map((one) => [one.name, one.why])));
   const offered = $derived(
@@ -128,7 +124,7 @@
 
   /** What all families of the theme make a page load, as they are stored. */
   const load = $derived.by(() => {
-    const names = new Set(bench.saved?.instruments.type.families.map((one) => first(one.value)));
+    const names = new Set(bench.saved?.instruments.type.families.map((one) => firstOf(one.value)));
     const worn = facts.filter((one) => names.has(one.name));
     return { count: worn.length, bytes: worn.reduce((sum, one) => sum + one.bytes, 0) };
   });
@@ -160,7 +156,7 @@
           onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
         >
           <span class="caption block">{view.name}</span>
-          <span class="block truncate" style:font-family={view.value} title={first(view.value)}>{first(view.value)}</span>
+          <span class="block truncate" style:font-family={view.value} title={firstOf(view.value)}>{firstOf(view.value)}</span>
         </button>
       {:else}<p class="p-2 text-muted">
           No token of this theme is a family: its text styles name theirs themselves. Make one under Tokens to choose here.

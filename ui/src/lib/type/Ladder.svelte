@@ -10,7 +10,7 @@
   const body = $derived(styles.find((style) => style.role === 'body'));
   const rungs = $derived(
     scale.steps.map((step) => {
-      const taking = styles.filter((style) => style.size === `{${step.path}}`);
+      const taking = styles.filter((style) => !style.follows && style.size === `{${step.path}}`);
       return { step, taking, dress: taking[0] ?? body };
     })
   );

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
 
   /** How many characters a line of a style holds in each bay, against what is easy to read. */
   let { bench, style }: { bench: Bench; style: Schemas['StyleView'] } = $props();
@@ -24,25 +25,44 @@
     return a.characters + ((viewport - a.viewport) / (b.viewport - a.viewport)) * (b.characters - a.characters);
   }
 
+  const say = (characters: number) => ({
+    op: 'measured' as const,
+    place: column?.place || bench.target,
+    path: 'width.text',
+    characters
+  });
+
   const marks = $derived([...new Set(bays)].map((bay) => ({ bay, characters: at(bay) })).sort((a, b) => a.characters - b.characters));
   const words = (characters: number) =>
     characters > measure.most ? 'too long' : characters > measure.aim ? 'long' : characters < measure.fewest ? 'short' : 'good';
 </script>
 
 <figure class="mt-1">
-  <figcaption class="caption flex justify-between gap-2">
-    <span>Characters in a line, in English</span>
-    {#if column && column.written !== style.measure.column}<button
-        class="underline hover:text-text"
-        title="The text column becomes {style.measure.column} wide, on all pages"
-        onclick={() =>
-          bench.commit({
-            op: column.place ? 'value' : 'role',
-            place: column.place || bench.target,
-            path: column.path,
-            text: style.measure.column
-          })}>Set {style.measure.ideal}: {style.measure.column}</button
-      >{/if}
+  <figcaption class="caption flex items-center justify-between gap-2">
+    <span class="whitespace-nowrap" title="Of running English">Characters in a line</span>
+    {#if column}
+      <span
+        class="flex items-center gap-1 whitespace-nowrap"
+        title={column.characters
+          ? 'The text column is said in characters: it follows when family, size or spacing of running text change.'
+          : 'Say the text column in characters, and it follows the text from then on.'}
+      >
+        {column.characters ? 'column follows' : 'column'}
+        <NumberField
+          label="Characters of the text column"
+          short="↔"
+          size="w-16"
+          value={column.characters || measure.ideal}
+          min={20}
+          max={200}
+          step={1}
+          places={0}
+          onprobe={(v) => bench.probe(say(v))}
+          oncommit={(v) => bench.commit(say(v))}
+        />
+        {#if !column.characters}<button class="underline hover:text-text" onclick={() => bench.commit(say(measure.ideal))}>Set</button>{/if}
+      </span>
+    {/if}
   </figcaption>
   <svg
     viewBox="0 -2 {W} 62"

@@ -2,6 +2,7 @@
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import { Held } from '$lib/ui/held.svelte';
+  import { dress as dressed } from './dress';
 
   /**
    * One step of the ladder: its size is taken hold of in the words themselves. The whole scale runs through it; with the Alt
@@ -91,13 +92,7 @@
     onpointercancel={() => release(end)}
     onkeydown={(event) => key(event, end)}
   >
-    <span
-      class="block h-[1.2em] overflow-hidden"
-      style:font-size="{px(end)}px"
-      style:font-family={dress?.familyName}
-      style:font-weight={dress?.weightValue}
-      style:letter-spacing="{dress?.spacingPx ?? 0}px">{end === 'wide' ? WORDS : 'At six'}</span
-    >
+    <span class="block h-[1.2em] overflow-hidden" style={dress && dressed(dress, px(end), '1.2')}>{end === 'wide' ? WORDS : 'At six'}</span>
   </div>
 {/snippet}
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Schemas } from '$lib/api/client';
+  import { api, ask, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
@@ -8,15 +8,9 @@
   /** A scale's two ends as numbers, and what it comes to between them. */
   let { bench, scale }: { bench: Bench; scale: Schemas['TypeScaleView'] } = $props();
 
-  const RATIOS = [
-    { name: 'minor second', value: 1.067 },
-    { name: 'major second', value: 1.125 },
-    { name: 'minor third', value: 1.2 },
-    { name: 'major third', value: 1.25 },
-    { name: 'perfect fourth', value: 1.333 },
-    { name: 'perfect fifth', value: 1.5 },
-    { name: 'octave', value: 2 }
-  ];
+  let intervals = $state.raw<Schemas['IntervalView'][]>([]);
+  $effect(() => void ask(() => api.GET('/api/intervals')).then((all) => (intervals = all)));
+
   const ENDS = [
     { name: 'Narrow', base: 'narrowBase', ratio: 'narrowRatio', viewport: 'narrowViewport' },
     { name: 'Wide', base: 'wideBase', ratio: 'wideRatio', viewport: 'wideViewport' }
@@ -71,13 +65,17 @@
       <select
         class="field ml-4 w-15 px-1!"
         aria-label="{end.name} ratio by name"
-        value={String(RATIOS.find((r) => r.value === scale[end.ratio])?.value ?? '')}
+        value={String(intervals.find((one) => Math.abs(one.ratio - scale[end.ratio]) < 0.0006)?.ratio ?? '')}
         onchange={(e) => e.currentTarget.value && bench.commit(recipe({ [end.ratio]: Number(e.currentTarget.value) }))}
       >
         <option value="">none</option>
-        {#each RATIOS as r (r.name)}<option value={String(r.value)}>{r.name} {r.value}</option>{/each}
+        {#each intervals as one (one.name)}<option value={String(one.ratio)}>{one.name} {one.fraction}</option>{/each}
       </select>
     {/each}
   </div>
+  <label class="mt-2 flex items-center gap-2">
+    <input type="checkbox" checked={bench.lines} onchange={(event) => bench.showLines(event.currentTarget.checked)} />
+    Lines of text over the pages
+  </label>
   <div class="mt-2"><SizeChart {scale} bays={bench.bays.map((bay) => bay.width)} /></div>
 </Compartment>

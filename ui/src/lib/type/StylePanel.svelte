@@ -1,19 +1,24 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
-  import { kept } from '$lib/theme/kept';
   import Compartment from '$lib/ui/Compartment.svelte';
-  import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
+  import MannerBar from './MannerBar.svelte';
   import MeasureGauge from './MeasureGauge.svelte';
+  import StyleList from './StyleList.svelte';
+  import WeightRow from './WeightRow.svelte';
+  import { dress } from './dress';
+  import { kept } from '$lib/theme/kept';
   import { sampleOf } from './specimen';
 
-  /** One text style at a time, drawn as it is: its family, size and weight, its line height and letter spacing. */
+  /** Every text style as it looks; the one that is open drawn large, with its size, lines, weight and manner beside it. */
   let { bench }: { bench: Bench } = $props();
+
+  const LARGEST = 30;
 
   const type = $derived(bench.shown?.type);
   let chosen = $state('');
-  const styles = $derived(type?.styles ?? []);
+  const styles = $derived((type?.styles ?? []).filter((one) => one.read.length > 0 || !one.follows));
   const style = $derived(
     styles.find((one) => one.path === (bench.pick?.path.startsWith('type.') ? bench.pick.path : chosen)) ??
       styles.find((one) => one.path === chosen) ??
@@ -22,22 +27,21 @@
   /** The steps to choose from by name: not how large they are, so that the choices stay while a scale is dragged. */
   const last = { named: [] as { path: string; name: string }[] };
   const steps = $derived.by(() => {
-    const named = type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name }))) ?? [];
+    const named = type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name: name.replace('minus-', '−') }))) ?? [];
     return (last.named = kept(last.named, named));
   });
-  const weight = $derived(type?.weights.find((one) => `{${one.path}}` === style?.weight));
-  const sharing = $derived(styles.filter((one) => one.weight === style?.weight && one.path !== style?.path).map((one) => one.role));
   const sample = $derived((void bench.saved, sampleOf(bench)));
-  const LARGEST = 30;
   const large = $derived(/^h\d$|heading|wordmark/.test(style?.role ?? ''));
+  const reads = (part: string) => !style?.read.length || style.read.includes(part);
 
   const edit = (one: Schemas['StyleView'], member: string, text: string) => ({
     op: 'member' as const,
-    place: one.place,
+    place: one.place || bench.target,
     path: one.path,
     member,
     text
   });
+  const set = (member: string, text: string) => style && bench.commit(edit(style, member, text));
 
   function choose(one: Schemas['StyleView']) {
     chosen = one.path;
@@ -45,98 +49,71 @@
   }
 </script>
 
-<Compartment label="Text styles" frame="w-[22.5rem] shrink-0 border-l border-border" inside="px-3 py-1.5" focusable>
-  <div class="flex flex-wrap gap-x-1 gap-y-0.5" role="radiogroup" aria-label="Text style">
-    {#each styles as one (one.path)}
-      <button
-        class="rounded-sm px-1.5 text-sm/5.5 {one.path === style?.path ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
-        role="radio"
-        aria-checked={one.path === style?.path}
-        onclick={() => choose(one)}
-        onpointerenter={() => bench.light([one.path])}
-        onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}>{one.role}</button
-      >
-    {/each}
+{#snippet pick(one: Schemas['StyleView'], label: string, member: string, value: string, offered: { path: string; name: string }[])}
+  <select
+    class="field w-full px-1!"
+    aria-label="{label} of {one.role}"
+    {value}
+    onchange={(event) => set(member, event.currentTarget.value)}
+  >
+    {#each offered as each (each.path)}<option value={`{${each.path}}`}>{each.name}</option>{/each}
+    {#if !offered.some((each) => `{${each.path}}` === value)}<option {value}>{value}</option>{/if}
+  </select>
+{/snippet}
+
+<Compartment label="Text styles" frame="w-[25.5rem] shrink-0 border-l border-border">
+  <div class="flex h-full min-h-0">
+    <StyleList {bench} {styles} chosen={style?.path ?? ''} onchoose={choose} />
+    {#if style}
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+      <div class="min-w-0 grow overflow-auto px-3 py-1.5" role="region" aria-label="The style {style.role}" tabindex="0">
+        {#if style.follows}
+          <p class="caption">
+            Not set: as <button class="underline" onclick={() => choose(styles.find((one) => one.path === style.follows) ?? style)}
+              >{style.follows.replace('type.', '')}</button
+            >, until something here is.
+          </p>
+        {/if}
+        <p class="mb-1 line-clamp-2 border-b border-border pb-1 text-heading" style={dress(style, Math.min(LARGEST, style.widePx))}>
+          {large ? sample.heading : sample.text}
+        </p>
+        <div class="grid grid-cols-[auto_1fr_auto_1fr] items-center gap-x-2 gap-y-0.5">
+          {#if reads('fontFamily')}
+            <span class="text-muted">Family</span>
+            {@render pick(style, 'Family', 'fontFamily', style.family, type?.families ?? [])}
+          {/if}
+          {#if reads('fontSize')}
+            <span class="text-muted">Step</span>
+            {@render pick(style, 'Step', 'fontSize', style.size, steps)}
+          {/if}
+          {#if reads('lineHeight')}
+            <span class="text-muted">Line</span>
+            <TextValue
+              label="Line height of {style.role}"
+              hideLabel
+              width="w-full px-1.5!"
+              value={style.line}
+              rest={style.line.startsWith('{') ? String(style.lineValue) : undefined}
+              oncommit={(text) => bench.take(edit(style, 'lineHeight', text))}
+            />
+          {/if}
+          {#if reads('letterSpacing')}
+            <span class="text-muted">Spacing</span>
+            <TextValue
+              label="Letter spacing of {style.role}"
+              hideLabel
+              width="w-full px-1.5!"
+              value={style.spacing}
+              oncommit={(text) => bench.take(edit(style, 'letterSpacing', text))}
+            />
+          {/if}
+        </div>
+        {#if reads('fontWeight')}
+          <WeightRow {bench} {style} weights={type?.weights ?? []} {styles} onset={(text) => set('fontWeight', text)} />
+        {/if}
+        <MannerBar {bench} {style} {reads} onset={set} ontry={(member, text) => bench.probe(edit(style, member, text))} />
+        {#if style.measure.lines.length}<MeasureGauge {bench} {style} />{/if}
+      </div>
+    {/if}
   </div>
-  {#if style}
-    <p
-      class="my-1 line-clamp-2 border-y border-border text-heading"
-      style:font-family={style.familyName}
-      style:font-size="{Math.min(LARGEST, style.widePx)}px"
-      style:font-weight={style.weightValue}
-      style:line-height={style.lineValue}
-      style:letter-spacing="{style.spacingPx}px"
-    >
-      {large ? sample.heading : sample.text}
-    </p>
-    <div class="grid grid-cols-[auto_1fr_auto_1fr] items-center gap-x-2 gap-y-0.5">
-      <span class="text-muted">Family</span>
-      <select
-        class="field px-1!"
-        aria-label="Family of {style.role}"
-        value={style.family}
-        onchange={(e) => bench.commit(edit(style, 'fontFamily', e.currentTarget.value))}
-      >
-        {#each type?.families ?? [] as f (f.path)}<option value={`{${f.path}}`}>{f.name}</option>{/each}
-        {#if !type?.families.some((f) => `{${f.path}}` === style.family)}<option value={style.family}>{style.family}</option>{/if}
-      </select>
-      <span class="text-muted">Step</span>
-      <select
-        class="field px-1!"
-        aria-label="Step of {style.role}"
-        value={style.size}
-        onchange={(e) => bench.commit(edit(style, 'fontSize', e.currentTarget.value))}
-      >
-        {#each steps as s (s.path)}<option value={`{${s.path}}`}>{s.name.replace('minus-', '−')}</option>{/each}
-        {#if !steps.some((s) => `{${s.path}}` === style.size)}<option value={style.size}>{style.size}</option>{/if}
-      </select>
-      <span class="text-muted">Line</span>
-      <TextValue
-        label="Line height of {style.role}"
-        hideLabel
-        width="w-full px-1.5!"
-        value={style.line}
-        rest={style.line.startsWith('{') ? String(style.lineValue) : undefined}
-        oncommit={(text) => bench.take(edit(style, 'lineHeight', text))}
-      />
-      <span class="text-muted">Spacing</span>
-      <TextValue
-        label="Letter spacing of {style.role}"
-        hideLabel
-        width="w-full px-1.5!"
-        value={style.spacing}
-        oncommit={(text) => bench.take(edit(style, 'letterSpacing', text))}
-      />
-      <span class="text-muted">Weight</span>
-      <select
-        class="field px-1!"
-        aria-label="Weight of {style.role}"
-        value={style.weight}
-        onchange={(e) => bench.commit(edit(style, 'fontWeight', e.currentTarget.value))}
-      >
-        {#each type?.weights ?? [] as w (w.path)}<option value={`{${w.path}}`}>{w.name}</option>{/each}
-        {#if !type?.weights.some((w) => `{${w.path}}` === style.weight)}<option value={style.weight}>{style.weight}</option>{/if}
-      </select>
-      {#if weight}
-        <span class="col-span-2 flex min-w-0 items-center gap-2">
-          <NumberField
-            label="{weight.name} weight"
-            short="↔"
-            size="w-20"
-            value={Number(weight.value)}
-            min={1}
-            max={1000}
-            step={10}
-            places={0}
-            onprobe={(v) => bench.probe({ op: 'value', place: weight.place, path: weight.path, text: String(v) })}
-            oncommit={(v) => bench.commit({ op: 'value', place: weight.place, path: weight.path, text: String(v) })}
-          />
-          {#if sharing.length}<span class="caption truncate" title="This weight is also that of {sharing.join(', ')}."
-              >also {sharing.join(', ')}</span
-            >{/if}
-        </span>
-      {/if}
-    </div>
-    {#if style.measure.lines.length}<MeasureGauge {bench} {style} />{/if}
-  {/if}
 </Compartment>

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.umberloom.core.font.Families;
+import org.umberloom.core.font.Features;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.Likeness;
 import org.umberloom.core.font.Pairing;
@@ -60,7 +61,10 @@ public final class FontFiles implements Families {
             int alphabet,
             String rights,
             boolean travels,
-            List<FontCatalog.FontPart> files) {
+            List<FontCatalog.FontPart> files,
+            List<Features.Feature> features,
+            double narrowest,
+            double widest) {
         private Likeness likeness() {
             return new Likeness(xHeight, width, contrast);
         }
@@ -196,7 +200,10 @@ public final class FontFiles implements Families {
                 alphabet,
                 family.rights(),
                 family.travels(),
-                family.files());
+                family.files(),
+                Features.chosenFrom(font.features()),
+                font.narrowest(),
+                font.widest());
     }
 
     private static double rounded(double number) {

@@ -52,10 +52,11 @@ public class KitFiles {
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
     public Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
         Map<String, byte[]> files = new LinkedHashMap<>();
-        Map<String, byte[]> pages = new LinkedHashMap<>();
-        List<String> markup = new ArrayList<>();
+        Map<String, byte[]> beside = new LinkedHashMap<>();
+        Map<String, Document> pages = new LinkedHashMap<>();
         StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
-        for (Site site : shown) addSite(theme, site, pages, markup, licenses);
+        for (Site site : shown) addSite(theme, site, pages, beside, licenses);
+        List<String> markup = pages.values().stream().map(Document::outerHtml).toList();
 
         Optional<SiteDocument> one = alone(shown);
         ThemeDocument worn = worn(theme, shown);
@@ -63,8 +64,6 @@ public class KitFiles {
                 .filter(FontCatalog.Family::travels)
                 .toList();
         FontCatalog catalog = shelf.atHand().catalog();
-        List<String> pageNames =
-                pages.keySet().stream().filter(name -> name.endsWith(".html")).toList();
         PageUse use = PageUse.of(markup);
         Usage needed = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
         Usage usage = one.map(site -> needed.in(site.places())).orElse(needed);
@@ -80,7 +79,7 @@ public class KitFiles {
                                 theme.name(),
                                 themeFiles.keySet().iterator().next(),
                                 STYLESHEET,
-                                pageNames,
+                                List.copyOf(pages.keySet()),
                                 families.stream()
                                         .flatMap(family -> family.files().stream()
                                                 .filter(need::of)
@@ -97,7 +96,14 @@ public class KitFiles {
                 bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS, need::of), grounds.of(theme))
                         + one.map(site -> Stylesheet.own(site.css())).orElse("")));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
-        files.putAll(pages);
+        FirstView first = new FirstView(worn, catalog, need);
+        pages.forEach((name, page) -> {
+            first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
+                    .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
+                            + "\" crossorigin>"));
+            files.put(name, bytes(page.outerHtml() + "\n"));
+        });
+        files.putAll(beside);
         for (Picture picture : pictures) {
             grounds.content(picture.hash())
                     .ifPresent(content -> files.put(Stylesheet.GROUND_FOLDER + picture.name(), content));
@@ -146,25 +152,28 @@ public class KitFiles {
 
     /** A site's pages and pictures, with what makes it that site again where it is brought in. */
     private void addSite(
-            ThemeDocument theme, Site site, Map<String, byte[]> pages, List<String> markup, StringBuilder licenses) {
+            ThemeDocument theme,
+            Site site,
+            Map<String, Document> pages,
+            Map<String, byte[]> beside,
+            StringBuilder licenses) {
         String folder = PAGES + site.slug() + "/";
         SiteDocument whole = sites.document(site);
         ThemeDocument worn = theme.worn(whole.written());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
-            markup.add(document.outerHtml());
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             whole.plate().iconOn(document, Choices.of(worn, worn.defaults().at(page.scopes(site.slug()))));
-            pages.put(folder + page.slug() + ".html", bytes(document.outerHtml() + "\n"));
+            pages.put(folder + page.slug() + ".html", document);
         }
         Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();
         for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
             String name = folder + "pictures/" + picture.name();
-            pages.put(name, picture.content());
+            beside.put(name, picture.content());
             licensed.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
             licenses.append(name).append(": ").append(picture.license()).append("\n");
         }
-        pages.put(folder + SiteArchive.FILE, SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
+        beside.put(folder + SiteArchive.FILE, SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
     }
 
     private static byte[] bytes(String text) {

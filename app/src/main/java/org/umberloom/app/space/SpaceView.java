@@ -25,6 +25,7 @@ import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
+import org.umberloom.core.wish.MeasuredWidths;
 
 /** The Space and Widths instruments. All px at the default font size. */
 public record SpaceView(
@@ -41,10 +42,18 @@ public record SpaceView(
     /**
      * One length: as written, and in px at a narrow and a wide viewport. A role that is unset has no place and nothing written.
      *
-     * @param purpose what a role is for; empty for what is none
+     * @param purpose    what a role is for; empty for what is none
+     * @param characters of running text that a width is said in; 0 for one that is said in px or rem
      */
     public record LengthView(
-            String path, String name, String place, String written, double narrowPx, double widePx, String purpose) {}
+            String path,
+            String name,
+            String place,
+            String written,
+            double narrowPx,
+            double widePx,
+            String purpose,
+            double characters) {}
 
     /**
      * Lengths that rise and have no recipe, smallest first.
@@ -132,7 +141,8 @@ public record SpaceView(
                         "",
                         narrow(standing.value()),
                         wide(standing.value()),
-                        role.purpose()));
+                        role.purpose(),
+                        0));
         }
         return lengths;
     }
@@ -163,7 +173,8 @@ public record SpaceView(
                 ValueText.write(token.written().value()),
                 narrow(value),
                 wide(value),
-                purpose));
+                purpose,
+                MeasuredWidths.of(token.written()).orElse(0)));
     }
 
     private static List<PageWidths.Bands> ruler(Worn worn) {

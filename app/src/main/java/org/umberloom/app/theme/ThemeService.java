@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.color.Color;
@@ -25,6 +26,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.wish.MeasuredWidths;
 import org.umberloom.core.wish.ValueWish;
 
 /** The bench: a theme as its instruments show it, probes and edits. */
@@ -38,6 +40,7 @@ public class ThemeService {
     private final ComputedViews views;
     private final PageKinds kinds;
     private final WornSites sites;
+    private final FontShelf fonts;
 
     ThemeService(
             ThemeMapper themes,
@@ -46,7 +49,9 @@ public class ThemeService {
             PictureStore pictures,
             ComputedViews views,
             PageKinds kinds,
-            WornSites sites) {
+            WornSites sites,
+            FontShelf fonts) {
+        this.fonts = fonts;
         this.sites = sites;
         this.kinds = kinds;
         this.views = views;
@@ -87,7 +92,7 @@ public class ThemeService {
     /** Stores an edit in the theme's log, or in that of the site at whose places it writes. */
     ThemeViews.Bench edit(long id, EditRequest request, Account by) {
         Looking looking = Looking.at(request);
-        Asked asked = request.asked();
+        Asked asked = following(request.asked());
         if (!looking.sites().isEmpty() && editSite(id, request, looking, asked, by)) return bench(id, looking);
         return drafts.edit(
                 id,
@@ -148,7 +153,8 @@ public class ThemeService {
         Draft draft = laid(stored, worn);
         ComputedViews.Computed base = views.of(draft, looking, worn.places());
         Asked asked = request.asked();
-        ThemeDocument probed = asked.in(seen(draft.theme(), base.combos()))
+        ThemeDocument probed = following(asked)
+                .in(seen(draft.theme(), base.combos()))
                 .applyTo(draft.theme())
                 .theme();
         Combos combos = Combos.of(
@@ -163,6 +169,10 @@ public class ThemeService {
                 ? ThemeViews.Instruments.lean(combos, base.combos(), base.instruments())
                 : ThemeViews.Instruments.of(combos, base.combos(), base.instruments());
         return ThemeViews.Probe.between(base.instruments(), probedInstruments, result(combos, asked));
+    }
+
+    private Asked following(Asked asked) {
+        return MeasuredWidths.following(asked, fonts.atHand());
     }
 
     private static Seen seen(ThemeDocument theme, Combos combos) {

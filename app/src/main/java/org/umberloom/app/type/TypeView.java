@@ -1,13 +1,22 @@
 package org.umberloom.app.type;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.core.check.LineLength;
 import org.umberloom.core.check.TypeChecks;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Member;
+import org.umberloom.core.contract.Part;
+import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.font.Families;
@@ -17,10 +26,10 @@ import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
-import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
@@ -51,6 +60,9 @@ public record TypeView(
             int largest,
             List<StepView> steps) {}
 
+    /** A size in px at a window of that width in px. */
+    public record SizeView(double viewport, double px) {}
+
     /** How many characters of running English a line holds at a viewport width in px. */
     public record LineView(double viewport, double characters) {}
 
@@ -74,6 +86,10 @@ public record TypeView(
     /**
      * A text style: its members as written, and what they come to.
      *
+     * @param place   where it is written; empty for one that is not set
+     * @param follows path of the style that one that is not set stands on; empty for one that is set
+     * @param manner  what it says besides the format’s five members, by the names of the parts
+     * @param read    what pages read of it, by the names of the parts; nothing for one that no page reads
      * @param measure empty where the font is not known, or the style is not for running text
      */
     public record StyleView(
@@ -91,7 +107,23 @@ public record TypeView(
             int weightValue,
             double lineValue,
             double spacingPx,
+            List<SizeView> sizes,
+            String follows,
+            Map<String, String> manner,
+            Set<String> read,
             MeasureView measure) {}
+
+    private static final Map<String, Set<String>> READ = read();
+    /** The contract’s, running text first, then in the order in which parts are shown. */
+    private static final List<Role> STYLES = Contract.standard().parts().stream()
+            .sorted(Comparator.comparing((Part part) -> !part.name().equals("page"))
+                    .thenComparing(Part::shown))
+            .flatMap(part -> part.roles().stream())
+            .filter(role -> role.type() == TokenType.TYPOGRAPHY)
+            .toList();
+
+    /** A phone, a tablet and a desk; common practice. */
+    private static final List<Double> WINDOWS = List.of(360.0, 800.0, 1280.0);
 
     private static final double NARROWEST = 320;
     private static final double WIDEST = 1920;
@@ -106,10 +138,13 @@ public record TypeView(
                 if (Recipes.of(group).orElse(null) instanceof Recipe.TypeSteps steps)
                     scales.put(path, scale(standard, place, path, steps.scale()));
             });
-        LineLength column = LineLength.of(Worn.of(standard));
+        Worn worn = Worn.of(standard);
+        LineLength column = LineLength.of(worn);
         List<StyleView> styles = new ArrayList<>();
+        for (Role role : STYLES) styles.add(style(worn, role, combos.families(), column));
         for (Resolved token : standard.tokens().values())
-            if (token.value() instanceof TypographyValue value)
+            if (token.value() instanceof TypographyValue value
+                    && Contract.standard().filledBy(token.path().dotted()).isEmpty())
                 styles.add(style(token, value, combos.families(), column));
         return new TypeView(
                 values(standard, TokenType.FONT_FAMILY),
@@ -177,26 +212,78 @@ public record TypeView(
         return (int) Math.round(Double.parseDouble(CustomProperties.text(members.get("fontWeight"))));
     }
 
+    private static StyleView style(Worn worn, Role role, Families families, LineLength column) {
+        Worn.Standing at = worn.at(role, Surfaces.PAGE);
+        return style(
+                role.path(),
+                at.token().map(token -> token.winner().toString()).orElse(""),
+                at.unset() ? at.on().orElse("") : "",
+                worn.asWritten(role),
+                (TypographyValue) at.value(),
+                families,
+                column);
+    }
+
     private static StyleView style(Resolved token, TypographyValue value, Families families, LineLength column) {
-        Token written = token.written();
-        Map<String, TokenValue> members = written.value() instanceof TypographyValue own ? own.parts() : value.parts();
-        Map<String, TokenValue> resolved = value.parts();
-        return new StyleView(
-                token.path().name(),
+        return style(
                 token.path().dotted(),
                 token.winner().toString(),
-                ValueText.write(members.get("fontFamily")),
-                ValueText.write(members.get("fontSize")),
-                ValueText.write(members.get("fontWeight")),
-                ValueText.write(members.get("lineHeight")),
-                ValueText.write(members.get("letterSpacing")),
-                CustomProperties.text(resolved.get("fontFamily")),
-                narrow(resolved.get("fontSize")),
-                wide(resolved.get("fontSize")),
+                "",
+                token.written().value() instanceof TypographyValue own ? own : value,
+                value,
+                families,
+                column);
+    }
+
+    private static StyleView style(
+            String path,
+            String place,
+            String follows,
+            TypographyValue written,
+            TypographyValue value,
+            Families families,
+            LineLength column) {
+        String role = path.substring(path.lastIndexOf('.') + 1);
+        Map<String, TokenValue> resolved = value.parts();
+        Map<String, String> manner = new LinkedHashMap<>();
+        value.manner().values().forEach(said -> manner.put(said.manner().part(), said.text()));
+        return new StyleView(
+                role,
+                path,
+                place,
+                ValueText.write(written.fontFamily()),
+                ValueText.write(written.fontSize()),
+                ValueText.write(written.fontWeight()),
+                ValueText.write(written.lineHeight()),
+                ValueText.write(written.letterSpacing()),
+                CustomProperties.text(value.fontFamily()),
+                narrow(value.fontSize()),
+                wide(value.fontSize()),
                 weight(resolved),
-                Double.parseDouble(CustomProperties.text(resolved.get("lineHeight"))),
-                wide(resolved.get("letterSpacing")),
-                measure(token.path().name(), resolved, families, column));
+                Double.parseDouble(CustomProperties.text(value.lineHeight())),
+                wide(value.letterSpacing()),
+                sizes(value.fontSize()),
+                follows,
+                manner,
+                READ.getOrDefault(path, Set.of()),
+                measure(role, resolved, families, column));
+    }
+
+    /** What the rules of the parts read of each style. */
+    private static Map<String, Set<String>> read() {
+        Map<String, Set<String>> read = new HashMap<>();
+        for (PartRule rule : Contract.standard().rules())
+            for (String reading : rule.readings())
+                if (reading.startsWith("type."))
+                    read.computeIfAbsent(reading.substring(0, reading.lastIndexOf('.')), key -> new TreeSet<>())
+                            .add(Member.of(reading).part());
+        return read;
+    }
+
+    private static List<SizeView> sizes(TokenValue size) {
+        return WINDOWS.stream()
+                .map(window -> new SizeView(window, size instanceof FluidValue fluid ? fluid.pxAt(window) : wide(size)))
+                .toList();
     }
 
     private static double narrow(TokenValue size) {

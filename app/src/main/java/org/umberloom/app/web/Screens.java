@@ -17,6 +17,7 @@ class Screens {
         "/kit/{theme}",
         "/dress/{theme}",
         "/coverage/{theme}",
+        "/type-sheet/{theme}",
         "/sites",
         "/sites/{site}",
         "/sites/{site}/{page}"

@@ -1,6 +1,8 @@
 package org.umberloom.core.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,11 +17,15 @@ import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.Manner;
+import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.NumberValue;
+import org.umberloom.core.token.Reference;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.token.ValueText;
@@ -41,6 +47,15 @@ public final class TypeChecks {
     private static final int MOST_ZOOM = 5;
 
     private static final double ALIKE = 1.04;
+    private static final int FEWEST_STEPS = 3;
+    private static final double LEAST_HEAVIER = 75;
+    /** Thin strokes of smaller text get lost; common practice. */
+    private static final double LEAST_SERIF_PX = 13;
+    /** Capitals up to that size want room between them, as shares of their size; common practice. */
+    private static final double LARGE_CAPITALS_PX = 24;
+
+    private static final double LEAST_OPENING = 0.03;
+    private static final double OPENING = 0.05;
     private static final int MOST_FAMILIES = 3;
     private static final double WIDEST_VIEWPORT = 4_000;
     private static final double STEP = 10;
@@ -54,6 +69,7 @@ public final class TypeChecks {
         List<Finding> findings = new ArrayList<>();
         Set<String> families = new LinkedHashSet<>();
         LineLength column = LineLength.of(Worn.of(resolution));
+        List<Resolved> steps = steps(resolution);
         for (Resolved token : resolution.tokens().values()) {
             if (!(token.value() instanceof TypographyValue style)) continue;
             if (style.fontFamily() instanceof FontFamilyValue stack) {
@@ -64,8 +80,12 @@ public final class TypeChecks {
             size(token, style).ifPresent(findings::add);
             zoom(token, style).ifPresent(findings::add);
             line(token, style).ifPresent(findings::add);
+            capitals(token, style).ifPresent(findings::add);
+            serif(token, style).ifPresent(findings::add);
+            step(token, style, steps).ifPresent(findings::add);
         }
         findings.addAll(alike(resolution));
+        findings.addAll(alikeWeights(resolution));
         if (families.size() > MOST_FAMILIES)
             findings.add(new Finding(
                     "families",
@@ -95,6 +115,112 @@ public final class TypeChecks {
                         "Sizes less than 4 % apart look like a mistake: give both the same step (common practice)."));
             below = one;
         }
+        return findings;
+    }
+
+    /** The sizes that text styles refer to, where they are enough to be a scale. */
+    private static List<Resolved> steps(Resolution resolution) {
+        Set<Resolved> steps = new LinkedHashSet<>();
+        for (Resolved token : resolution.tokens().values())
+            if (token.written().value() instanceof TypographyValue style && style.fontSize() instanceof Alias alias)
+                resolution.find(alias.target().dotted()).ifPresent(steps::add);
+        return steps.size() < FEWEST_STEPS ? List.of() : List.copyOf(steps);
+    }
+
+    /** A size of its own beside a scale. */
+    private static Optional<Finding> step(Resolved token, TypographyValue style, List<Resolved> steps) {
+        if (!(token.written().value() instanceof TypographyValue written)
+                || written.fontSize() instanceof Reference
+                || wide(style.fontSize()) <= 0
+                || steps.isEmpty()) return Optional.empty();
+        double px = wide(style.fontSize());
+        Resolved nearest = steps.stream()
+                .min(Comparator.comparingDouble(step -> Math.abs(Math.log(wide(step.value()) / px))))
+                .orElseThrow();
+        Finding finding = new Finding(
+                "off-scale",
+                Finding.Weight.NOTE,
+                token.path().dotted(),
+                token.path().name() + " is " + number(px) + " px, which is no step of the scale.",
+                "The nearest step, " + nearest.path().name() + ", is " + number(wide(nearest.value())) + " px.",
+                List.of(new Finding.Fix(
+                        "Take step " + nearest.path().name(),
+                        new Edit.SetValue(
+                                token.winner(),
+                                token.path(),
+                                written.withPart("fontSize", new Alias(nearest.path()))))));
+        return Optional.of(finding.at(token.winner()));
+    }
+
+    private static Optional<Finding> capitals(Resolved token, TypographyValue style) {
+        MannerValue said = style.manner().get(Manner.CASE);
+        double size = wide(style.fontSize());
+        if (said == null
+                || !said.text().equals("uppercase")
+                || size <= 0
+                || size > LARGE_CAPITALS_PX
+                || !(style.letterSpacing() instanceof DimensionValue spacing)
+                || spacing.toPx() >= LEAST_OPENING * size) return Optional.empty();
+        double open = Math.round(OPENING * size * 10) / 10.0;
+        Finding finding = new Finding(
+                "tight-capitals",
+                Finding.Weight.NOTE,
+                token.path().dotted(),
+                token.path().name() + " is set in capitals without room between them.",
+                "Capitals of that size are easier to read with about 5 % of their size between them (common practice).",
+                token.written().value() instanceof TypographyValue written
+                        ? List.of(new Finding.Fix(
+                                "Set " + number(open) + " px",
+                                new Edit.SetValue(
+                                        token.winner(),
+                                        token.path(),
+                                        written.withPart("letterSpacing", DimensionValue.px(open)))))
+                        : List.of());
+        return Optional.of(finding.at(token.winner()));
+    }
+
+    private static Optional<Finding> serif(Resolved token, TypographyValue style) {
+        double px = narrow(style.fontSize());
+        if (!RUNNING.contains(token.path().name())
+                || px <= 0
+                || px >= LEAST_SERIF_PX
+                || !(style.fontFamily() instanceof FontFamilyValue stack)
+                || !stack.families().contains("serif")) return Optional.empty();
+        return Optional.of(
+                new Finding(
+                        "small-serif",
+                        Finding.Weight.NOTE,
+                        token.path().dotted(),
+                        token.path().name() + " has serifs at " + number(px) + " px on a phone.",
+                        "Thin strokes get lost at that size; a larger step or a sans keeps it easy to read (common practice)."));
+    }
+
+    /** Weights of one family that look the same beside each other. */
+    private static List<Finding> alikeWeights(Resolution resolution) {
+        Map<String, TreeMap<Double, Resolved>> byFamily = new LinkedHashMap<>();
+        for (Resolved token : resolution.tokens().values())
+            if (token.value() instanceof TypographyValue style
+                    && style.fontWeight() instanceof FontWeightValue weight
+                    && style.fontFamily() instanceof FontFamilyValue stack)
+                byFamily.computeIfAbsent(stack.families().get(0), key -> new TreeMap<>())
+                        .putIfAbsent(weight.weight(), token);
+        List<Finding> findings = new ArrayList<>();
+        byFamily.forEach((family, byWeight) -> {
+            Map.Entry<Double, Resolved> below = null;
+            for (Map.Entry<Double, Resolved> one : byWeight.entrySet()) {
+                if (below != null && one.getKey() - below.getKey() < LEAST_HEAVIER)
+                    findings.add(new Finding(
+                            "alike-weights",
+                            Finding.Weight.NOTE,
+                            one.getValue().path().dotted(),
+                            one.getValue().path().name() + " is " + number(one.getKey()) + ", "
+                                    + below.getValue().path().name() + " " + number(below.getKey()) + ", both in "
+                                    + family + ".",
+                            "Weights less than 75 apart can hardly be told apart: give both the same, or set one further off"
+                                    + " (common practice)."));
+                below = one;
+            }
+        });
         return findings;
     }
 

@@ -83,6 +83,20 @@ public final class Worn {
         return standing;
     }
 
+    /** A text style as it is written, with its references; one that is unset as what it stands on, with its own members. */
+    public TypographyValue asWritten(Role role) {
+        Optional<Resolved> own = own(role, role.path());
+        if (own.isPresent())
+            return own.get().written().value() instanceof TypographyValue style
+                    ? style
+                    : (TypographyValue) own.get().value();
+        Fallback.Style style = (Fallback.Style) role.fallback();
+        Map<String, TokenValue> parts = new LinkedHashMap<>(
+                style.path().map(path -> asWritten(contract.role(path)).parts()).orElse(Map.of()));
+        parts.putAll(style.own());
+        return TypographyValue.of(parts);
+    }
+
     /** The role whose token would stand at a path, if the contract has one and the theme that surface. */
     public Optional<Standing> find(String path) {
         return contract.filledBy(path).flatMap(role -> {

@@ -75,6 +75,8 @@ public final class PageCleaning {
                         "A page whose elements lie more than " + DEEPEST + " deep in each other is not taken in.");
         }
         document.select("noscript").unwrap();
+        // What only hastens what the style sheet asks for anyway is not missed.
+        document.select("link[rel=preload][as=font]").remove();
         for (Element element : document.select(GONE)) {
             count(name(element));
             element.remove();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Homes;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Bulk;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -42,23 +43,42 @@ public sealed interface ValueWish extends Wish {
     record Member(Optional<Place> place, TokenPath path, String member, String text) implements ValueWish {
         @Override
         public Edit in(Seen seen) {
+            if (seen.resolution().find(path.dotted()).isEmpty()) return first(seen);
             Place at = place.orElseGet(() -> seen.placeOf(path));
             Optional<Token> token = seen.theme().at(at).token(path).or(() -> seen.resolution()
                     .find(path.dotted())
                     .map(Resolved::written));
             if (token.isEmpty() || !(token.get().value() instanceof TypographyValue style))
                 throw new IllegalArgumentException("“" + path + "” is not a text style here.");
-            Optional<Manner> manner = Manner.ofPart(member);
-            if (manner.isPresent())
-                return new Edit.SetValue(
-                        at,
-                        path,
-                        text.isBlank()
-                                ? style.without(manner.get())
-                                : style.with(manner.get().parse(text)));
-            return new Edit.SetValue(
-                    at, path, style.withPart(member, seen.value(TypographyValue.typeOf(member), text)));
+            return new Edit.SetValue(at, path, changed(style, seen));
         }
+
+        /** A style of the contract that was not set so far starts from the one that it stood on. */
+        private Edit first(Seen seen) {
+            org.umberloom.core.contract.Role role = Contract.standard().toFill(path.dotted());
+            if (role.type() != TokenType.TYPOGRAPHY)
+                throw new IllegalArgumentException("“" + path + "” is not a text style here.");
+            TypographyValue style = Worn.of(seen.resolution()).asWritten(role);
+            return new Edit.Put(
+                    forRoles(seen, place), path, new Token(changed(style, seen), Meta.typed(TokenType.TYPOGRAPHY)), -1);
+        }
+
+        private TokenValue changed(TypographyValue style, Seen seen) {
+            Optional<Manner> manner = Manner.ofPart(member);
+            if (manner.isEmpty()) return style.withPart(member, seen.value(TypographyValue.typeOf(member), text));
+            return text.isBlank()
+                    ? style.without(manner.get())
+                    : style.with(manner.get().parse(text));
+        }
+    }
+
+    /** The place that was chosen, else where roles of the theme stand. */
+    private static Place forRoles(Seen seen, Optional<Place> place) {
+        return place.or(() -> Optional.of(Homes.of(seen.theme()).get("role"))
+                        .filter(home -> !home.isEmpty())
+                        .map(Place::parse))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "No set of this theme holds roles yet. Choose under “Write into” where they shall stand."));
     }
 
     /** A new token; without a type it has that of the token it overrides. */
@@ -95,15 +115,41 @@ public sealed interface ValueWish extends Wish {
         @Override
         public Edit in(Seen seen) {
             TokenType type = Contract.standard().toFill(path.dotted()).type();
-            Place at = place.or(() -> Optional.of(Homes.of(seen.theme()).get("role"))
-                            .filter(home -> !home.isEmpty())
-                            .map(Place::parse))
-                    .orElseThrow(() -> new IllegalArgumentException(
-                            "No set of this theme holds roles yet. Choose under “Write into” where they shall stand."));
+            Place at = forRoles(seen, place);
             TokenValue value = seen.value(type, text);
             return seen.theme().at(at).token(path).isPresent()
                     ? new Edit.SetValue(at, path, value)
                     : new Edit.Put(at, path, new Token(value, Meta.typed(type)), -1);
+        }
+    }
+
+    /** A width said in characters of running text, which it then follows. */
+    record Measured(Optional<Place> place, TokenPath path, double characters) implements ValueWish {
+        private static final double FEWEST = 20;
+        private static final double MOST = 200;
+
+        public Measured {
+            if (!(characters >= FEWEST && characters <= MOST))
+                throw new IllegalArgumentException("A line holds between 20 and 200 characters. Nothing was changed.");
+        }
+
+        @Override
+        public Edit in(Seen seen) {
+            Optional<Resolved> set = seen.resolution().find(path.dotted());
+            Place at = place.or(() -> set.map(Resolved::winner)).orElseGet(() -> forRoles(seen, place));
+            Optional<Token> there = seen.theme().at(at).token(path);
+            if (there.isPresent())
+                return new Edit.SetMeta(
+                        at, path, MeasuredWidths.saying(there.get().meta(), characters));
+            TokenValue standing = Worn.of(seen.resolution())
+                    .find(path.dotted())
+                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is no width of pages."))
+                    .value();
+            return new Edit.Put(
+                    at,
+                    path,
+                    new Token(standing, MeasuredWidths.saying(Meta.typed(TokenType.DIMENSION), characters)),
+                    -1);
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.format.EditJson;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -170,5 +171,7 @@ class MannerTest {
         assertThatThrownBy(() -> ValueText.parse(TokenType.TYPOGRAPHY, text + " / glow: 3"))
                 .hasMessageContaining("“glow” is nothing that a text style has");
         assertThat(ThemeJson.writeInline(read)).isEqualTo(stored);
+        Edit edit = new Edit.SetValue(Place.set("roles"), TokenPath.of("type.h1"), style);
+        assertThat(EditJson.read(EditJson.write(edit))).isEqualTo(edit);
     }
 }

@@ -1,0 +1,106 @@
+package org.umberloom.core.wish;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.font.Families;
+import org.umberloom.core.font.Measure;
+import org.umberloom.core.theme.Asked;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.FontFamilyValue;
+import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Token;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TypographyValue;
+
+/**
+ * Widths that were said in characters of running text. What they come to stands in their values; when the text changes they
+ * are said anew in the same edit, and one that is set by hand is said in characters no more.
+ */
+public final class MeasuredWidths {
+    private static final String MEASURE = "measure";
+    private static final TokenPath WIDTHS = TokenPath.of("width");
+    private static final String TEXT = "type.body";
+    private static final int USUAL_WEIGHT = 400;
+
+    private MeasuredWidths() {}
+
+    /** How many characters a width is said to hold; none for one that is said in px or rem. */
+    public static OptionalDouble of(Token width) {
+        return width.meta().own(MEASURE).orElse(null) instanceof Number number
+                ? OptionalDouble.of(number.doubleValue())
+                : OptionalDouble.empty();
+    }
+
+    static Meta saying(Meta meta, double characters) {
+        return meta.withOwn(MEASURE, Optional.of(characters));
+    }
+
+    /** An edit together with what follows from it for such widths. @param families whose letters are known */
+    public static Asked following(Asked asked, Families families) {
+        return seen -> {
+            Edit edit = asked.in(seen);
+            ThemeDocument after = edit.applyTo(seen.theme()).theme();
+            List<Edit> all = new ArrayList<>(List.of(edit));
+            for (Place place : after.places()) all.addAll(at(place, seen.theme(), after, families));
+            return all.size() == 1 ? edit : new Edit.Batch(edit.label(), all);
+        };
+    }
+
+    private static List<Edit> at(Place place, ThemeDocument before, ThemeDocument after, Families families) {
+        List<Edit> edits = new ArrayList<>();
+        after.at(place)
+                .group(WIDTHS)
+                .ifPresent(widths -> widths.forEachToken((below, width, type) -> {
+                    OptionalDouble characters = of(width);
+                    if (characters.isEmpty()) return;
+                    TokenPath path = TokenPath.of(WIDTHS.dotted() + "." + below.dotted());
+                    if (setByHand(place, path, width, before))
+                        edits.add(new Edit.SetMeta(place, path, width.meta().withOwn(MEASURE, Optional.empty())));
+                    else
+                        width(characters.getAsDouble(), Resolution.of(after, combination(place, after)), families)
+                                .filter(value -> !value.equals(width.value()))
+                                .ifPresent(value -> edits.add(new Edit.SetValue(place, path, value)));
+                }));
+        return edits;
+    }
+
+    private static boolean setByHand(Place place, TokenPath path, Token now, ThemeDocument before) {
+        if (!before.places().contains(place)) return false;
+        Optional<Token> then = before.at(place).token(path);
+        return then.isPresent()
+                && of(then.get()).equals(of(now))
+                && !then.get().value().equals(now.value());
+    }
+
+    private static Combination combination(Place place, ThemeDocument theme) {
+        if (place instanceof Place.InContext in) return theme.defaults().with(in.modifier(), in.context());
+        return place instanceof Place.InScope in ? theme.defaults().at(in.scope()) : theme.defaults();
+    }
+
+    /** In whole px, as rem; none where the letters are not known. */
+    private static Optional<DimensionValue> width(double characters, Resolution resolution, Families families) {
+        TypographyValue text =
+                (TypographyValue) Worn.of(resolution).find(TEXT).orElseThrow().value();
+        if (!(text.fontFamily() instanceof FontFamilyValue stack)) return Optional.empty();
+        int weight = text.fontWeight() instanceof FontWeightValue said ? (int) Math.round(said.weight()) : USUAL_WEIGHT;
+        OptionalDouble mean = families.mean(stack.families(), weight);
+        if (mean.isEmpty()) return Optional.empty();
+        double px = Measure.width(characters, mean.getAsDouble(), wide(text.fontSize()), wide(text.letterSpacing()));
+        return Optional.of(DimensionValue.rem(Math.round(px) / DimensionValue.PX_PER_REM));
+    }
+
+    private static double wide(TokenValue length) {
+        return length instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) length).toPx();
+    }
+}

@@ -1,0 +1,161 @@
+package org.umberloom.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.css.FontFace;
+import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.css.Usage;
+import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Seen;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.wish.ThemeWish;
+import org.umberloom.core.wish.ValueWish;
+
+/** What text styles say besides the format's parts, as Chromium computes and draws it. */
+class MannerOfTheBrowserTest {
+    private static final String SITE = "http://manner.test/";
+    private static Page page;
+
+    @BeforeAll
+    static void open() {
+        page = Browsers.context(ColorScheme.LIGHT).newPage();
+        page.route(
+                SITE + "fonts/*",
+                route -> route.fulfill(new Route.FulfillOptions()
+                        .setPath(Loom.HOME
+                                .resolve("ui/static/fonts")
+                                .resolve(route.request().url().replaceAll(".*/", "")))));
+        page.route(
+                SITE,
+                route -> route.fulfill(
+                        new Route.FulfillOptions().setContentType("text/html").setBody("")));
+    }
+
+    @AfterAll
+    static void close() {
+        page.context().close();
+    }
+
+    private static ThemeDocument with(
+            ThemeDocument theme, Optional<Place> place, String path, String member, String text) {
+        return new ValueWish.Member(place, TokenPath.of(path), member, text)
+                .in(new Seen(theme, Resolution.of(theme, theme.defaults())))
+                .applyTo(theme)
+                .theme();
+    }
+
+    private static ThemeDocument with(ThemeDocument theme, String path, String member, String text) {
+        return with(theme, Optional.empty(), path, member, text);
+    }
+
+    private static void show(ThemeDocument theme, String body, FontFace... faces) {
+        page.navigate(SITE);
+        page.setContent("<!doctype html><html lang=en><head><title>t</title><style>"
+                + Stylesheet.compile(theme, Usage.ALL, List.of(faces)) + "</style></head><body>" + body
+                + "</body></html>");
+    }
+
+    private static String computed(String selector, String property) {
+        return (String)
+                page.locator(selector).first().evaluate("(one, property) => getComputedStyle(one)[property]", property);
+    }
+
+    @Test
+    void everyMannerIsComputedWhereAStyleSaysItAndNowhereElse() {
+        ThemeDocument theme = with(Demo.theme(), "type.h2", "textCase", "uppercase");
+        theme = with(theme, "type.h2", "fontStyle", "italic");
+        theme = with(theme, "type.h2", "fontStretch", "75%");
+        theme = with(theme, "type.h2", "fontFeatures", "ss01 -liga");
+        theme = with(theme, "type.h2", "textDecoration", "underline");
+        show(theme, "<main><h1>One</h1><h2>Two</h2><p>Text</p></main>");
+        assertThat(computed("h2", "textTransform")).isEqualTo("uppercase");
+        assertThat(computed("h2", "fontStyle")).isEqualTo("italic");
+        assertThat(computed("h2", "fontStretch")).isEqualTo("75%");
+        assertThat(computed("h2", "fontFeatureSettings")).isEqualTo("\"liga\" 0, \"ss01\"");
+        assertThat(computed("h2", "textDecorationLine")).isEqualTo("underline");
+        for (String other : List.of("h1", "p")) {
+            assertThat(computed(other, "textTransform")).isEqualTo("none");
+            assertThat(computed(other, "fontStyle")).isEqualTo("normal");
+            assertThat(computed(other, "fontFeatureSettings")).isEqualTo("normal");
+            assertThat(computed(other, "textDecorationLine")).isEqualTo("none");
+        }
+    }
+
+    @Test
+    void aStyleThatSaysNothingIsSetAsWhatIsAroundIt() {
+        ThemeDocument theme = with(Demo.theme(), "type.quote", "fontStyle", "italic");
+        show(theme, "<main><blockquote>Said <small>quietly</small> <cite>by somebody</cite></blockquote></main>");
+        assertThat(computed("small", "fontStyle")).isEqualTo("italic");
+        assertThat(computed("cite", "fontStyle")).isEqualTo("normal");
+    }
+
+    @Test
+    void oneContextCanSayItAndAnotherCanTakeItBack() {
+        Place dark = Place.context("scheme", "dark");
+        ThemeDocument both = with(Demo.theme(), "type.h1", "fontStyle", "italic");
+        ThemeDocument back = with(both, Optional.of(dark), "type.h1", "fontStyle", "");
+        show(back, "<main><h1>One</h1></main>");
+        assertThat(computed("h1", "fontStyle")).isEqualTo("italic");
+        page.evaluate("document.documentElement.setAttribute('data-scheme', 'dark')");
+        assertThat(computed("h1", "fontStyle")).isEqualTo("normal");
+        ThemeDocument only = with(Demo.theme(), Optional.of(dark), "type.h1", "textCase", "uppercase");
+        show(only, "<main><h1>One</h1></main>");
+        assertThat(computed("h1", "textTransform")).isEqualTo("none");
+        page.evaluate("document.documentElement.setAttribute('data-scheme', 'dark')");
+        assertThat(computed("h1", "textTransform")).isEqualTo("uppercase");
+    }
+
+    @Test
+    void oneHeadingLeavesTheCapitalsOfAll() {
+        ThemeDocument one = with(Demo.theme(), "type.h2", "textCase", "none");
+        ThemeDocument capitals = new ThemeWish.Choose(Place.set("roles"), "heading-case", Optional.of("capitals"))
+                .in(new Seen(one, Resolution.of(one, one.defaults())))
+                .applyTo(one)
+                .theme();
+        show(capitals, "<main><h1>One</h1><h2>Two</h2><h2 data-as=h3>Three</h2></main>");
+        assertThat(computed("h1", "textTransform")).isEqualTo("uppercase");
+        assertThat(computed("h2", "textTransform")).isEqualTo("none");
+        assertThat(computed("[data-as]", "textTransform")).isEqualTo("uppercase");
+    }
+
+    /** Features by their tags in OpenType 1.9.1: one that is on changes what is drawn, where the font has it. */
+    @ParameterizedTest
+    @CsvSource({
+        "tnum, 1110 1117, figtree-latin.woff2, Figtree",
+        "lnum, 0123456789, vollkorn-latin.woff2, Vollkorn",
+        "pnum, 1110 1117, bitter-latin.woff2, Bitter",
+        "frac, 1/2 3/4, schibsted-grotesk-latin.woff2, Schibsted Grotesk",
+        "-liga, fit office, eb-garamond-latin.woff2, EB Garamond",
+        "-kern, AVATAR Tokyo, source-serif-4-latin.woff2, Source Serif 4"
+    })
+    void aFeatureThatIsOnChangesWhatIsDrawn(String feature, String text, String file, String family) {
+        ThemeDocument plain = with(Demo.theme(), "type.h1", "fontFamily", family);
+        FontFace face = new FontFace(family, "normal", "300 900", SITE + "fonts/" + file);
+        byte[] without = drawn(plain, text, face);
+        assertThat(drawn(with(plain, "type.h1", "fontFeatures", feature), text, face))
+                .isNotEqualTo(without);
+        assertThat(drawn(with(plain, "type.h1", "fontFeatures", "ss19"), text, face))
+                .as("a set that the font has not")
+                .isEqualTo(without);
+    }
+
+    private static byte[] drawn(ThemeDocument theme, String text, FontFace face) {
+        show(theme, "<main><h1>" + text + "</h1></main>", face);
+        page.evaluate("() => document.fonts.ready.then(() => true)");
+        page.waitForCondition(
+                () -> (Boolean) page.evaluate("() => [...document.fonts].some(one => one.status === 'loaded')"));
+        return page.locator("h1").screenshot();
+    }
+}
