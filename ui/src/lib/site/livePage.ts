@@ -190,7 +190,7 @@ export class LivePage {
         ? `html { position: relative; }
            html::after { content: ''; position: absolute; inset: 0; z-index: 2147483647; pointer-events: none; mix-blend-mode: difference;
              --step: calc(var(--type-body-size) * var(--type-body-line));
-             background: repeating-linear-gradient(to bottom, transparent 0 calc(var(--step) - 1px), rgb(140 140 140) calc(var(--step) - 1px) var(--step)); }`
+             background: repeating-linear-gradient(to bottom, transparent 0 calc(var(--step) - 3px), rgb(90 90 90) calc(var(--step) - 3px) var(--step)); }`
         : ''
     );
   }

@@ -19,6 +19,9 @@ final class Loom implements AutoCloseable {
     static final Path HOME = Path.of(System.getenv().getOrDefault("UMBERLOOM_HOME", ".."))
             .toAbsolutePath()
             .normalize();
+    /** Which of those that run side by side this is; none when it runs alone. */
+    private static final String SIDE = System.getProperty("loom.side", "");
+
     private static Loom shared;
 
     private final String database;
@@ -35,13 +38,13 @@ final class Loom implements AutoCloseable {
 
     /** The application with the demo data. */
     static synchronized Loom withDemo() {
-        if (shared == null) shared = new Loom("umberloom_e2e", true);
+        if (shared == null) shared = new Loom("umberloom_e2e" + SIDE, true);
         return shared;
     }
 
     /** Another installation, empty but for its first account. */
     static Loom empty() {
-        return new Loom("umberloom_empty", false);
+        return new Loom("umberloom_empty" + SIDE, false);
     }
 
     private void start() {
