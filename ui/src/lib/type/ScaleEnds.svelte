@@ -3,10 +3,20 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import CurveChart from './CurveChart.svelte';
   import SizeChart from './SizeChart.svelte';
 
   /** A scale's two ends as numbers, and what it comes to between them. */
   let { bench, scale }: { bench: Bench; scale: Schemas['TypeScaleView'] } = $props();
+
+  const SIZES = 'fontSize';
+  const CHARTS = [
+    { part: SIZES, words: 'sizes' },
+    { part: 'lineHeight', words: 'line heights' },
+    { part: 'letterSpacing', words: 'spacing' }
+  ];
+  let chart = $state(SIZES);
+  const curve = $derived(bench.shown?.type.curves.find((one) => one.part === chart));
 
   let intervals = $state.raw<Schemas['IntervalView'][]>([]);
   $effect(() => void ask(() => api.GET('/api/intervals')).then((all) => (intervals = all)));
@@ -77,5 +87,19 @@
     <input type="checkbox" checked={bench.lines} onchange={(event) => bench.showLines(event.currentTarget.checked)} />
     Lines of text over the pages
   </label>
-  <div class="mt-2"><SizeChart {scale} bays={bench.bays.map((bay) => bay.width)} /></div>
+  <div class="mt-2 flex gap-1" role="radiogroup" aria-label="Drawn over the size of text">
+    {#each CHARTS as one (one.part)}
+      <button
+        class="rounded-sm px-1.5 {chart === one.part ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
+        role="radio"
+        aria-checked={chart === one.part}
+        onclick={() => (chart = one.part)}>{one.words}</button
+      >
+    {/each}
+  </div>
+  <div class="mt-1">
+    {#if curve}{#key curve.part}<CurveChart {bench} {curve} styles={bench.shown?.type.styles ?? []} />{/key}
+    {:else if chart === SIZES}<SizeChart {scale} bays={bench.bays.map((bay) => bay.width)} />
+    {:else}<p class="text-muted">A curve runs from running text to the largest heading; this theme has not set both.</p>{/if}
+  </div>
 </Compartment>

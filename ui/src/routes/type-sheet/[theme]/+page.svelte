@@ -28,7 +28,9 @@
     if (!(await arrived(page.url.pathname))) return;
     try {
       [bench, fonts] = await Promise.all([
-        ask(() => api.GET('/api/themes/{id}', { params: { path: { id }, query: { combo: page.url.searchParams.get('combo') ?? '', bays: '' } } })),
+        ask(() =>
+          api.GET('/api/themes/{id}', { params: { path: { id }, query: { combo: page.url.searchParams.get('combo') ?? '', bays: '' } } })
+        ),
         ask(() => api.GET('/api/fonts'))
       ]);
     } catch (e) {

@@ -137,7 +137,6 @@ class MannerOfTheBrowserTest {
         "lnum, 0123456789, vollkorn-latin.woff2, Vollkorn",
         "pnum, 1110 1117, bitter-latin.woff2, Bitter",
         "frac, 1/2 3/4, schibsted-grotesk-latin.woff2, Schibsted Grotesk",
-        "-liga, fit office, eb-garamond-latin.woff2, EB Garamond",
         "-kern, AVATAR Tokyo, source-serif-4-latin.woff2, Source Serif 4"
     })
     void aFeatureThatIsOnChangesWhatIsDrawn(String feature, String text, String file, String family) {

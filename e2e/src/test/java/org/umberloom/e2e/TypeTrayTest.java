@@ -146,8 +146,72 @@ class TypeTrayTest {
         page.getByLabel("Letter spacing of body").fill("1px");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> !gauge.getAttribute("aria-label").equals(before));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set 66:"))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Set").setExact(true))
                 .click();
         page.waitForCondition(() -> gauge.getAttribute("aria-label").contains("1280 px: 66 characters, good"));
+    }
+
+    private void style(String name) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
+    }
+
+    private Locator onPage(String selector) {
+        return page.locator("iframe").first().contentFrame().locator(selector).first();
+    }
+
+    @Test
+    void aStyleIsSetInCapitalsAndItsNameShowsIt() {
+        style("small");
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("in capitals"))
+                .click();
+        assertThat(onPage("small")).hasCSS("text-transform", "uppercase");
+        assertThat(onPage("h1")).hasCSS("text-transform", "none");
+        page.keyboard().press("Control+z");
+        assertThat(onPage("small")).hasCSS("text-transform", "none");
+    }
+
+    @Test
+    void aStyleThatIsNotSetStartsFromTheOneItStandsOn() {
+        style("caption");
+        assertThat(page.getByText("Not set: as")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Italic"))
+                .click();
+        assertThat(page.getByText("Not set: as")).hasCount(0);
+        page.waitForCondition(() -> onPage("figcaption, caption").count() > 0);
+        assertThat(onPage("figcaption, caption")).hasCSS("font-style", "italic");
+    }
+
+    @Test
+    void lineHeightsFollowACurveThatIsMovedByItsEnd() {
+        style("line heights");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put styles on this curve"))
+                .click();
+        Locator end = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The large end"));
+        assertThat(page.getByText(" on it")).isVisible();
+        double before = lineHeight("h1");
+        for (int step = 0; step < 10; step++) {
+            String now = end.getAttribute("aria-valuenow");
+            end.focus();
+            page.keyboard().press("ArrowUp");
+            assertThat(end).not().hasAttribute("aria-valuenow", now);
+        }
+        page.waitForCondition(() -> Math.abs(lineHeight("h1") - before - 0.1) < 0.02);
+        style("h1");
+        page.getByLabel("Line height of h1").fill("2");
+        page.keyboard().press("Enter");
+        page.waitForCondition(() -> Math.abs(lineHeight("h1") - 2) < 0.02);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All follow"))
+                .click();
+        page.waitForCondition(() -> Math.abs(lineHeight("h1") - before - 0.1) < 0.02);
+    }
+
+    private double lineHeight(String selector) {
+        return ((Number) onPage(selector)
+                        .evaluate("(one) => parseFloat(getComputedStyle(one).lineHeight)"
+                                + " / parseFloat(getComputedStyle(one).fontSize)"))
+                .doubleValue();
     }
 }

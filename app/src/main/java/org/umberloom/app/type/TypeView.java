@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
@@ -35,11 +36,17 @@ import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.token.ValueText;
+import org.umberloom.core.type.TextCurve;
 import org.umberloom.core.type.TypeScale;
+import org.umberloom.core.wish.TextCurves;
 
 /** The Type instrument: families and weights, the scale with its steps, and the text styles. */
 public record TypeView(
-        List<ValueView> families, List<ValueView> weights, List<TypeScaleView> scales, List<StyleView> styles) {
+        List<ValueView> families,
+        List<ValueView> weights,
+        List<TypeScaleView> scales,
+        List<StyleView> styles,
+        List<CurveView> curves) {
     /** A single token: its path, where it is written, its value as written, and what that comes to. */
     public record ValueView(String path, String name, String place, String written, String value) {}
 
@@ -62,6 +69,16 @@ public record TypeView(
 
     /** A size in px at a window of that width in px. */
     public record SizeView(double viewport, double px) {}
+
+    /**
+     * What text styles say by their sizes.
+     *
+     * @param part  {@code lineHeight} as a multiple of the size, or {@code letterSpacing} in em
+     * @param place where it is written, or would be
+     * @param set   whether styles follow it; else it is what would fit them
+     */
+    public record CurveView(
+            String part, String place, boolean set, double smallPx, double small, double largePx, double large) {}
 
     /** How many characters of running English a line holds at a viewport width in px. */
     public record LineView(double viewport, double characters) {}
@@ -90,6 +107,7 @@ public record TypeView(
      * @param follows path of the style that one that is not set stands on; empty for one that is set
      * @param manner  what it says besides the format’s five members, by the names of the parts
      * @param read    what pages read of it, by the names of the parts; nothing for one that no page reads
+     * @param left    what it says by itself though there is a curve for it, by the names of the parts
      * @param measure empty where the font is not known, or the style is not for running text
      */
     public record StyleView(
@@ -111,6 +129,7 @@ public record TypeView(
             String follows,
             Map<String, String> manner,
             Set<String> read,
+            Set<String> left,
             MeasureView measure) {}
 
     private static final Map<String, Set<String>> READ = read();
@@ -150,7 +169,8 @@ public record TypeView(
                 values(standard, TokenType.FONT_FAMILY),
                 values(standard, TokenType.FONT_WEIGHT),
                 List.copyOf(scales.values()),
-                styles);
+                styles,
+                curves(combos, styles));
     }
 
     private static List<ValueView> values(Resolution resolution, TokenType type) {
@@ -220,6 +240,7 @@ public record TypeView(
                 at.unset() ? at.on().orElse("") : "",
                 worn.asWritten(role),
                 (TypographyValue) at.value(),
+                at.token().map(TypeView::left).orElse(Set.of()),
                 families,
                 column);
     }
@@ -231,6 +252,7 @@ public record TypeView(
                 "",
                 token.written().value() instanceof TypographyValue own ? own : value,
                 value,
+                left(token),
                 families,
                 column);
     }
@@ -241,6 +263,7 @@ public record TypeView(
             String follows,
             TypographyValue written,
             TypographyValue value,
+            Set<String> left,
             Families families,
             LineLength column) {
         String role = path.substring(path.lastIndexOf('.') + 1);
@@ -266,7 +289,56 @@ public record TypeView(
                 follows,
                 manner,
                 READ.getOrDefault(path, Set.of()),
+                left,
                 measure(role, resolved, families, column));
+    }
+
+    private static Set<String> left(Resolved style) {
+        Set<String> left = new TreeSet<>();
+        for (TextCurves.Kind kind : TextCurves.Kind.values())
+            if (TextCurves.left(style.written(), kind)) left.add(kind.part());
+        return left;
+    }
+
+    /** Those that are set; else what fits running text and the largest heading. */
+    private static List<CurveView> curves(Combos combos, List<StyleView> styles) {
+        List<CurveView> curves = new ArrayList<>();
+        for (TextCurves.Kind kind : TextCurves.Kind.values()) {
+            CurveView set = null;
+            for (Place place : combos.applying()) {
+                Optional<TextCurve> curve =
+                        combos.theme().at(place).group(TextCurves.STYLES).flatMap(group -> TextCurves.of(group, kind));
+                if (curve.isPresent()) set = view(kind, place.toString(), true, curve.get());
+            }
+            if (set != null) curves.add(set);
+            else fitting(kind, styles).ifPresent(curves::add);
+        }
+        return curves;
+    }
+
+    private static Optional<CurveView> fitting(TextCurves.Kind kind, List<StyleView> styles) {
+        Optional<StyleView> text = named(styles, "type.body");
+        Optional<StyleView> title = named(styles, "type.h1");
+        if (text.isEmpty() || title.isEmpty() || title.get().widePx <= text.get().widePx) return Optional.empty();
+        return Optional.of(view(
+                kind,
+                text.get().place,
+                false,
+                new TextCurve(text.get().widePx, said(kind, text.get()), title.get().widePx, said(kind, title.get()))));
+    }
+
+    private static Optional<StyleView> named(List<StyleView> styles, String path) {
+        return styles.stream()
+                .filter(style -> style.path.equals(path) && style.follows.isEmpty())
+                .findFirst();
+    }
+
+    private static double said(TextCurves.Kind kind, StyleView style) {
+        return kind == TextCurves.Kind.LINE ? style.lineValue : style.spacingPx / style.widePx;
+    }
+
+    private static CurveView view(TextCurves.Kind kind, String place, boolean set, TextCurve curve) {
+        return new CurveView(kind.part(), place, set, curve.smallPx(), curve.small(), curve.largePx(), curve.large());
     }
 
     /** What the rules of the parts read of each style. */

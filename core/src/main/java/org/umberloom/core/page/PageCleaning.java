@@ -75,8 +75,7 @@ public final class PageCleaning {
                         "A page whose elements lie more than " + DEEPEST + " deep in each other is not taken in.");
         }
         document.select("noscript").unwrap();
-        // What only hastens what the style sheet asks for anyway is not missed.
-        document.select("link[rel=preload][as=font]").remove();
+        hints(document);
         for (Element element : document.select(GONE)) {
             count(name(element));
             element.remove();
@@ -97,6 +96,11 @@ public final class PageCleaning {
         comments(document);
         document.head().appendElement("link").attr("rel", "stylesheet").attr("href", "theme.css");
         return new Cleaned(document.outerHtml(), document.title(), styles.toString(), sheets, removed);
+    }
+
+    /** Takes out what only hastens what style sheets ask for anyway; nobody misses it. */
+    public static void hints(Document document) {
+        document.select("link[rel=preload][as=font]").remove();
     }
 
     private static int depth(Element element) {

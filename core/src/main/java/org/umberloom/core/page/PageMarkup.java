@@ -67,6 +67,7 @@ public final class PageMarkup {
         // The line that every page of a kit ends with.
         Document document = Markup.read(html.endsWith("\n") ? html.substring(0, html.length() - 1) : html);
         outside.forEach(document.selectFirst("html")::removeAttr);
+        PageCleaning.hints(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         document.select("link[rel=icon]").remove();
         return document.outerHtml();

@@ -83,7 +83,7 @@ public final class MeasuredWidths {
                 && !then.get().value().equals(now.value());
     }
 
-    private static Combination combination(Place place, ThemeDocument theme) {
+    static Combination combination(Place place, ThemeDocument theme) {
         if (place instanceof Place.InContext in) return theme.defaults().with(in.modifier(), in.context());
         return place instanceof Place.InScope in ? theme.defaults().at(in.scope()) : theme.defaults();
     }

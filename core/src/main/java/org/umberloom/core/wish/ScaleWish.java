@@ -1,5 +1,6 @@
 package org.umberloom.core.wish;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -16,13 +17,69 @@ import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.type.TextCurve;
 import org.umberloom.core.type.TypeScale;
 
 /** Wishes about hues and scales: what recipes grow. */
 public sealed interface ScaleWish extends Wish {
+    /**
+     * What line height or letter spacing of all text styles come to by their sizes. A style that is not near it at first has
+     * left it.
+     *
+     * @param part    {@code lineHeight} as a multiple of the size, or {@code letterSpacing} in em
+     * @param smallPx and {@code largePx}: sizes in px
+     */
+    record Curve(Place place, String part, double smallPx, double small, double largePx, double large)
+            implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            TextCurves.Kind kind = TextCurves.Kind.ofPart(part);
+            TextCurve curve = new TextCurve(smallPx, small, largePx, large);
+            Group styles = seen.theme()
+                    .at(place)
+                    .group(TextCurves.STYLES)
+                    .orElseThrow(() -> new IllegalArgumentException("No text styles stand in " + place + "."));
+            List<Edit> edits = new ArrayList<>();
+            if (TextCurves.of(styles, kind).isEmpty())
+                edits.addAll(TextCurves.farFrom(curve, kind, place, seen.theme()));
+            edits.add(new Edit.SetMeta(
+                    place, TextCurves.STYLES, TextCurves.with(styles.meta(), kind, Optional.of(curve))));
+            return edits.size() == 1 ? edits.get(0) : new Edit.Batch("curve of " + words(kind), edits);
+        }
+
+        private static String words(TextCurves.Kind kind) {
+            return kind == TextCurves.Kind.LINE ? "line heights" : "letter spacing";
+        }
+    }
+
+    /** Takes a curve away; the styles stay as they are. */
+    record NoCurve(Place place, String part) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            Group styles = seen.theme().at(place).group(TextCurves.STYLES).orElse(Group.EMPTY);
+            return new Edit.SetMeta(
+                    place,
+                    TextCurves.STYLES,
+                    TextCurves.with(styles.meta(), TextCurves.Kind.ofPart(part), Optional.empty()));
+        }
+    }
+
+    /** A style leaves a curve as it is, or comes back to it. */
+    record OnCurve(Place place, TokenPath path, String part, boolean on) implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            Token style = seen.theme()
+                    .at(place)
+                    .token(path)
+                    .orElseThrow(() -> new IllegalArgumentException("“" + path + "” is not a text style here."));
+            return new Edit.SetMeta(place, path, TextCurves.leaving(style.meta(), TextCurves.Kind.ofPart(part), !on));
+        }
+    }
+
     /** A recipe has no more steps than that. */
     int MOST_STEPS = 60;
 
