@@ -177,7 +177,9 @@ class TypeTrayTest {
     void aStyleThatIsNotSetStartsFromTheOneItStandsOn() {
         style("caption");
         assertThat(page.getByText("Not set: as")).isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Italic"))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Italic").setExact(true))
                 .click();
         assertThat(page.getByText("Not set: as")).hasCount(0);
         page.waitForCondition(() -> onPage("figcaption, caption").count() > 0);

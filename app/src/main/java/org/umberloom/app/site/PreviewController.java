@@ -232,7 +232,13 @@ class PreviewController {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
                 .eTag(tag)
-                .body(Stylesheet.compile(document, usage, fonts.around(document), pictures.of(document)) + own);
+                .body(Stylesheet.compile(
+                                document,
+                                usage,
+                                // Live values name no stand-ins, so none would be shown.
+                                still ? fonts.around(document) : fonts.all(),
+                                pictures.of(document))
+                        + own);
     }
 
     @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")
