@@ -12,6 +12,7 @@
   import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
   import StrayList from '$lib/site/StrayList.svelte';
+  import Reading from '$lib/site/Reading.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
@@ -22,6 +23,15 @@
   let site = $state.raw<Schemas['WholeSite'] | null>(null);
   let themes = $state.raw<Schemas['Card'][]>([]);
   let kinds = $state.raw<string[]>([]);
+  let byKind = $state(true);
+  /** The pages in their order, or those of each kind together, the kind of the first page first. */
+  const runs = $derived.by(() => {
+    const pages = site?.pages ?? [];
+    if (!byKind) return [{ kind: '', pages }];
+    return [...new Set(pages.map((one) => one.kind))].map((kind) => ({ kind, pages: pages.filter((one) => one.kind === kind) }));
+  });
+  const about = (one: Schemas['WholeSite']['pages'][number]) =>
+    [byKind ? '' : one.kind, one.overrides && `${one.overrides} of its own`].filter(Boolean).join(' · ');
   let modifiers = $state.raw<Schemas['LayerView'][]>([]);
   let problem = $state('');
   let title = $state('');
@@ -247,72 +257,101 @@
       {/if}
 
       <section class="mb-8" aria-labelledby="pages">
-        <h2 class="font-display mb-2 text-xl text-heading" id="pages">Pages</h2>
-        <ul class="flex flex-wrap gap-x-5 gap-y-6">
-          {#each site.pages as one, i (one.slug)}
-            <li class="w-60">
-              <a
-                class="block hover:outline-2 hover:outline-accent"
-                href="/bench/{site.themeId}?site={slug}&page={one.slug}"
-                aria-label="Open “{one.title}” on the bench"><Thumb src={preview(one.slug)} title={one.title} /></a
+        <div class="mb-2 flex items-baseline gap-4">
+          <h2 class="font-display text-xl text-heading" id="pages">Pages</h2>
+          <div class="flex gap-1" role="radiogroup" aria-label="Pages stand">
+            {#each [true, false] as by (by)}
+              <button
+                class="rounded-sm px-2 {byKind === by ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
+                role="radio"
+                aria-checked={byKind === by}
+                onclick={() => (byKind = by)}>{by ? 'by kind' : 'in their order'}</button
               >
-              <div class="mt-1 flex items-start gap-1">
-                <p class="min-w-0 grow">
-                  <span class="block truncate font-semibold">{one.title}</span>
-                  <span class="caption block"
-                    >{one.kind}{one.overrides ? ` · ${one.overrides} of its own` : ''}{#if one.strays}&nbsp;· <span class="text-must"
-                        >{counted(one.strays, 'stray', 'strays')}</span
-                      >{/if}</span
-                  >
-                </p>
-                <button
-                  class="button button-quiet h-6 px-1"
-                  disabled={i === 0}
-                  aria-label="Move “{one.title}” forward"
-                  onclick={() => move(i, -1)}>←</button
-                >
-                <button
-                  class="button button-quiet h-6 px-1"
-                  disabled={i === site.pages.length - 1}
-                  aria-label="Move “{one.title}” back"
-                  onclick={() => move(i, 1)}>→</button
-                >
-              </div>
-              <div class="flex gap-1">
-                <a class="button button-quiet h-6 px-1 text-xs" href="/sites/{slug}/{one.slug}" aria-label="Lay out “{one.title}”"
-                  >Lay out</a
-                >
-                <button
-                  class="button button-quiet h-6 px-1 text-xs text-muted"
-                  onclick={() =>
-                    done(() =>
-                      store(() => api.POST('/api/sites/{site}/pages/{page}/copy', { params: { path: { site: slug, page: one.slug } } }))
-                    )}>Copy</button
-                >
-                <button
-                  class="button button-quiet h-6 px-1 text-xs text-muted"
-                  onclick={() =>
-                    done(() =>
-                      store(() => api.DELETE('/api/sites/{site}/pages/{page}', { params: { path: { site: slug, page: one.slug } } }))
-                    )}>Remove</button
-                >
-              </div>
-            </li>
+            {/each}
+          </div>
+        </div>
+        <div class="flex flex-wrap gap-x-8 gap-y-5">
+          {#each runs as run (run.kind)}
+            <div class="max-w-full">
+              {#if run.kind}<h3 class="caption mb-1.5 border-b border-border font-semibold">{run.kind}</h3>{/if}
+              <ul class="flex flex-wrap gap-x-5 gap-y-6" aria-label={run.kind ? `Pages of the kind ${run.kind}` : 'Pages in their order'}>
+                {#each run.pages as one (one.slug)}
+                  {@const i = site.pages.indexOf(one)}
+                  <li class="w-60">
+                    <a
+                      class="block hover:outline-2 hover:outline-accent"
+                      href="/bench/{site.themeId}?site={slug}&page={one.slug}"
+                      aria-label="Open “{one.title}” on the bench"><Thumb src={preview(one.slug)} title={one.title} /></a
+                    >
+                    <div class="mt-1 flex items-start gap-1">
+                      <p class="min-w-0 grow">
+                        <span class="block truncate font-semibold">{one.title}</span>
+                        <span class="caption block"
+                          >{about(one)}{#if one.strays}{about(one) && '\u00a0· '}<span class="text-must"
+                              >{counted(one.strays, 'stray', 'strays')}</span
+                            >{/if}</span
+                        >
+                      </p>
+                      {#if !byKind}
+                        <button
+                          class="button button-quiet h-6 px-1"
+                          disabled={i === 0}
+                          aria-label="Move “{one.title}” forward"
+                          onclick={() => move(i, -1)}>←</button
+                        >
+                        <button
+                          class="button button-quiet h-6 px-1"
+                          disabled={i === site.pages.length - 1}
+                          aria-label="Move “{one.title}” back"
+                          onclick={() => move(i, 1)}>→</button
+                        >
+                      {/if}
+                    </div>
+                    <div class="flex gap-1">
+                      <a class="button button-quiet h-6 px-1 text-xs" href="/sites/{slug}/{one.slug}" aria-label="Lay out “{one.title}”"
+                        >Lay out</a
+                      >
+                      <button
+                        class="button button-quiet h-6 px-1 text-xs text-muted"
+                        onclick={() =>
+                          done(() =>
+                            store(() =>
+                              api.POST('/api/sites/{site}/pages/{page}/copy', { params: { path: { site: slug, page: one.slug } } })
+                            )
+                          )}>Copy</button
+                      >
+                      <button
+                        class="button button-quiet h-6 px-1 text-xs text-muted"
+                        onclick={() =>
+                          done(() =>
+                            store(() => api.DELETE('/api/sites/{site}/pages/{page}', { params: { path: { site: slug, page: one.slug } } }))
+                          )}>Remove</button
+                      >
+                    </div>
+                  </li>
+                {/each}
+              </ul>
+            </div>
           {/each}
-          <li class="w-60">
-            <form class="flex h-40 flex-col justify-center gap-2 border border-dashed border-line p-3" onsubmit={addPage}>
-              <label class="flex flex-col"
-                ><span class="caption">Title of a new page</span><input class="field" bind:value={title} required maxlength="120" /></label
-              >
-              <label class="flex items-center gap-2"
-                ><span class="caption">Kind</span><select class="field grow" bind:value={kind}
-                  >{#each kinds as one (one)}<option>{one}</option>{/each}</select
-                ></label
-              >
-              <button class="button" type="submit" disabled={!title.trim()}>Add the page</button>
-            </form>
-          </li>
-        </ul>
+        </div>
+        <div class="mt-6 w-60">
+          <form class="flex h-40 flex-col justify-center gap-2 border border-dashed border-line p-3" onsubmit={addPage}>
+            <label class="flex flex-col"
+              ><span class="caption">Title of a new page</span><input class="field" bind:value={title} required maxlength="120" /></label
+            >
+            <label class="flex items-center gap-2"
+              ><span class="caption">Kind</span><select class="field grow" bind:value={kind}
+                >{#each kinds as one (one)}<option>{one}</option>{/each}</select
+              ></label
+            >
+            <button class="button" type="submit" disabled={!title.trim()}>Add the page</button>
+          </form>
+        </div>
+      </section>
+
+      <section class="mb-8" aria-labelledby="reading">
+        <h2 class="font-display mb-1 text-xl text-heading" id="reading">Reading</h2>
+        <Reading site={slug} theme={site.themeId} revision={site.revision} />
       </section>
 
       <section class="mb-8" aria-labelledby="pieces">

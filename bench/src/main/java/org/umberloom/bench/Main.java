@@ -134,6 +134,14 @@ public final class Main {
                 report,
                 "pointer to paint: base of the type scale (ms)",
                 PointerToPaint.measure(address, PointerToPaint.Drag.TYPE, 1).get(0));
+        row(
+                report,
+                "pointer to paint: ratio of the type scale (ms)",
+                PointerToPaint.measure(address, PointerToPaint.Drag.RATIO, 1).get(0));
+        row(
+                report,
+                "pointer to paint: weight of running text (ms)",
+                PointerToPaint.measure(address, PointerToPaint.Drag.WEIGHT, 1).get(0));
     }
 
     private static void colors(StringBuilder report, Path home)

@@ -30,6 +30,8 @@ final class PointerToPaint {
                         new Page.GetByRoleOptions().setName("Hue").setExact(true)),
                 "--color-brand-40"),
         TYPE("Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
+        RATIO("Type", page -> numbersHandle(page, "Wide ratio"), "--size-3"),
+        WEIGHT("Type", page -> numbersHandle(page, "text weight"), "--weight-text"),
         SPACE("Space", page -> numbersHandle(page, "Base"), "--space-5"),
         WIDTHS("Widths", page -> numbersHandle(page, "content in px"), "--width-content");
 

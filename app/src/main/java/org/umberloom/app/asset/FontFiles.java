@@ -1,5 +1,6 @@
 package org.umberloom.app.asset;
 
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import org.umberloom.core.font.Advances;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Features;
 import org.umberloom.core.font.FontFile;
@@ -79,6 +81,7 @@ public final class FontFiles implements Families {
         private final Map<String, Double> means = new ConcurrentHashMap<>();
         private final Map<String, List<StandIn>> standIns = new ConcurrentHashMap<>();
         private final Map<FontCatalog.Family, FamilyFacts> facts = new ConcurrentHashMap<>();
+        private final Map<FontCatalog.Family, BitSet> coverage = new ConcurrentHashMap<>();
         private final Map<String, FontFile> open = new LinkedHashMap<>(16, 0.75f, true) {
             private static final long serialVersionUID = 1;
 
@@ -124,6 +127,30 @@ public final class FontFiles implements Families {
                         family.basic().file() + weight,
                         key -> basic(family).advances(weight).mean(FontFile.RUNNING)))
                 .findFirst();
+    }
+
+    /** How wide the letters of the first family of a stack that is known are. @param weight 1 to 1000 */
+    public Optional<Advances> advances(List<String> stack, int weight) {
+        return stack.stream()
+                .flatMap(name -> catalog.find(name).stream())
+                .findFirst()
+                .map(family -> basic(family).advances(weight));
+    }
+
+    /** Which characters the first family of a stack has upright, by code points; none where it is not known. */
+    public Optional<BitSet> coverage(List<String> stack) {
+        return stack.stream()
+                .limit(1)
+                .flatMap(name -> catalog.find(name).stream())
+                .findFirst()
+                .map(family -> known.coverage.computeIfAbsent(family, this::covered));
+    }
+
+    private BitSet covered(FontCatalog.Family family) {
+        BitSet all = new BitSet();
+        for (FontCatalog.FontPart part : family.files())
+            if (!part.italic()) all.or(FontFile.read(catalog.read(part.file())).coverage());
+        return all;
     }
 
     /** Of every family, in the order in which they are offered. */

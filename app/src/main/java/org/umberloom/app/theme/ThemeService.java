@@ -26,8 +26,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
-import org.umberloom.core.wish.MeasuredWidths;
-import org.umberloom.core.wish.TextCurves;
+import org.umberloom.core.wish.Following;
 import org.umberloom.core.wish.ValueWish;
 
 /** The bench: a theme as its instruments show it, probes and edits. */
@@ -173,7 +172,7 @@ public class ThemeService {
     }
 
     private Asked following(Asked asked) {
-        return MeasuredWidths.following(TextCurves.following(asked), fonts.atHand());
+        return Following.of(asked, fonts.atHand());
     }
 
     private static Seen seen(ThemeDocument theme, Combos combos) {

@@ -40,7 +40,8 @@ public record LineLength(TokenValue text, TokenValue content, TokenValue gutter)
         return each <= 0 ? 0 : width(viewport) / each;
     }
 
-    private static double px(TokenValue length, double viewport) {
+    /** px of a length at a viewport width in px. */
+    public static double px(TokenValue length, double viewport) {
         if (length instanceof FluidValue fluid) return fluid.pxAt(viewport);
         return length instanceof DimensionValue fixed ? fixed.toPx() : 0;
     }

@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
-import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -46,15 +45,22 @@ public final class MeasuredWidths {
         return meta.withOwn(MEASURE, Optional.of(characters));
     }
 
-    /** An edit together with what follows from it for such widths. @param families whose letters are known */
-    public static Asked following(Asked asked, Families families) {
-        return seen -> {
-            Edit edit = asked.in(seen);
-            ThemeDocument after = edit.applyTo(seen.theme()).theme();
-            List<Edit> all = new ArrayList<>(List.of(edit));
-            for (Place place : after.places()) all.addAll(at(place, seen.theme(), after, families));
-            return all.size() == 1 ? edit : new Edit.Batch(edit.label(), all);
-        };
+    /** Whether a theme has such a width anywhere. */
+    static boolean any(ThemeDocument theme) {
+        boolean[] found = {false};
+        for (Place place : theme.places())
+            theme.at(place)
+                    .group(WIDTHS)
+                    .ifPresent(widths -> widths.forEachToken(
+                            (below, width, type) -> found[0] |= of(width).isPresent()));
+        return found[0];
+    }
+
+    /** What follows from an edit for such widths. @param families whose letters are known */
+    static List<Edit> after(ThemeDocument before, ThemeDocument after, Families families) {
+        return after.places().stream()
+                .flatMap(place -> at(place, before, after, families).stream())
+                .toList();
     }
 
     private static List<Edit> at(Place place, ThemeDocument before, ThemeDocument after, Families families) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
@@ -125,15 +124,19 @@ public final class TextCurves {
         return edits;
     }
 
-    /** An edit together with what follows from it for the styles on curves. */
-    public static Asked following(Asked asked) {
-        return seen -> {
-            Edit edit = asked.in(seen);
-            ThemeDocument after = edit.applyTo(seen.theme()).theme();
-            List<Edit> all = new ArrayList<>(List.of(edit));
-            for (Place place : after.places()) all.addAll(at(place, seen.theme(), after));
-            return all.size() == 1 ? edit : new Edit.Batch(edit.label(), all);
-        };
+    /** Whether a theme has a curve anywhere. */
+    static boolean any(ThemeDocument theme) {
+        return theme.places().stream().anyMatch(place -> theme.at(place)
+                .group(STYLES)
+                .flatMap(styles -> styles.meta().own(CURVES))
+                .isPresent());
+    }
+
+    /** What follows from an edit for the styles on curves. */
+    static List<Edit> after(ThemeDocument before, ThemeDocument after) {
+        return after.places().stream()
+                .flatMap(place -> at(place, before, after).stream())
+                .toList();
     }
 
     private static List<Edit> at(Place place, ThemeDocument before, ThemeDocument after) {

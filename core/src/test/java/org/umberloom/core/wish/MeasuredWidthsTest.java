@@ -38,7 +38,7 @@ class MeasuredWidthsTest {
     };
 
     private static Edit edit(ThemeDocument theme, Asked asked) {
-        return MeasuredWidths.following(asked, LETTERS).in(new Seen(theme, Resolution.of(theme, theme.defaults())));
+        return Following.of(asked, LETTERS).in(new Seen(theme, Resolution.of(theme, theme.defaults())));
     }
 
     private static ThemeDocument after(ThemeDocument theme, Asked asked) {

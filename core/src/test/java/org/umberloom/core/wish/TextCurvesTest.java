@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Edit;
@@ -29,7 +30,7 @@ class TextCurvesTest {
     private static final String LINE = "lineHeight";
 
     private static Edit edit(ThemeDocument theme, Asked asked) {
-        return TextCurves.following(asked).in(new Seen(theme, Resolution.of(theme, theme.defaults())));
+        return Following.of(asked, Families.NONE).in(new Seen(theme, Resolution.of(theme, theme.defaults())));
     }
 
     private static ThemeDocument after(ThemeDocument theme, Asked... wishes) {

@@ -1,0 +1,154 @@
+package org.umberloom.app.site;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.asset.FontFiles;
+import org.umberloom.app.asset.FontShelf;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.check.LineLength;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Worn;
+import org.umberloom.core.font.Advances;
+import org.umberloom.core.font.Measure;
+import org.umberloom.core.page.TextBlocks;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.FontFamilyValue;
+import org.umberloom.core.token.FontWeightValue;
+import org.umberloom.core.token.TypographyValue;
+
+/** How the text of a site reads: what its lines hold, and which of its letters its fonts have not. */
+@Service
+class ReadingService {
+    /** A phone, a tablet and two desks, px; common practice. */
+    private static final List<Integer> WINDOWS = List.of(390, 1024, 1280, 1440);
+
+    private static final int MOST_WORDS = 60;
+    private static final int USUAL_WEIGHT = 400;
+
+    /** @param characters in a line, one for each window */
+    record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
+
+    /** @param letters that the family has not @param pages that have them, by their titles */
+    record LackingLetters(String family, String letters, List<String> pages) {}
+
+    /** @param fewest and so on: characters per line, what is aimed at and the most */
+    record SiteReading(
+            List<Integer> windows,
+            List<LinesOfBlock> blocks,
+            List<LackingLetters> lacking,
+            int fewest,
+            int ideal,
+            int aim,
+            int most) {}
+
+    private final SiteDrafts drafts;
+    private final DraftService themes;
+    private final FontShelf fonts;
+
+    ReadingService(SiteDrafts drafts, DraftService themes, FontShelf fonts) {
+        this.drafts = drafts;
+        this.themes = themes;
+        this.fonts = fonts;
+    }
+
+    SiteReading of(String slug) {
+        SiteDraft draft = drafts.newest(slug);
+        SiteDocument site = draft.site();
+        ThemeDocument worn = themes.newest(draft.themeId()).theme().worn(site.written());
+        Combination look = ClothService.combination(worn, site);
+        FontFiles files = fonts.atHand();
+        Map<Combination, Worn> known = new HashMap<>();
+        Map<String, Optional<Advances>> advances = new HashMap<>();
+        List<LinesOfBlock> blocks = new ArrayList<>();
+        Map<String, Map<String, BitSet>> lacking = new LinkedHashMap<>();
+        for (SitePage page : site.pages()) {
+            Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
+            Worn at = known.computeIfAbsent(
+                    there.completedFor(worn), combination -> Worn.of(Resolution.of(worn, combination)));
+            LineLength column = LineLength.of(at);
+            TextBlocks text = TextBlocks.of(page.html(), Choices.of(worn, there));
+            for (TextBlocks.Block block : text.blocks()) {
+                TypographyValue style = style(at, block.style());
+                Optional<Advances> letters = advances.computeIfAbsent(
+                        stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
+                letters.ifPresent(one -> blocks.add(new LinesOfBlock(
+                        page.slug(),
+                        page.title(),
+                        block.style(),
+                        block.text()
+                                .substring(0, Math.min(MOST_WORDS, block.text().length())),
+                        lines(block, style, one, column))));
+            }
+            text.letters().forEach((path, set) -> files.coverage(stack(style(at, path)))
+                    .ifPresent(coverage -> {
+                        BitSet missing = (BitSet) set.clone();
+                        missing.andNot(coverage);
+                        if (!missing.isEmpty())
+                            lacking.computeIfAbsent(stack(style(at, path)).get(0), key -> new LinkedHashMap<>())
+                                    .merge(page.title(), missing, (one, other) -> {
+                                        one.or(other);
+                                        return one;
+                                    });
+                    }));
+        }
+        return new SiteReading(
+                WINDOWS,
+                blocks,
+                lacking.entrySet().stream()
+                        .map(family -> new LackingLetters(
+                                family.getKey(),
+                                letters(family.getValue()),
+                                List.copyOf(family.getValue().keySet())))
+                        .toList(),
+                Measure.FEWEST,
+                Measure.IDEAL,
+                Measure.AIM,
+                Measure.MOST);
+    }
+
+    private static List<Double> lines(
+            TextBlocks.Block block, TypographyValue style, Advances letters, LineLength column) {
+        return WINDOWS.stream()
+                .map(window -> Math.round(10
+                                * Measure.of(
+                                        block.text(),
+                                        letters,
+                                        LineLength.px(style.fontSize(), window),
+                                        LineLength.px(style.letterSpacing(), window),
+                                        column.width(window),
+                                        block.language()))
+                        / 10.0)
+                .toList();
+    }
+
+    private static String letters(Map<String, BitSet> byPage) {
+        TreeSet<Integer> all = new TreeSet<>();
+        byPage.values().forEach(set -> set.stream().forEach(all::add));
+        return all.stream().map(Character::toString).collect(Collectors.joining(" "));
+    }
+
+    private static TypographyValue style(Worn worn, String path) {
+        return (TypographyValue) worn.find(path).orElseThrow().value();
+    }
+
+    private static List<String> stack(TypographyValue style) {
+        return style.fontFamily() instanceof FontFamilyValue families ? families.families() : List.of();
+    }
+
+    private static int weight(TypographyValue style) {
+        return style.fontWeight() instanceof FontWeightValue weight ? (int) Math.round(weight.weight()) : USUAL_WEIGHT;
+    }
+}
