@@ -1220,6 +1220,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reading"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/history": {
         parameters: {
             query?: never;
@@ -2726,6 +2742,31 @@ export interface components {
             what: string;
             why: string;
             remedy: string;
+        };
+        LackingLetters: {
+            family: string;
+            letters: string;
+            pages: string[];
+        };
+        LinesOfBlock: {
+            page: string;
+            title: string;
+            style: string;
+            words: string;
+            characters: number[];
+        };
+        SiteReading: {
+            windows: number[];
+            blocks: components["schemas"]["LinesOfBlock"][];
+            lacking: components["schemas"]["LackingLetters"][];
+            /** Format: int32 */
+            fewest: number;
+            /** Format: int32 */
+            ideal: number;
+            /** Format: int32 */
+            aim: number;
+            /** Format: int32 */
+            most: number;
         };
         BlockView: {
             /** Format: int32 */
@@ -5836,6 +5877,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["UnfitView"][];
+                };
+            };
+        };
+    };
+    reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteReading"];
                 };
             };
         };

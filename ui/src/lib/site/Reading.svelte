@@ -69,7 +69,9 @@
         {/each}
       </g>
     </svg>
-    <p class="caption">Characters in a line of {counted(reading.blocks.length, 'block of text', 'blocks of text')}, as the fonts set them.</p>
+    <p class="caption">
+      Characters in a line of {counted(reading.blocks.length, 'block of text', 'blocks of text')}, as the fonts set them.
+    </p>
     {#if long.length}
       <ul class="mt-2 max-w-3xl">
         {#each shown as block, i (i)}
