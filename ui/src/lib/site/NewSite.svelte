@@ -32,12 +32,14 @@
   $effect(() => {
     const id = Number(theme);
     if (!open || !id) return;
+    modifiers = [];
+    look = {};
+    // What comes late of a theme that is chosen no more is of no use.
     void modifiersOf(id).then(
       (all) => {
-        modifiers = all;
-        look = {};
+        if (Number(theme) === id) modifiers = all;
       },
-      () => (modifiers = [])
+      () => {}
     );
   });
   const ofScheme = $derived(modifiers.find((one) => one.meaning === 'scheme'));

@@ -74,8 +74,8 @@ class ReadingTest {
             String shown = "";
             for (Object one : Json.list("blocks", reading.get("blocks"))) {
                 Map<String, Object> block = Json.object("block", one);
-                String address =
-                        loom.address() + "/preview/1/draft/site/" + site + "/" + block.get("page") + ".html?still=true";
+                String address = loom.address() + "/preview/1/draft/site/" + site + "/" + block.get("page")
+                        + ".html?still=true&bare=true";
                 if (!address.equals(shown)) {
                     page.navigate(address);
                     page.evaluate("() => document.fonts.ready.then(() => true)");

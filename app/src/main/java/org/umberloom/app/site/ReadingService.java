@@ -23,6 +23,7 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.FontFamilyValue;
@@ -76,12 +77,14 @@ class ReadingService {
         Map<String, Map<String, BitSet>> lacking = new LinkedHashMap<>();
         for (SitePage page : site.pages()) {
             Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
-            Worn at = known.computeIfAbsent(
-                    there.completedFor(worn), combination -> Worn.of(Resolution.of(worn, combination)));
-            LineLength column = LineLength.of(at);
+            Worn at = known.computeIfAbsent(there.completedFor(worn), one -> Worn.of(Resolution.of(worn, one)));
             TextBlocks text = TextBlocks.of(page.html(), Choices.of(worn, there));
             for (TextBlocks.Block block : text.blocks()) {
-                TypographyValue style = style(at, block.style());
+                Worn around = reaching(draft.places(), page, block)
+                        .map(scopes -> known.computeIfAbsent(
+                                look.at(scopes).completedFor(worn), one -> Worn.of(Resolution.of(worn, one))))
+                        .orElse(at);
+                TypographyValue style = style(around, block.style());
                 Optional<Advances> letters = advances.computeIfAbsent(
                         stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
                 letters.ifPresent(one -> blocks.add(new LinesOfBlock(
@@ -90,7 +93,7 @@ class ReadingService {
                         block.style(),
                         block.text()
                                 .substring(0, Math.min(MOST_WORDS, block.text().length())),
-                        lines(block, style, one, column))));
+                        lines(block, style, one, LineLength.of(around)))));
             }
             text.letters().forEach((path, set) -> files.coverage(stack(style(at, path)))
                     .ifPresent(coverage -> {
@@ -117,6 +120,17 @@ class ReadingService {
                 Measure.IDEAL,
                 Measure.AIM,
                 Measure.MOST);
+    }
+
+    /** The scopes that reach the spot that a block is in; none where it is in none that says something. */
+    private static Optional<List<Scope>> reaching(SitePlaces places, SitePage page, TextBlocks.Block block) {
+        if (block.spot().isEmpty()) return Optional.empty();
+        return places.pages().stream()
+                .filter(one -> one.page().equals(page.slug()))
+                .flatMap(one -> one.spots().stream()
+                        .filter(spot -> spot.scope().name().equals(block.spot()))
+                        .map(spot -> places.reaching(one, spot)))
+                .findFirst();
     }
 
     private static List<Double> lines(

@@ -25,15 +25,20 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
     private static final String STYLE = "type.";
     private static final String SIZE = ".size";
     private static final String FLOWING = "p, li, blockquote, dd";
-    /** What stands narrower than the text column. */
-    private static final String NARROW = "[data-part=card], table, figure, aside, nav, header, footer, fieldset, label";
+    /** What has another width than the text column. */
+    private static final String OTHER =
+            "[data-part=card], [data-part=notice], [data-part=band], table, figure, aside, nav, header, footer, fieldset, label";
+
+    /** Values that somebody wrote by hand, which no role tells. */
+    private static final String BY_HAND = "[style*=font], [style*=width], [style*=spacing], [style*=size]";
 
     /**
      * @param style    path of its style
+     * @param spot     name of the narrowest spot that it is in; empty for none
      * @param language that it is written in
      * @param text     without runs of spaces
      */
-    public record Block(String style, Locale language, String text) {}
+    public record Block(String style, String spot, Locale language, String text) {}
 
     /** @param chosen values of choices by their names */
     public static TextBlocks of(String html, Map<String, String> chosen) {
@@ -52,9 +57,10 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
             if (element.is(FLOWING)
                     && text.length() >= FEWEST_CHARACTERS
                     && element.closest("main") != null
-                    && element.closest(NARROW) == null
+                    && element.closest(OTHER) == null
+                    && element.closest(BY_HAND) == null
                     && element.select(FLOWING + ", table, figure").size() == 1)
-                blocks.add(new Block(style, language(element), text));
+                blocks.add(new Block(style, spot(element), language(element), text));
         }
         return new TextBlocks(List.copyOf(blocks), letters);
     }
@@ -73,6 +79,11 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
                 if (reading.startsWith(STYLE) && reading.endsWith(SIZE))
                     return Optional.of(reading.substring(0, reading.length() - SIZE.length()));
         return Optional.empty();
+    }
+
+    private static String spot(Element element) {
+        Element named = element.closest("[" + Spots.NAME + "]");
+        return named == null ? "" : named.attr(Spots.NAME);
     }
 
     private static Locale language(Element element) {
