@@ -27,6 +27,8 @@ class ReadingTest {
                 one.childNodes.length === 1 && one.firstChild.nodeType === 3
                 && one.textContent.trim().replace(/\\s+/g, ' ').startsWith(begin));
               if (!p) return 0;
+              // Lines as full as they can be: where browsers break earlier so that the last is not too short, fewer is not less room.
+              p.style.textWrap = 'wrap';
               p.textContent = p.textContent.trim().replace(/\\s+/g, ' ');
               const node = p.firstChild, range = document.createRange();
               let lines = 0, top = null, first = 0;
