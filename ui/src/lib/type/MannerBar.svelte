@@ -42,27 +42,23 @@
   const mark = (on: boolean) => (on ? 'border-accent bg-chosen' : 'border-border text-muted hover:text-text');
 </script>
 
+<!-- The words of these two are also the classes that look like them. -->
+{#snippet mannerButton(part: string, text: 'italic' | 'underline', letter: string, words: string)}
+  {#if reads(part)}
+    <button
+      class="h-6 w-7 rounded-sm border {text} {mark(manner[part] === text)}"
+      style:font-family={style.familyName}
+      aria-pressed={manner[part] === text}
+      aria-label={words}
+      title={words}
+      onclick={() => toggle(part, text)}>{letter}</button
+    >
+  {/if}
+{/snippet}
+
 <div class="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Manner of {style.role}">
-  {#if reads('fontStyle')}
-    <button
-      class="h-6 w-7 rounded-sm border italic {mark(manner.fontStyle === 'italic')}"
-      style:font-family={style.familyName}
-      aria-pressed={manner.fontStyle === 'italic'}
-      aria-label="Italic"
-      title="Italic"
-      onclick={() => toggle('fontStyle', 'italic')}>I</button
-    >
-  {/if}
-  {#if reads('textDecoration')}
-    <button
-      class="h-6 w-7 rounded-sm border underline {mark(manner.textDecoration === 'underline')}"
-      style:font-family={style.familyName}
-      aria-pressed={manner.textDecoration === 'underline'}
-      aria-label="Underlined"
-      title="Underlined"
-      onclick={() => toggle('textDecoration', 'underline')}>U</button
-    >
-  {/if}
+  {@render mannerButton('fontStyle', 'italic', 'I', 'Italic')}
+  {@render mannerButton('textDecoration', 'underline', 'U', 'Underlined')}
   {#if reads('textCase')}
     <span class="ml-1 flex" role="radiogroup" aria-label="Case of {style.role}">
       {#each CASES as one (one.value)}

@@ -122,26 +122,12 @@ public final class Main {
                         .max(Comparator.comparing(
                                 round -> at(round.stream().sorted().toList(), 0.95)))
                         .orElseThrow());
-        row(
-                report,
-                "pointer to paint: base of the spacing (ms)",
-                PointerToPaint.measure(address, PointerToPaint.Drag.SPACE, 1).get(0));
-        row(
-                report,
-                "pointer to paint: width of the content (ms)",
-                PointerToPaint.measure(address, PointerToPaint.Drag.WIDTHS, 1).get(0));
-        row(
-                report,
-                "pointer to paint: base of the type scale (ms)",
-                PointerToPaint.measure(address, PointerToPaint.Drag.TYPE, 1).get(0));
-        row(
-                report,
-                "pointer to paint: ratio of the type scale (ms)",
-                PointerToPaint.measure(address, PointerToPaint.Drag.RATIO, 1).get(0));
-        row(
-                report,
-                "pointer to paint: weight of running text (ms)",
-                PointerToPaint.measure(address, PointerToPaint.Drag.WEIGHT, 1).get(0));
+        for (PointerToPaint.Drag drag : PointerToPaint.Drag.values())
+            if (drag != PointerToPaint.Drag.HUE)
+                row(
+                        report,
+                        "pointer to paint: " + drag.words() + " (ms)",
+                        PointerToPaint.measure(address, drag, 1).get(0));
     }
 
     private static void colors(StringBuilder report, Path home)

@@ -18,31 +18,40 @@ final class PointerToPaint {
     /**
      * What is dragged.
      *
+     * @param words    for people
      * @param tab      of the tray it stands in
      * @param handle   what the pointer takes hold of
      * @param property of the pages that every move changes
      */
     enum Drag {
         HUE(
+                "the hue of a seed",
                 "Color",
                 page -> page.getByRole(
                         AriaRole.SLIDER,
                         new Page.GetByRoleOptions().setName("Hue").setExact(true)),
                 "--color-brand-40"),
-        TYPE("Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
-        RATIO("Type", page -> numbersHandle(page, "Wide ratio"), "--size-3"),
-        WEIGHT("Type", page -> numbersHandle(page, "text weight"), "--weight-text"),
-        SPACE("Space", page -> numbersHandle(page, "Base"), "--space-5"),
-        WIDTHS("Widths", page -> numbersHandle(page, "content in px"), "--width-content");
+        SPACE("base of the spacing", "Space", page -> numbersHandle(page, "Base"), "--space-5"),
+        WIDTHS("width of the content", "Widths", page -> numbersHandle(page, "content in px"), "--width-content"),
+        TYPE("base of the type scale", "Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
+        RATIO("ratio of the type scale", "Type", page -> numbersHandle(page, "Wide ratio"), "--size-3"),
+        WEIGHT("weight of running text", "Type", page -> numbersHandle(page, "text weight"), "--weight-text");
 
+        private final String words;
         private final String tab;
         private final Function<Page, Locator> handle;
         private final String property;
 
-        Drag(String tab, Function<Page, Locator> handle, String property) {
+        Drag(String words, String tab, Function<Page, Locator> handle, String property) {
+            this.words = words;
             this.tab = tab;
             this.handle = handle;
             this.property = property;
+        }
+
+        /** What is dragged, for people. */
+        String words() {
+            return words;
         }
     }
 

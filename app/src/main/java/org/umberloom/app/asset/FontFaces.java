@@ -69,13 +69,13 @@ public class FontFaces {
 
     /** The known families that the text styles of a theme use, in any combination. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
+        FontCatalog catalog = shelf.atHand().catalog();
         Set<FontCatalog.Family> used = new LinkedHashSet<>();
         for (Combination combination : theme.looks(MOST_COMBINATIONS))
             Resolution.of(theme, combination).tokens().values().forEach(token -> {
                 if (token.value() instanceof TypographyValue style
                         && style.fontFamily() instanceof FontFamilyValue families)
-                    families.families()
-                            .forEach(name -> shelf.atHand().catalog().find(name).ifPresent(used::add));
+                    families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
             });
         return List.copyOf(used);
     }
