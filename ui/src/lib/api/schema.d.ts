@@ -1492,6 +1492,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fonts/covering": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["covering"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/everything.zip": {
         parameters: {
             query?: never;
@@ -1852,6 +1868,8 @@ export interface components {
             largePx: number;
             /** Format: double */
             large: number;
+            /** Format: double */
+            gridPx: number;
         };
         FindingView: {
             code: string;
@@ -3448,6 +3466,7 @@ export interface components {
             small: number;
             largePx: number;
             large: number;
+            gridPx?: number;
             /** @enum {string} */
             op: "curve";
         };
@@ -6234,6 +6253,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["FamilyFacts"][];
+                };
+            };
+        };
+    };
+    covering: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
                 };
             };
         };

@@ -1,8 +1,14 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '$lib/api/client';
+  import type { Sample } from './specimen';
 
   /** One family in full: its weights, its letters beside their lines, its figures, its license, and the themes that wear it. */
-  let { family, words, onremove }: { family: Schemas['FamilyFacts']; words: string; onremove?: () => void } = $props();
+  let {
+    family,
+    words,
+    sample,
+    onremove
+  }: { family: Schemas['FamilyFacts']; words: string; sample: Sample | null; onremove?: () => void } = $props();
 
   const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
   const W = 420;
@@ -46,12 +52,15 @@
     {/each}
     <text x="0" y={BASE} class="fill-heading" font-size={SIZE} style:font-family={stack}>Hamxg</text>
   </svg>
-  <ol class="mt-2" aria-label="Weights">
+  <ol class="mt-2 {sample ? 'rounded-sm px-3' : ''}" aria-label="Weights" style:background-color={sample?.ground}>
     {#each weights as weight (weight)}
       <li class="flex items-baseline gap-4 border-t border-border py-0.5">
-        <span class="value w-10 shrink-0 text-muted">{weight}</span>
-        <span class="min-w-0 truncate text-xl text-heading" style:font-family={stack} style:font-weight={weight}
-          >{words || 'At six the tide turns, lights are lit'}{#if family.italics}<em class="ml-4">and slanted</em>{/if}</span
+        <span class="value w-10 shrink-0 {sample ? '' : 'text-muted'}" style:color={sample?.textColor}>{weight}</span>
+        <span
+          class="min-w-0 truncate text-xl text-heading"
+          style:font-family={stack}
+          style:font-weight={weight}
+          style:color={sample?.headingColor}>{words || sample?.text || 'At six the tide turns, lights are lit'}{#if family.italics}<em class="ml-4">and slanted</em>{/if}</span
         >
       </li>
     {/each}

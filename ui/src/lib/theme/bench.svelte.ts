@@ -279,6 +279,12 @@ export class Bench {
     return this.#pages.inBays()[0]?.[0].document;
   }
 
+  /** Every letter that the pages in the bays show, once. */
+  letters(): string {
+    const texts = this.#pages.inBays().map(([page]) => page.document.body?.textContent ?? '');
+    return [...new Set(texts.join(''))].filter((letter) => letter.trim()).join('');
+  }
+
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: Edit): Edit {
     if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'onGround')

@@ -8,7 +8,9 @@
    */
   let { bench, curve, styles }: { bench: Bench; curve: Schemas['CurveView']; styles: Schemas['StyleView'][] } = $props();
 
-  type Ends = Pick<Schemas['CurveView'], 'smallPx' | 'small' | 'largePx' | 'large'>;
+  type Ends = Pick<Schemas['CurveView'], 'smallPx' | 'small' | 'largePx' | 'large' | 'gridPx'>;
+  /** Steps that lines are often set on; common practice. */
+  const GRIDS = [0, 2, 4, 6, 8];
   const W = 256;
   const H = 116;
   const FROM = 9;
@@ -41,7 +43,8 @@
     smallPx: ends.smallPx,
     small: ends.small,
     largePx: ends.largePx,
-    large: ends.large
+    large: ends.large,
+    gridPx: ends.gridPx
   });
   const onCurve = (style: Schemas['StyleView'], on: boolean) =>
     bench.commit({ op: 'onCurve', place: curve.place, path: style.path, part: curve.part, on });
@@ -139,6 +142,20 @@
   <figcaption class="caption flex flex-wrap gap-x-3">
     {#if curve.set}
       <span>{points.length - beside.length} on it{beside.length ? `, ${beside.length} beside` : ''}</span>
+      {#if curve.part === 'lineHeight'}
+        <span class="flex w-full items-center gap-1" role="radiogroup" aria-label="Grid that lines stand on">
+          lines on steps of
+          {#each GRIDS as grid (grid)}
+            <button
+              class="rounded-sm px-1 {curve.gridPx === grid ? 'bg-chosen font-semibold text-text' : 'hover:text-text'}"
+              role="radio"
+              aria-checked={curve.gridPx === grid}
+              onclick={() => bench.commit(edit({ ...curve, gridPx: grid }))}>{grid || 'any'}</button
+            >
+          {/each}
+          px
+        </span>
+      {/if}
       {#if beside.length}<button class="underline" onclick={() => void allFollow()}>All follow</button>{/if}
       <button class="underline" onclick={() => bench.commit({ op: 'noCurve', place: curve.place, part: curve.part })}>Take it away</button>
     {:else}

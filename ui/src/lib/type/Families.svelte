@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { Popover } from 'bits-ui';
   import { api, ask, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import { firstOf } from '$lib/font/facts.svelte';
-  import { sampleOf, type Sample } from './specimen';
+  import RangeStrip from './RangeStrip.svelte';
+  import { sampleOf, type Sample } from '$lib/font/specimen';
 
   /**
    * The families of a theme, and those that can be taken instead, as specimens in the words and colors of the pages. One
@@ -21,6 +23,15 @@
   let opened = $state('');
   let kind = $state(ALL);
   let wanted = $state({ italics: false, tabular: false, smallCapitals: false });
+  /** Measures of letters that people choose by, with what their ends are called. */
+  const MEASURES = [
+    { name: 'xHeight', label: 'Height of small letters, em', low: 'low', high: 'tall', places: 2 },
+    { name: 'width', label: 'Width of a letter, em', low: 'narrow', high: 'wide', places: 2 },
+    { name: 'contrast', label: 'Thick strokes to thin', low: 'even', high: 'strong', places: 1 }
+  ] as const;
+  let spans = $state<Partial<Record<(typeof MEASURES)[number]['name'], [number, number]>>>({});
+  /** Names of the families that have every letter of the pages; nothing while that is not asked for. */
+  let covering = $state.raw<Set<string> | null>(null);
   let facts = $state.raw<Facts[]>([]);
   let active = $state(0);
   let beside = $state<string[]>([]);
@@ -41,9 +52,13 @@
         (kind === ALL || kind === PAIRS || one.kind === kind) &&
         (!wanted.italics || one.italics) &&
         (!wanted.tabular || one.tabular) &&
-        (!wanted.smallCapitals || one.smallCapitals)
+        (!wanted.smallCapitals || one.smallCapitals) &&
+        (!covering || covering.has(one.name)) &&
+        MEASURES.every(({ name }) => !spans[name] || (one[name] >= spans[name][0] && one[name] <= spans[name][1]))
     )
   );
+  const narrowed = $derived(Object.values(spans).filter(Boolean).length + (covering ? 1 : 0));
+  const now = $derived(facts.find((one) => one.name === stored));
   const kinds = $derived([...new Set(facts.map((one) => one.kind))].sort());
   const heading = $derived(/head|display|title/.test(open?.name ?? ''));
 
@@ -60,7 +75,7 @@
   });
   $effect(() => {
     void bench.saved;
-    sample = sampleOf(bench);
+    sample = sampleOf(bench.firstPage());
   });
   $effect(() => () => {
     clearTimeout(waiting);
@@ -122,6 +137,12 @@
     event.preventDefault();
   }
 
+  async function cover(wanted: boolean) {
+    if (!wanted) return void (covering = null);
+    const text = bench.letters();
+    covering = new Set(await ask(() => api.GET('/api/fonts/covering', { params: { query: { text } } })));
+  }
+
   /** What all families of the theme make a page load, as they are stored. */
   const load = $derived.by(() => {
     const names = new Set(bench.saved?.instruments.type.families.map((one) => firstOf(one.value)));
@@ -141,7 +162,7 @@
       .join(' · ');
 </script>
 
-<Compartment label="Families" frame="w-70 shrink-0">
+<Compartment label="Families" frame="w-74 shrink-0">
   <div class="flex h-full flex-col">
     <div class="flex shrink-0 border-b border-border" role="radiogroup" aria-label="Family to choose for">
       {#each families as view (view.path)}
@@ -178,6 +199,36 @@
           onclick={() => (wanted[name] = !wanted[name])}>{words}</button
         >
       {/each}
+      <Popover.Root>
+        <Popover.Trigger
+          class="shrink-0 rounded-sm border px-1 py-0.5 text-xs {narrowed
+            ? 'border-accent bg-chosen'
+            : 'border-border text-muted hover:text-text'}"
+          aria-label="Choose by how letters are drawn{narrowed ? `, ${narrowed} at work` : ''}">Drawn</Popover.Trigger
+        >
+        <Popover.Portal>
+          <Popover.Content class="z-40 flex w-72 flex-col gap-3 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} align="start">
+            {#if facts.length}
+              {#each MEASURES as measure (measure.name)}
+                <RangeStrip
+                  label={measure.label}
+                  low={measure.low}
+                  high={measure.high}
+                  places={measure.places}
+                  all={facts.map((one) => one[measure.name]).filter((value) => value > 0)}
+                  own={now?.[measure.name]}
+                  onchange={(span) => (spans = { ...spans, [measure.name]: span ?? undefined })}
+                />
+              {/each}
+            {/if}
+            <label class="flex items-center gap-2 border-t border-border pt-2">
+              <input type="checkbox" checked={covering !== null} onchange={(event) => void cover(event.currentTarget.checked)} />
+              has every letter of the pages in the bays
+            </label>
+            <p class="caption">{offered.length} of {facts.length} families; the colored line is {stored || 'none of them'}</p>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
     </div>
     <ol
       bind:this={list}

@@ -9,7 +9,7 @@
   import WeightRow from './WeightRow.svelte';
   import { dress } from './dress';
   import { kept } from '$lib/theme/kept';
-  import { sampleOf } from './specimen';
+  import { sampleOf } from '$lib/font/specimen';
 
   /** Every text style as it looks; the one that is open drawn large, with its size, lines, weight and manner beside it. */
   let { bench }: { bench: Bench } = $props();
@@ -30,7 +30,7 @@
     const named = type?.scales.flatMap((s) => s.steps.map(({ path, name }) => ({ path, name: name.replace('minus-', '−') }))) ?? [];
     return (last.named = kept(last.named, named));
   });
-  const sample = $derived((void bench.saved, sampleOf(bench)));
+  const sample = $derived((void bench.saved, sampleOf(bench.firstPage())));
   const large = $derived(/^h\d$|heading|wordmark/.test(style?.role ?? ''));
   const reads = (part: string) => !style?.read.length || style.read.includes(part);
 

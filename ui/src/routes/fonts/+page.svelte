@@ -8,6 +8,8 @@
   import BroughtIn from '$lib/font/BroughtIn.svelte';
   import FontSheet from '$lib/font/FontSheet.svelte';
   import OwnFaces from '$lib/font/OwnFaces.svelte';
+  import type { Sample } from '$lib/font/specimen';
+  import WordsOf from '$lib/font/WordsOf.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
 
   type Brought = Schemas['Brought'];
@@ -17,6 +19,8 @@
   let message = $state('');
   let kind = $state('');
   let words = $state('');
+  let theme = $state(0);
+  let sample = $state.raw<Sample | null>(null);
   let opened = $state('');
   let brought = $state.raw<Brought[]>([]);
   let reading = $state(0);
@@ -122,9 +126,11 @@
   <main class="flex min-h-0 grow flex-col">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-6 py-3">
       <h1 class="font-display text-2xl text-heading">Fonts</h1>
-      <label class="ml-auto flex items-center gap-2">
+      <span class="grow"></span>
+      <WordsOf bind:sample bind:theme />
+      <label class="flex items-center gap-2">
         <span class="text-muted">Words</span>
-        <input class="field w-52" bind:value={words} placeholder="At six the tide turns" maxlength="80" />
+        <input class="field w-52" bind:value={words} placeholder={sample?.heading ?? 'At six the tide turns'} maxlength="80" />
       </label>
       <button class="button" disabled={reading > 0} onclick={() => picker?.click()}><FileUp size={15} /> Bring in your own</button>
       <input
@@ -182,9 +188,26 @@
               aria-selected={one.name === open?.name}
               onclick={() => (opened = one.name)}
             >
-              <p class="truncate text-[1.75rem]/10 text-heading" aria-hidden="true" style:font-family="'{one.name}'">
-                {words || 'At six the tide turns'}
+              <p
+                class="truncate text-[1.75rem]/10 text-heading {sample ? 'rounded-sm px-2' : ''}"
+                aria-hidden="true"
+                style:font-family="'{one.name}'"
+                style:background-color={sample?.ground}
+                style:color={sample?.headingColor}
+              >
+                {words || sample?.heading || 'At six the tide turns'}
               </p>
+              {#if sample}
+                <p
+                  class="truncate rounded-sm px-2 text-base/7"
+                  aria-hidden="true"
+                  style:font-family="'{one.name}'"
+                  style:background-color={sample.ground}
+                  style:color={sample.textColor}
+                >
+                  {sample.text}
+                </p>
+              {/if}
               <p class="flex gap-3">
                 <span class="font-semibold">{one.name}</span><span class="text-muted">{one.kind}</span>
                 {#if !one.travels}<span class="text-should">stays out of kits</span>{/if}
@@ -196,6 +219,7 @@
         {#if open}{#key open.name}<FontSheet
               family={open}
               {words}
+              {sample}
               onremove={open.kind === OWN ? () => void remove(open.name) : undefined}
             />{/key}{/if}
       </div>

@@ -150,6 +150,84 @@ class MannerOfTheBrowserTest {
                 .isEqualTo(without);
     }
 
+    /** CSS Text Decoration 3, 4: a shadow of letters has neither spread nor inset; the same token throws a whole one elsewhere. */
+    @Test
+    void lettersThrowShadowsWithoutSpread() {
+        ThemeDocument theme = new ValueWish.Role(
+                        Optional.of(Place.set("roles")), TokenPath.of("shadow.heading"), "1px 2px 3px 4px #ff0000")
+                .in(new Seen(Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
+                .applyTo(Demo.theme())
+                .theme();
+        show(theme, "<main><h1>One</h1><p>Text</p></main>");
+        assertThat(computed("h1", "textShadow")).isEqualTo("rgb(255, 0, 0) 1px 2px 3px");
+        assertThat(computed("p", "textShadow")).isEqualTo("none");
+        show(Demo.theme(), "<main><h1>One</h1></main>");
+        assertThat(computed("h1", "textShadow")).as("no shadow is nothing seen").contains("rgba(0, 0, 0, 0)");
+    }
+
+    private static ThemeDocument choosing(String choice, String value) {
+        return new ThemeWish.Choose(Place.set("roles"), choice, Optional.of(value))
+                .in(new Seen(Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
+                .applyTo(Demo.theme())
+                .theme();
+    }
+
+    @Test
+    void aDropCapIsAsHighAsItsLines() {
+        String text = "<main><h1>One</h1><p>" + "Lights are lit at six. ".repeat(20) + "</p></main>";
+        show(Demo.theme(), text);
+        double plain = firstLetter();
+        for (String lines : List.of("two", "three", "four")) {
+            show(choosing("drop-cap", lines + "-lines"), text);
+            double large = firstLetter();
+            assertThat(large).as(lines).isGreaterThan(plain * 1.5);
+            plain = large / 1.5;
+        }
+    }
+
+    private static double firstLetter() {
+        return ((Number) page.evaluate(
+                        "() => parseFloat(getComputedStyle(document.querySelector('main > p'), '::first-letter').fontSize)"))
+                .doubleValue();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "link-gap     | far       | ''    | textUnderlineOffset",
+                "link-line    | wavy      | ''    | textDecorationStyle",
+                "links        | never     | ''    | textDecorationLine",
+                "link-pointed | thicker   | hover | textDecorationThickness",
+                "link-pointed | ground    | hover | backgroundColor",
+                "link-focus   | thicker   | focus | textDecorationThickness",
+                "link-focus   | ground    | focus | backgroundColor",
+                "menu-rest    | ground    | menu  | backgroundColor",
+                "menu-rest    | line      | menu  | textDecorationLine"
+            })
+    void whatIsChosenForLinksIsSeenOnThem(String choice, String value, String state, String property) {
+        String standard = link(Demo.theme(), state, property);
+        assertThat(link(choosing(choice, value), state, property)).isNotEqualTo(standard);
+        if (!state.isEmpty() && !state.equals("menu"))
+            assertThat(link(choosing(choice, value), "", property))
+                    .as("at rest nothing changes")
+                    .isEqualTo(link(Demo.theme(), "", property));
+    }
+
+    private static String link(ThemeDocument theme, String state, String property) {
+        show(
+                theme,
+                "<header><nav><ul><li><a href='#n'>Menu</a></li></ul></nav></header><main><p>A <a href='#m'>link</a></p></main>");
+        page.mouse().move(0, 700);
+        String selector = state.equals("menu") ? "nav a" : "main a";
+        if (state.equals("hover")) page.hover(selector);
+        if (state.equals("focus")) {
+            page.keyboard().press("Tab");
+            page.keyboard().press("Tab");
+        }
+        return computed(selector, property);
+    }
+
     private static byte[] drawn(ThemeDocument theme, String text, FontFace face) {
         show(theme, "<main><h1>" + text + "</h1></main>", face);
         page.evaluate("() => document.fonts.ready.then(() => true)");

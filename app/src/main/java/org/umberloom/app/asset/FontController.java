@@ -65,6 +65,18 @@ class FontController {
         return shelf.atHand().alike(like);
     }
 
+    /** Names of the families that have every character of a text upright. */
+    @GetMapping("/api/fonts/covering")
+    List<String> covering(@RequestParam @Size(max = 2000) String text) {
+        FontFiles files = shelf.atHand();
+        return files.catalog().families().stream()
+                .map(FontCatalog.Family::name)
+                .filter(name -> files.coverage(List.of(name))
+                        .filter(has -> text.codePoints().allMatch(has::get))
+                        .isPresent())
+                .toList();
+    }
+
     /** The faces of those that people brought. */
     @GetMapping(value = "/api/fonts/own.css", produces = "text/css;charset=UTF-8")
     ResponseEntity<String> ownFaces() {

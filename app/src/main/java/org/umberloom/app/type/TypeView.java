@@ -76,9 +76,17 @@ public record TypeView(
      * @param part  {@code lineHeight} as a multiple of the size, or {@code letterSpacing} in em
      * @param place where it is written, or would be
      * @param set   whether styles follow it; else it is what would fit them
+     * @param gridPx line heights are whole multiples of it; 0 for any height
      */
     public record CurveView(
-            String part, String place, boolean set, double smallPx, double small, double largePx, double large) {}
+            String part,
+            String place,
+            boolean set,
+            double smallPx,
+            double small,
+            double largePx,
+            double large,
+            double gridPx) {}
 
     /** How many characters of running English a line holds at a viewport width in px. */
     public record LineView(double viewport, double characters) {}
@@ -338,7 +346,7 @@ public record TypeView(
     }
 
     private static CurveView view(TextCurves.Kind kind, String place, boolean set, TextCurve curve) {
-        return new CurveView(kind.part(), place, set, curve.smallPx(), curve.small(), curve.largePx(), curve.large());
+        return new CurveView(kind.part(), place, set, curve.smallPx(), curve.small(), curve.largePx(), curve.large(), curve.gridPx());
     }
 
     /** What the rules of the parts read of each style. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Everything that pages read from a theme: the parts with their rules, roles and choices, read once. */
 public final class Contract {
@@ -94,6 +95,15 @@ public final class Contract {
     /** The role that a reading such as {@code surface.text} or {@code type.h1.size} is of. */
     public Optional<Role> ofReading(String reading) {
         return Optional.ofNullable(byReading.get(reading));
+    }
+
+    /** What rules read where they declare a property of CSS, such as {@code text-shadow}. */
+    public Set<String> readingsBy(String property) {
+        return rules.stream()
+                .flatMap(rule -> rule.declarations().stream())
+                .filter(declaration -> declaration.property().equals(property))
+                .flatMap(declaration -> PartFolders.readings(declaration).stream())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Everything that rules may read of roles. */

@@ -1,5 +1,6 @@
 package org.umberloom.core.css;
 
+import java.util.List;
 import java.util.stream.Collectors;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.CssColor;
@@ -42,6 +43,23 @@ final class CssText {
         if (value instanceof ColorValue color && color.color().inSrgbGamut()
                 || !(value instanceof ColorValue) && !(value instanceof CompositeValue)) return of(value, false);
         return TwoGamuts.of(of(value, false), of(value, true));
+    }
+
+    /** A shadow as letters throw it: offsets, blur and color of those that do not fall inward, each without its spread. */
+    static String ofLetters(TokenValue value) {
+        List<ShadowValue> all = value instanceof ShadowListValue list
+                ? list.shadows().stream().map(ShadowValue.class::cast).toList()
+                : List.of((ShadowValue) value);
+        return TwoGamuts.of(ofLetters(all, false), ofLetters(all, true));
+    }
+
+    private static String ofLetters(List<ShadowValue> all, boolean wide) {
+        String outward = all.stream()
+                .filter(shadow -> !shadow.inset())
+                .map(shadow -> of(shadow.offsetX(), wide) + " " + of(shadow.offsetY(), wide) + " "
+                        + of(shadow.blur(), wide) + " " + of(shadow.color(), wide))
+                .collect(Collectors.joining(", "));
+        return outward.isEmpty() ? "none" : outward;
     }
 
     private static String of(TokenValue value, boolean wide) {

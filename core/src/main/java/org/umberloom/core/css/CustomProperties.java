@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Fallback;
 import org.umberloom.core.contract.Member;
@@ -41,6 +42,11 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
 
     /** In place of a value: rules take their own fallback. Source: CSS Custom Properties 1, 2, “initial”. */
     static final String UNSAID = "initial";
+
+    /** Properties that rules read as shadows of letters. */
+    private static final Set<String> OF_LETTERS = Contract.standard().readingsBy("text-shadow").stream()
+            .map(CustomProperties::nameOf)
+            .collect(Collectors.toUnmodifiableSet());
 
     /** Hears where values stand that change with tokens. */
     interface Standing {
@@ -92,6 +98,11 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
     /** A value without aliases as CSS text, its colors within sRGB. @throws IllegalArgumentException for one that has no single CSS form */
     public static String text(TokenValue value) {
         return TwoGamuts.narrow(CssText.of(value));
+    }
+
+    /** The value of a property: shadows of letters have neither spread nor inset. Source: CSS Text Decoration 3, 4. */
+    static String text(String name, TokenValue value) {
+        return OF_LETTERS.contains(name) ? CssText.ofLetters(value) : CssText.of(value);
     }
 
     /** The property that carries a role: {@code surface.text} becomes {@code --surface-text}. */
@@ -173,7 +184,7 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
                 put(block, name, worn.at(at.role(), Surfaces.PAGE));
             else {
                 if (at.role().fallback() instanceof Fallback.Readable) standing.computed(at.role(), block, name);
-                blocks.get(block).put(name, CssText.of(at.value()));
+                blocks.get(block).put(name, text(name, at.value()));
             }
         }
 
@@ -219,12 +230,12 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         private void put(String block, String name, TokenPath token, TokenValue written, TokenValue value) {
             if (value instanceof TypographyValue) return;
             Optional<TokenPath> target = target(written);
-            if (target.isPresent()) {
+            if (target.isPresent() && !OF_LETTERS.contains(name)) {
                 referred.add(target.get());
                 blocks.get(block).put(name, "var(" + uniqueName(target.get()) + ")");
             } else {
                 standing.at(token, block, name);
-                blocks.get(block).put(name, CssText.of(value));
+                blocks.get(block).put(name, text(name, value));
             }
         }
 

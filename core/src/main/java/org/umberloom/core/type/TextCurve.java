@@ -11,8 +11,12 @@ import java.util.Map;
  * @param small   the number there and below
  * @param largePx size in px, larger than the small one, at most 400
  * @param large   the number there and above
+ * @param gridPx  of lines: they are whole multiples of it, in px, at most 64; 0 for any height
  */
-public record TextCurve(double smallPx, double small, double largePx, double large) {
+public record TextCurve(double smallPx, double small, double largePx, double large, double gridPx) {
+    private static final double MOST_GRID = 64;
+    /** Rounding to a grid never sets lines closer than this multiple of the size: letters of two lines would touch. */
+    private static final double CLOSEST = 1;
     private static final double LEAST_PX = 4;
     private static final double MOST_PX = 400;
 
@@ -22,6 +26,13 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
             throw new IllegalArgumentException("A curve runs from a small size to a larger one, between 4 and 400 px.");
         if (!Double.isFinite(small) || !Double.isFinite(large))
             throw new IllegalArgumentException("A curve needs a number at either end.");
+        if (!(gridPx >= 0 && gridPx <= MOST_GRID))
+            throw new IllegalArgumentException("A grid of lines is up to 64 px, or 0 for none.");
+    }
+
+    /** One without a grid. */
+    public TextCurve(double smallPx, double small, double largePx, double large) {
+        this(smallPx, small, largePx, large, 0);
     }
 
     /** The number for text of a size in px. */
@@ -30,12 +41,20 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
         return small + (large - small) * Math.max(0, Math.min(1, share));
     }
 
+    /** The number for the line height of text of a size in px, brought to the grid: to the nearest line, and none that is closer than the size. */
+    public double lineAt(double px) {
+        if (gridPx == 0) return at(px);
+        double lines = Math.max(Math.round(at(px) * px / gridPx), Math.ceil(CLOSEST * px / gridPx));
+        return lines * gridPx / px;
+    }
+
     public Map<String, Object> data() {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("smallPx", smallPx);
         data.put("small", small);
         data.put("largePx", largePx);
         data.put("large", large);
+        if (gridPx > 0) data.put("gridPx", gridPx);
         return data;
     }
 
@@ -43,7 +62,7 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
     public static TextCurve read(Object data) {
         if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("A curve must be an object.");
         return new TextCurve(
-                number(map, "smallPx"), number(map, "small"), number(map, "largePx"), number(map, "large"));
+                number(map, "smallPx"), number(map, "small"), number(map, "largePx"), number(map, "large"), map.containsKey("gridPx") ? number(map, "gridPx") : 0);
     }
 
     private static double number(Map<?, ?> map, String name) {

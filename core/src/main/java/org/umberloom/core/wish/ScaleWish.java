@@ -32,13 +32,21 @@ public sealed interface ScaleWish extends Wish {
      *
      * @param part    {@code lineHeight} as a multiple of the size, or {@code letterSpacing} in em
      * @param smallPx and {@code largePx}: sizes in px
+     * @param gridPx  line heights are whole multiples of it at the wide end; nothing or 0 for any height
      */
-    record Curve(Place place, String part, double smallPx, double small, double largePx, double large)
+    record Curve(
+            Place place,
+            String part,
+            double smallPx,
+            double small,
+            double largePx,
+            double large,
+            Optional<Double> gridPx)
             implements ScaleWish {
         @Override
         public Edit in(Seen seen) {
             TextCurves.Kind kind = TextCurves.Kind.ofPart(part);
-            TextCurve curve = new TextCurve(smallPx, small, largePx, large);
+            TextCurve curve = new TextCurve(smallPx, small, largePx, large, gridPx.orElse(0.0));
             Group styles = seen.theme()
                     .at(place)
                     .group(TextCurves.STYLES)

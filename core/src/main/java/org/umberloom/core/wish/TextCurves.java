@@ -40,7 +40,8 @@ public final class TextCurves {
         LINE("lineHeight") {
             @Override
             TokenValue value(TextCurve curve, double px) {
-                return new NumberValue(Math.round(curve.at(px) * 100) / 100.0);
+                double places = curve.gridPx() > 0 ? 1e4 : 100;
+                return new NumberValue(Math.round(curve.lineAt(px) * places) / places);
             }
         },
         SPACING("letterSpacing") {

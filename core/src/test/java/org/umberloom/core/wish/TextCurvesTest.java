@@ -44,7 +44,7 @@ class TextCurvesTest {
 
     /** All styles on one curve from 1.6 at 16 px to 1.2 at 64 px. */
     private static ThemeDocument curved() {
-        ThemeDocument theme = after(THEME, new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1.2));
+        ThemeDocument theme = after(THEME, new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1.2, Optional.empty()));
         for (String style : new String[] {"body", "h1", "h2", "small"})
             theme = after(theme, new ScaleWish.OnCurve(ROLES, TokenPath.of("type." + style), LINE, true));
         return after(
@@ -90,22 +90,39 @@ class TextCurvesTest {
         assertThat(line(curved(), "h1")).isEqualTo(1.2);
         assertThat(line(after(curved(), member("h2", "fontSize", "16px")), "h2"))
                 .isEqualTo(1.6);
-        assertThat(line(after(curved(), new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1)), "h2"))
+        assertThat(line(after(curved(), new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1, Optional.empty())), "h2"))
                 .isEqualTo(1.3);
+    }
+
+    /** Every line is whole steps of the grid: the nearest number of them, and never closer than the letters are high. */
+    @Test
+    void onAGridLinesAreWholeStepsAtTheWideEnd() {
+        ThemeDocument theme = after(curved(), new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1, Optional.of(4.0)));
+        assertThat(line(theme, "body") * 16).as("25.6 px are six steps").isCloseTo(24, within(0.01));
+        assertThat(line(theme, "h2") * 32).as("41.6 px are ten steps").isCloseTo(40, within(0.01));
+        assertThat(line(theme, "h1") * 64).isCloseTo(64, within(0.01));
+        assertThat(new TextCurve(16, 1.1, 64, 1, 12).lineAt(16))
+                .as("one step of 12 px would cut the letters")
+                .isEqualTo(1.5);
+        ThemeDocument read = ThemeJson.readInline(ThemeJson.writeInline(theme));
+        assertThat(TextCurves.of(read.at(ROLES).group(TextCurves.STYLES).orElseThrow(), TextCurves.Kind.LINE))
+                .hasValue(new TextCurve(16, 1.6, 64, 1, 4));
+        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, LINE, 16, 1.6, 64, 1, Optional.of(-4.0))))
+                .hasMessageContaining("up to 64 px");
     }
 
     @Test
     void letterSpacingIsSaidInEm() {
         ThemeDocument theme = after(
                 curved(),
-                new ScaleWish.Curve(ROLES, "letterSpacing", 16, 0, 64, -0.02),
+                new ScaleWish.Curve(ROLES, "letterSpacing", 16, 0, 64, -0.02, Optional.empty()),
                 new ScaleWish.OnCurve(ROLES, TokenPath.of("type.h1"), "letterSpacing", true));
         assertThat(style(theme, "h1").letterSpacing()).isEqualTo(DimensionValue.px(-1.28));
     }
 
     @Test
     void atFirstNothingMovesThatIsNotNear() {
-        ThemeDocument theme = after(THEME, new ScaleWish.Curve(ROLES, LINE, 16, 3, 64, 2.5));
+        ThemeDocument theme = after(THEME, new ScaleWish.Curve(ROLES, LINE, 16, 3, 64, 2.5, Optional.empty()));
         assertThat(line(theme, "h1")).isEqualTo(line(THEME, "h1"));
         assertThat(TextCurves.left(token(theme, "h1"), TextCurves.Kind.LINE)).isTrue();
     }
@@ -118,7 +135,7 @@ class TextCurvesTest {
     void whatIsNearByReferenceIsOnItFromTheBeginning() {
         double body = line(THEME, "body");
         double h1 = line(THEME, "h1");
-        ThemeDocument fitted = after(THEME, new ScaleWish.Curve(ROLES, LINE, px("body"), body, px("h1"), h1));
+        ThemeDocument fitted = after(THEME, new ScaleWish.Curve(ROLES, LINE, px("body"), body, px("h1"), h1, Optional.empty()));
         assertThat(TextCurves.left(token(fitted, "h1"), TextCurves.Kind.LINE)).isFalse();
         assertThat(TextCurves.left(token(fitted, "body"), TextCurves.Kind.LINE)).isFalse();
     }
@@ -128,7 +145,7 @@ class TextCurvesTest {
         ThemeDocument byHand = after(curved(), member("h2", LINE, "1.9"));
         assertThat(line(byHand, "h2")).isEqualTo(1.9);
         assertThat(TextCurves.left(token(byHand, "h2"), TextCurves.Kind.LINE)).isTrue();
-        assertThat(line(after(byHand, new ScaleWish.Curve(ROLES, LINE, 16, 1.5, 64, 1.1)), "h2"))
+        assertThat(line(after(byHand, new ScaleWish.Curve(ROLES, LINE, 16, 1.5, 64, 1.1, Optional.empty())), "h2"))
                 .isEqualTo(1.9);
         assertThat(line(after(byHand, new ScaleWish.OnCurve(ROLES, TokenPath.of("type.h2"), LINE, true)), "h2"))
                 .isEqualTo(1.4);
@@ -153,9 +170,9 @@ class TextCurvesTest {
 
     @Test
     void whatIsNoCurveIsRefused() {
-        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, LINE, 64, 1.6, 16, 1.2)))
+        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, LINE, 64, 1.6, 16, 1.2, Optional.empty())))
                 .hasMessageContaining("from a small size to a larger one");
-        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, "fontWeight", 16, 1.6, 64, 1.2)))
+        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, "fontWeight", 16, 1.6, 64, 1.2, Optional.empty())))
                 .hasMessageContaining("“fontWeight” cannot");
     }
 }

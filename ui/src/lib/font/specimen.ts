@@ -1,5 +1,3 @@
-import type { Bench } from '$lib/theme/bench.svelte';
-
 /** Words and colors of the pages in the bays, for what is drawn beside them. */
 export interface Sample {
   heading: string;
@@ -20,9 +18,8 @@ const MOST_LETTERS = 70;
 
 const words = (element: Element | null | undefined) => element?.textContent?.replace(/\s+/g, ' ').trim().slice(0, MOST_LETTERS) ?? '';
 
-/** What the first page in the bays says and looks like, or words of our own while none is there. */
-export function sampleOf(bench: Bench): Sample {
-  const page = bench.firstPage();
+/** What a page says and looks like, or words of our own while none is there. */
+export function sampleOf(page: Document | undefined): Sample {
   const view = page?.defaultView;
   if (!page?.body || !view) return NO_PAGE;
   const heading = page.querySelector('main h2, main h1');
