@@ -59,6 +59,7 @@ public final class Main {
                         scroll.lateShare() * 100,
                         scroll.frames().size()));
                 pictures = PictureTime.measure(application.address());
+                fonts(report, application.address());
                 sites(report, application.address());
                 row(report, "the server's share of a probe: edit, resolve, compare (ms)", probe.server());
                 report.append(String.format(
@@ -107,6 +108,14 @@ public final class Main {
 
     private static void sites(StringBuilder report, String address) throws IOException {
         for (ManySites.Row row : ManySites.measure(address)) row(report, row.what(), row.samples());
+    }
+
+    private static void fonts(StringBuilder report, String address) throws IOException {
+        FontTimes.Result fonts = FontTimes.measure(address);
+        if (!fonts.brought().isEmpty())
+            row(report, "a font of 742 kB, brought in until its specimen is seen; goal 1,000 (ms)", fonts.brought());
+        row(report, "specimens of all families: time between frames while they scroll (ms)", fonts.frames());
+        row(report, "characters per line of all text of 29 pages at four widths; goal 200 (ms)", fonts.reading());
     }
 
     private static void pointerToPaint(StringBuilder report, String address) {

@@ -155,7 +155,8 @@ class MannerOfTheBrowserTest {
     void lettersThrowShadowsWithoutSpread() {
         ThemeDocument theme = new ValueWish.Role(
                         Optional.of(Place.set("roles")), TokenPath.of("shadow.heading"), "1px 2px 3px 4px #ff0000")
-                .in(new Seen(Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
+                .in(new Seen(
+                        Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
                 .applyTo(Demo.theme())
                 .theme();
         show(theme, "<main><h1>One</h1><p>Text</p></main>");
@@ -167,7 +168,8 @@ class MannerOfTheBrowserTest {
 
     private static ThemeDocument choosing(String choice, String value) {
         return new ThemeWish.Choose(Place.set("roles"), choice, Optional.of(value))
-                .in(new Seen(Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
+                .in(new Seen(
+                        Demo.theme(), Resolution.of(Demo.theme(), Demo.theme().defaults())))
                 .applyTo(Demo.theme())
                 .theme();
     }
@@ -186,8 +188,9 @@ class MannerOfTheBrowserTest {
     }
 
     private static double firstLetter() {
-        return ((Number) page.evaluate(
-                        "() => parseFloat(getComputedStyle(document.querySelector('main > p'), '::first-letter').fontSize)"))
+        return ((Number)
+                        page.evaluate(
+                                "() => parseFloat(getComputedStyle(document.querySelector('main > p'), '::first-letter').fontSize)"))
                 .doubleValue();
     }
 

@@ -53,7 +53,7 @@ class OwnFontsTest {
     }
 
     private Locator families() {
-        return page.getByRole(AriaRole.OPTION);
+        return page.locator("[role=listbox] [role=option]");
     }
 
     private Locator family(String name) {
