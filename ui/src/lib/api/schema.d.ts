@@ -2092,6 +2092,7 @@ export interface components {
             gaps: components["schemas"]["LengthView"][];
             shape: components["schemas"]["LengthView"][];
             widths: components["schemas"]["LengthView"][];
+            parts: components["schemas"]["LengthView"][];
             ruler: components["schemas"]["Bands"][];
         };
         StepView: {
@@ -3052,10 +3053,13 @@ export interface components {
             purpose: string;
             values: components["schemas"]["ChoiceValue"][];
             standard: string;
+            within: string;
+            narrow: boolean;
         };
         ChoiceValue: {
             value: string;
             words: string;
+            spot: number[];
         };
         ContractView: {
             parts: components["schemas"]["PartEntry"][];
@@ -3077,6 +3081,7 @@ export interface components {
             name: string;
             title: string;
             purpose: string;
+            region: string;
             sample: boolean;
         };
         RoleEntry: {
@@ -3085,6 +3090,9 @@ export interface components {
             part: string;
             core: boolean;
             purpose: string;
+            pulledAt: string;
+            /** Format: double */
+            pulledTimes: number;
         };
         Edge: {
             /** Format: double */

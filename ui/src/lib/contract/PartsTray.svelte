@@ -3,6 +3,7 @@
   import { onSurface } from '$lib/site/livePage';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
+  import ChoiceRow from './ChoiceRow.svelte';
   import PartPicture from './PartPicture.svelte';
 
   /** A part, large, with every value of its choices as a living picture: pointing at one tries it on all pages. */
@@ -17,15 +18,6 @@
   const choices = $derived(bench.contract.choices.filter((choice) => choice.part === part?.name));
   const roles = $derived(bench.contract.roles.filter((role) => role.part === part?.name));
   const surfaces = $derived(['page', ...(bench.shown?.color.surfaces ?? []).map((one) => one.name).filter((one) => one !== 'page')]);
-  const now = (choice: string) => bench.shown?.choices.find((one) => one.name === choice);
-  /** Where a choice is written: into the place that edits go to, else where it stands, else where the theme's roles are. */
-  const placeOf = (choice: string) => bench.target || now(choice)?.place || bench.homes.choice || '';
-  const words = (place: string) => bench.looks.words(place);
-
-  function edit(choice: Schemas['ChoiceEntry'], value: string) {
-    return { op: 'choose' as const, place: placeOf(choice.name), choice: choice.name, value };
-  }
-
   function show(role: Schemas['RoleEntry']) {
     const general = role.path.replace('surface.*.', 'surface.');
     bench.lightSelectors(onSurface(bench.governing.selectorsOf(general), ''));
@@ -71,49 +63,19 @@
         </div>
       </header>
       {#each choices as choice (choice.name)}
-        {@const chosen = now(choice.name)}
-        <fieldset class="min-w-0">
-          <legend class="flex w-full items-baseline gap-3 pb-1">
-            <span>{choice.purpose}</span>
-            <span class="caption">
-              {#if chosen?.place}written in {words(chosen.place)}{#if chosen.written.length > 1}; also in {chosen.written
-                    .filter((w) => w.place !== chosen.place)
-                    .map((w) => `${words(w.place)} (${w.written})`)
-                    .join(', ')}{/if}{:else}nobody chose; the standard holds{/if}
-            </span>
-            {#if chosen?.place}
-              <button
-                class="button button-quiet h-6 px-1.5 text-xs"
-                onclick={() => void bench.commit({ op: 'choose', place: chosen.place, choice: choice.name })}>Choose nothing here</button
-              >
-            {/if}
-          </legend>
-          <div class="flex gap-3 overflow-x-auto pb-1">
-            {#each choice.values as value (value.value)}
-              {@const taken = chosen?.value === value.value}
-              <button
-                class="group flex w-60 shrink-0 flex-col text-left"
-                aria-pressed={taken}
-                onpointerenter={() => !taken && void bench.probe(edit(choice, value.value))}
-                onpointerleave={() => bench.revert()}
-                onclick={() => void bench.commit(edit(choice, value.value))}
-              >
-                <span class="block h-36 overflow-hidden border {taken ? 'border-2 border-accent' : 'border-line group-hover:border-ink'}">
-                  <PartPicture
-                    {bench}
-                    part={part.name}
-                    {surface}
-                    choice="{choice.name}:{value.value}"
-                    label="{choice.purpose}: {value.words}"
-                  />
-                </span>
-                <span class="flex items-baseline gap-2 pt-1"
-                  ><span class={taken ? 'font-semibold' : ''}>{value.words}</span>{#if taken}<span class="caption">chosen</span>{/if}</span
-                >
-              </button>
-            {/each}
-          </div>
-        </fieldset>
+        <ChoiceRow {bench} {choice}>
+          {#snippet picture(value)}
+            <span class="block h-36"
+              ><PartPicture
+                {bench}
+                part={part.name}
+                {surface}
+                choice="{choice.name}:{value.value}"
+                label="{choice.purpose}: {value.words}"
+              /></span
+            >
+          {/snippet}
+        </ChoiceRow>
       {:else}
         <div class="h-44 border border-line"><PartPicture {bench} part={part.name} {surface} choice="" label={part.title} /></div>
       {/each}

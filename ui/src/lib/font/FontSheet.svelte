@@ -3,12 +3,8 @@
   import type { Sample } from './specimen';
 
   /** One family in full: its weights, its letters beside their lines, its figures, its license, and the themes that wear it. */
-  let {
-    family,
-    words,
-    sample,
-    onremove
-  }: { family: Schemas['FamilyFacts']; words: string; sample: Sample | null; onremove?: () => void } = $props();
+  let { family, words, sample, onremove }: { family: Schemas['FamilyFacts']; words: string; sample: Sample | null; onremove?: () => void } =
+    $props();
 
   const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
   const W = 420;
@@ -60,7 +56,9 @@
           class="min-w-0 truncate text-xl text-heading"
           style:font-family={stack}
           style:font-weight={weight}
-          style:color={sample?.headingColor}>{words || sample?.text || 'At six the tide turns, lights are lit'}{#if family.italics}<em class="ml-4">and slanted</em>{/if}</span
+          style:color={sample?.headingColor}
+          >{words || sample?.text || 'At six the tide turns, lights are lit'}{#if family.italics}<em class="ml-4">and slanted</em
+            >{/if}</span
         >
       </li>
     {/each}

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import type { Bench, Edit } from '$lib/theme/bench.svelte';
+  import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import FoundScale from './FoundScale.svelte';
+  import { lengthEdit } from './length';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
@@ -27,12 +28,7 @@
     factors: scale!.factors,
     ...change
   });
-  const edit = (view: Schemas['LengthView'], text: string): Edit => ({
-    op: view.place ? 'value' : 'role',
-    place: view.place || bench.target,
-    path: view.path,
-    text
-  });
+  const edit = (view: Schemas['LengthView'], text: string) => lengthEdit(bench, view, text);
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import type { Bench, Edit } from '$lib/theme/bench.svelte';
+  import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
+  import { lengthEdit, lengthText } from './length';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
@@ -51,15 +52,7 @@
     { name: 'text', of: (r: Schemas['Bands']) => r.text, look: 'fill-accent/60 stroke-accent' }
   ];
 
-  const edit = (view: Schemas['LengthView'], text: string): Edit => ({
-    op: view.place ? 'value' : 'role',
-    place: view.place || bench.target,
-    path: view.path,
-    text
-  });
-
-  /** Keeps the unit that the person chose. */
-  const lengthText = (view: Schemas['LengthView'], px: number) => (view.written.includes('rem') ? `${px / 16}rem` : `${px}px`);
+  const edit = (view: Schemas['LengthView'], text: string) => lengthEdit(bench, view, text);
 
   function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
     const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / plot;

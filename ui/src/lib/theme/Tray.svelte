@@ -1,6 +1,7 @@
 <script lang="ts">
   import ColorTray from '$lib/color/ColorTray.svelte';
   import PartsTray from '$lib/contract/PartsTray.svelte';
+  import FrameTray from '$lib/frame/FrameTray.svelte';
   import SpaceTray from '$lib/space/SpaceTray.svelte';
   import WidthsTray from '$lib/space/WidthsTray.svelte';
   import TypeTray from '$lib/type/TypeTray.svelte';
@@ -30,6 +31,7 @@
     { value: 'type', name: 'Type' },
     { value: 'space', name: 'Space' },
     { value: 'widths', name: 'Widths' },
+    { value: 'frame', name: 'Frame' },
     { value: 'parts', name: 'Parts' },
     { value: 'style', name: 'Own CSS' },
     { value: 'sets', name: 'Sets' },
@@ -121,6 +123,9 @@
         <Tabs.Content value="widths" class="h-full"
           >{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content
         >
+        <Tabs.Content value="frame" class="h-full"
+          >{#if bench.tab === 'frame'}<FrameTray {bench} />{/if}</Tabs.Content
+        >
         <Tabs.Content value="parts" class="h-full"
           >{#if bench.tab === 'parts'}<PartsTray {bench} />{/if}</Tabs.Content
         >
@@ -137,7 +142,7 @@
           >{#if bench.tab === 'history'}<HistoryTray {bench} />{/if}</Tabs.Content
         >
       </div>
-      {#if !['history', 'sets', 'style'].includes(bench.tab)}<TracePanel {bench} />{/if}
+      {#if !['history', 'sets', 'style', 'frame'].includes(bench.tab)}<TracePanel {bench} />{/if}
     </div>
   {/if}
 </Tabs.Root>

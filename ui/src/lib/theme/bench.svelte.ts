@@ -17,7 +17,7 @@ export type { Pick } from './picked.svelte';
 /** An edit as it is asked for, in the language of the log. */
 export type Edit = Schemas['Edit'];
 export type Instruments = Schemas['Instruments'];
-export type Tab = 'color' | 'type' | 'space' | 'widths' | 'parts' | 'style' | 'sets' | 'tokens' | 'history';
+export type Tab = 'color' | 'type' | 'space' | 'widths' | 'frame' | 'parts' | 'style' | 'sets' | 'tokens' | 'history';
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 

@@ -207,7 +207,11 @@
           aria-label="Choose by how letters are drawn{narrowed ? `, ${narrowed} at work` : ''}">Drawn</Popover.Trigger
         >
         <Popover.Portal>
-          <Popover.Content class="z-40 flex w-72 flex-col gap-3 rounded-[3px] border border-line bg-raised p-3" sideOffset={4} align="start">
+          <Popover.Content
+            class="z-40 flex w-72 flex-col gap-3 rounded-[3px] border border-line bg-raised p-3"
+            sideOffset={4}
+            align="start"
+          >
             {#if facts.length}
               {#each MEASURES as measure (measure.name)}
                 <RangeStrip

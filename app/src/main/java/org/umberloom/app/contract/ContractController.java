@@ -10,26 +10,75 @@ import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Governing;
 import org.umberloom.core.contract.Part;
+import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.contract.Role;
 
 /** What pages read from a theme: roles, choices, and what each rule takes; the same for every theme. */
 @RestController
 @RequestMapping("/api/contract")
 class ContractController {
-    record RoleEntry(String path, String type, String part, boolean core, String purpose) {
+    /**
+     * @param pulledAt    the edge of its region at which it is changed by pulling; empty where it is not
+     * @param pulledTimes how much the region grows for each px
+     */
+    record RoleEntry(
+            String path, String type, String part, boolean core, String purpose, String pulledAt, double pulledTimes) {
         static RoleEntry of(Role role) {
-            return new RoleEntry(role.path(), role.type().id(), role.part(), role.core(), role.purpose());
+            return new RoleEntry(
+                    role.path(),
+                    role.type().id(),
+                    role.part(),
+                    role.core(),
+                    role.purpose(),
+                    role.pulled().map(Role.Pulled::edge).orElse(""),
+                    role.pulled().map(Role.Pulled::times).orElse(0.0));
         }
     }
 
-    record ChoiceValue(String value, String words) {}
+    /** @param spot where the region stands then, as shares to the right and down; nothing where it is not moved */
+    record ChoiceValue(String value, String words, List<Double> spot) {}
 
-    record ChoiceEntry(String name, String part, String purpose, List<ChoiceValue> values, String standard) {
+    /**
+     * @param within what its region is moved within, as a selector; empty for the window
+     * @param narrow whether it counts only where there is little room
+     */
+    record ChoiceEntry(
+            String name,
+            String part,
+            String purpose,
+            List<ChoiceValue> values,
+            String standard,
+            String within,
+            boolean narrow) {
         static ChoiceEntry of(Choice choice) {
             List<ChoiceValue> values = new ArrayList<>();
-            choice.values().forEach((value, words) -> values.add(new ChoiceValue(value, words)));
-            return new ChoiceEntry(choice.name(), choice.part(), choice.purpose(), values, choice.standard());
+            choice.values()
+                    .forEach((value, words) -> values.add(new ChoiceValue(
+                            value,
+                            words,
+                            choice.moved()
+                                    .map(moved -> moved.spots().get(value))
+                                    .orElse(List.of()))));
+            return new ChoiceEntry(
+                    choice.name(),
+                    choice.part(),
+                    choice.purpose(),
+                    values,
+                    choice.standard(),
+                    choice.moved().map(Choice.Moved::within).orElse(""),
+                    onlyNarrow(choice));
         }
+    }
+
+    private static boolean onlyNarrow(Choice choice) {
+        List<PartRule> rules = Contract.standard().rules().stream()
+                .filter(rule -> rule.choice()
+                        .filter(chosen -> chosen.choice().equals(choice.name()))
+                        .isPresent())
+                .toList();
+        return !rules.isEmpty()
+                && rules.stream()
+                        .allMatch(rule -> rule.rule().within().stream().anyMatch(at -> at.contains("max-width")));
     }
 
     /** @param rank of two that match an element, the higher wins */
@@ -47,11 +96,18 @@ class ContractController {
         }
     }
 
-    /** @param sample whether it can be shown alone */
-    record PartEntry(String name, String title, String purpose, boolean sample) {
+    /**
+     * @param region what it is on a page, as a selector, where it is a region of the frame; else empty
+     * @param sample whether it can be shown alone
+     */
+    record PartEntry(String name, String title, String purpose, String region, boolean sample) {
         static PartEntry of(Part part) {
             return new PartEntry(
-                    part.name(), part.title(), part.purpose(), !part.sample().isEmpty());
+                    part.name(),
+                    part.title(),
+                    part.purpose(),
+                    part.region(),
+                    !part.sample().isEmpty());
         }
     }
 

@@ -23,17 +23,23 @@ import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 import org.umberloom.core.wish.MeasuredWidths;
 
-/** The Space and Widths instruments. All px at the default font size. */
+/**
+ * The Space and Widths instruments. All px at the default font size.
+ *
+ * @param parts lengths that parts have of their own
+ */
 public record SpaceView(
         List<SpaceScaleView> scales,
         List<FoundScaleView> found,
         List<LengthView> gaps,
         List<LengthView> shape,
         List<LengthView> widths,
+        List<LengthView> parts,
         List<PageWidths.Bands> ruler) {
     private static final int RULER_START = 320;
     private static final int RULER_END = 1920;
@@ -101,6 +107,7 @@ public record SpaceView(
                 roles(worn, "gap."),
                 roles(worn, "shape."),
                 roles(worn, "width."),
+                roles(worn, "part."),
                 ruler(worn));
     }
 
@@ -128,7 +135,7 @@ public record SpaceView(
     private static List<LengthView> roles(Worn worn, String group) {
         List<LengthView> lengths = new ArrayList<>();
         for (Role role : Contract.standard().roles().values()) {
-            if (!role.path().startsWith(group)) continue;
+            if (!role.path().startsWith(group) || role.type() != TokenType.DIMENSION) continue;
             Worn.Standing standing = worn.at(role, Surfaces.PAGE);
             if (standing.token().isPresent())
                 lengths.addAll(

@@ -346,7 +346,15 @@ public record TypeView(
     }
 
     private static CurveView view(TextCurves.Kind kind, String place, boolean set, TextCurve curve) {
-        return new CurveView(kind.part(), place, set, curve.smallPx(), curve.small(), curve.largePx(), curve.large(), curve.gridPx());
+        return new CurveView(
+                kind.part(),
+                place,
+                set,
+                curve.smallPx(),
+                curve.small(),
+                curve.largePx(),
+                curve.large(),
+                curve.gridPx());
     }
 
     /** What the rules of the parts read of each style. */

@@ -7,6 +7,7 @@ import java.util.List;
  *
  * @param name   its folder
  * @param shown  its place on a specimen, from 0
+ * @param region what it is on a page, as a selector, where it is a region of the frame; else empty
  * @param sample a piece of HTML that shows it; empty where it shows only as the frame of a page
  */
 public record Part(
@@ -15,6 +16,7 @@ public record Part(
         String purpose,
         PartRule.Layer layer,
         int shown,
+        String region,
         String sample,
         List<Role> roles,
         List<Choice> choices,

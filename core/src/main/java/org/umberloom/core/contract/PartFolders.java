@@ -107,6 +107,7 @@ final class PartFolders {
                 string("for"),
                 layer,
                 data.containsKey("shown") ? (int) Json.number(part, data.get("shown")) : LAST,
+                (String) data.getOrDefault("region", ""),
                 find(part + "/sample.html").orElse("").strip(),
                 roles,
                 choices,
@@ -123,7 +124,11 @@ final class PartFolders {
                 part,
                 Boolean.TRUE.equals(role.get("core")),
                 Boolean.TRUE.equals(role.get("decorative")),
-                Json.string(path, role.get("for")));
+                Json.string(path, role.get("for")),
+                Optional.ofNullable(role.get("pulled")).map(pulled -> {
+                    Map<String, Object> how = Json.object(path, pulled);
+                    return new Role.Pulled(Json.string(path, how.get("edge")), Json.number(path, how.get("times")));
+                }));
     }
 
     private Fallback fallback(String path, TokenType type, Map<String, Object> role) {
@@ -161,7 +166,19 @@ final class PartFolders {
                 Json.string(name, choice.get("for")),
                 values,
                 standard,
-                Json.string(name, choice.getOrDefault("dark", standard)));
+                Json.string(name, choice.getOrDefault("dark", standard)),
+                Optional.ofNullable(choice.get("moved")).map(moved -> moved(name, Json.object(name, moved))));
+    }
+
+    private static Choice.Moved moved(String name, Map<String, Object> moved) {
+        Map<String, List<Double>> spots = new LinkedHashMap<>();
+        Json.object(name, moved.get("spots"))
+                .forEach((value, spot) -> spots.put(
+                        value,
+                        Json.list(name, spot).stream()
+                                .map(share -> Json.number(name, share))
+                                .toList()));
+        return new Choice.Moved(Json.string(name, moved.get("within")), spots);
     }
 
     private void take(String css, Optional<PartRule.Chosen> chosen) {

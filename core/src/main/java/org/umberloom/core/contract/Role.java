@@ -1,6 +1,7 @@
 package org.umberloom.core.contract;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.umberloom.core.token.TokenType;
 
@@ -12,9 +13,25 @@ import org.umberloom.core.token.TokenType;
  * @param core       whether a theme that leaves it unset has most likely not been dressed
  * @param decorative whether what it paints need not be seen to understand the page
  * @param purpose    one line on what it is for
+ * @param pulled     how its region is pulled to change it, where it can be
  */
 public record Role(
-        String path, TokenType type, Fallback fallback, String part, boolean core, boolean decorative, String purpose) {
+        String path,
+        TokenType type,
+        Fallback fallback,
+        String part,
+        boolean core,
+        boolean decorative,
+        String purpose,
+        Optional<Pulled> pulled) {
+    /**
+     * A length that is changed at the edge of its region.
+     *
+     * @param edge  {@code block}: the lower one; {@code inline}: the one toward the page
+     * @param times how much the region grows for each px of the length
+     */
+    public record Pulled(String edge, double times) {}
+
     static final String ANY_SURFACE = "surface.*.";
 
     /** Whether every surface has one of its own. */

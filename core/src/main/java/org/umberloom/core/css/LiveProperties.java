@@ -69,7 +69,8 @@ public final class LiveProperties {
         for (Resolved token : changes.changed()) {
             // Its parts are written as before: what changed are values that they refer to.
             if (token.value() instanceof TypographyValue) continue;
-            for (Spot spot : spots.getOrDefault(token.path(), List.of())) put(blocks, spot, CustomProperties.text(spot.name, token.value()));
+            for (Spot spot : spots.getOrDefault(token.path(), List.of()))
+                put(blocks, spot, CustomProperties.text(spot.name, token.value()));
         }
         if (!computed.isEmpty()) {
             Worn worn = Worn.of(next);
@@ -78,7 +79,8 @@ public final class LiveProperties {
                     spot,
                     CustomProperties.text(
                             spot.name,
-                            worn.at(role, CustomProperties.surfaceOf(spot.block)).value())));
+                            worn.at(role, CustomProperties.surfaceOf(spot.block))
+                                    .value())));
         }
         return new LiveProperties(next, new CustomProperties(blocks), spots, computed);
     }

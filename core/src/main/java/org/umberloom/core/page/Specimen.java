@@ -81,10 +81,12 @@ public final class Specimen {
                 + "<aside data-part=\"band\"" + stands
                 + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
                 + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu
-                + "</ul></nav>\n</header>\n<main>\n"
+                + "</ul></nav>\n<nav aria-label=\"More\" data-part=\"second-menu\"><ul><li><a href=\"#more\">More</a></li></ul></nav>\n</header>\n<main>\n"
                 + (stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n")
-                + "</main>\n<footer" + stands
-                + ">\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
+                + "</main>\n<nav data-part=\"top\" aria-label=\"This page\"><a href=\"#top\">Back to the top</a></nav>\n<footer"
+                + stands
+                + ">\n<div data-part=\"footer-columns\"><div><h2 data-as=\"h4\">One column</h2><ul><li><a href=\"#more\">A way on</a></li></ul></div>"
+                + "<div><h2 data-as=\"h4\">Another</h2><p>With a few words.</p></div></div>\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
     }
 
     /** A page that shows one part alone on a surface. @throws NoSuchElementException when there is no such part, or it has no sample */

@@ -70,6 +70,9 @@ final class Selectors {
     }
 
     private static void need(ICSSSelectorMember member, Set<String> needs) {
+        // What has to be within it has to be on the page, too, where it is one thing only.
+        if (member instanceof CSSSelectorMemberPseudoHas && inner(member).size() == 1)
+            inner(member).get(0).getAllMembers().forEach(one -> need(one, needs));
         if (member instanceof CSSSelectorSimpleMember simple
                 && simple.isElementName()
                 && !simple.getValue().equals("*")) needs.add(simple.getValue().toLowerCase(Locale.ROOT));

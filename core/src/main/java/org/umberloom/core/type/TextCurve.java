@@ -17,6 +17,7 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
     private static final double MOST_GRID = 64;
     /** Rounding to a grid never sets lines closer than this multiple of the size: letters of two lines would touch. */
     private static final double CLOSEST = 1;
+
     private static final double LEAST_PX = 4;
     private static final double MOST_PX = 400;
 
@@ -62,7 +63,11 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
     public static TextCurve read(Object data) {
         if (!(data instanceof Map<?, ?> map)) throw new IllegalArgumentException("A curve must be an object.");
         return new TextCurve(
-                number(map, "smallPx"), number(map, "small"), number(map, "largePx"), number(map, "large"), map.containsKey("gridPx") ? number(map, "gridPx") : 0);
+                number(map, "smallPx"),
+                number(map, "small"),
+                number(map, "largePx"),
+                number(map, "large"),
+                map.containsKey("gridPx") ? number(map, "gridPx") : 0);
     }
 
     private static double number(Map<?, ?> map, String name) {

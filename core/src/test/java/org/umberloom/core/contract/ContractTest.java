@@ -19,11 +19,11 @@ class ContractTest {
     private static final Contract CONTRACT = Contract.standard();
 
     private static Role role(String path, Fallback fallback) {
-        return new Role(path, TokenType.DIMENSION, fallback, "x", false, false, "x");
+        return new Role(path, TokenType.DIMENSION, fallback, "x", false, false, "x", Optional.empty());
     }
 
     private static Part part(String name, Role... roles) {
-        return new Part(name, name, name, PartRule.Layer.BASE, 0, "", List.of(roles), List.of(), List.of());
+        return new Part(name, name, name, PartRule.Layer.BASE, 0, "", "", List.of(roles), List.of(), List.of());
     }
 
     @Test

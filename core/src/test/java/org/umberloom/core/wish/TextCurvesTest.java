@@ -135,7 +135,8 @@ class TextCurvesTest {
     void whatIsNearByReferenceIsOnItFromTheBeginning() {
         double body = line(THEME, "body");
         double h1 = line(THEME, "h1");
-        ThemeDocument fitted = after(THEME, new ScaleWish.Curve(ROLES, LINE, px("body"), body, px("h1"), h1, Optional.empty()));
+        ThemeDocument fitted =
+                after(THEME, new ScaleWish.Curve(ROLES, LINE, px("body"), body, px("h1"), h1, Optional.empty()));
         assertThat(TextCurves.left(token(fitted, "h1"), TextCurves.Kind.LINE)).isFalse();
         assertThat(TextCurves.left(token(fitted, "body"), TextCurves.Kind.LINE)).isFalse();
     }
@@ -172,7 +173,8 @@ class TextCurvesTest {
     void whatIsNoCurveIsRefused() {
         assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, LINE, 64, 1.6, 16, 1.2, Optional.empty())))
                 .hasMessageContaining("from a small size to a larger one");
-        assertThatThrownBy(() -> after(THEME, new ScaleWish.Curve(ROLES, "fontWeight", 16, 1.6, 64, 1.2, Optional.empty())))
+        assertThatThrownBy(() ->
+                        after(THEME, new ScaleWish.Curve(ROLES, "fontWeight", 16, 1.6, 64, 1.2, Optional.empty())))
                 .hasMessageContaining("“fontWeight” cannot");
     }
 }

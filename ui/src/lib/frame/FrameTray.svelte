@@ -1,0 +1,139 @@
+<script lang="ts">
+  import ChoiceRow from '$lib/contract/ChoiceRow.svelte';
+  import { chosenOf } from '$lib/contract/choosing';
+  import { lengthEdit } from '$lib/space/length';
+  import type { Bench } from '$lib/theme/bench.svelte';
+  import Compartment from '$lib/ui/Compartment.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import FrameDrawing from './FrameDrawing.svelte';
+  import RegionPicture from './RegionPicture.svelte';
+
+  /** The regions of a page in two windows, handled where they stand; beside them what can be chosen for one, as it would look. */
+  let { bench }: { bench: Bench } = $props();
+
+  const DESK = 1280;
+  /** Wide enough for a desk's arrangement, and small enough that a hairline is seen. */
+  const CLOSE = 900;
+  const PHONE = 390;
+  const BELOW = 24;
+
+  let picked = $state('header');
+  let opened = $state('');
+  let height = $state(0);
+
+  let found = $state.raw<string[]>([]);
+
+  /** As they stand on the page, then those that it has not. */
+  const regions = $derived.by(() => {
+    const rank = (name: string) => (found.includes(name) ? found.indexOf(name) : found.length);
+    return bench.contract.parts.filter((part) => part.region).sort((a, b) => rank(a.name) - rank(b.name));
+  });
+  const part = $derived(regions.find((one) => one.name === picked) ?? regions[0]);
+  const choices = $derived(bench.contract.choices.filter((choice) => choice.part === part?.name));
+  const choice = $derived(choices.find((one) => one.name === opened) ?? choices[0]);
+  const roles = $derived(bench.contract.roles.filter((role) => role.part === part?.name));
+  const lengths = $derived((bench.shown?.space.parts ?? []).filter((one) => roles.some((role) => role.path === one.path)));
+  const bay = $derived(bench.bays.find((one) => one.revision === null) ?? bench.bays[0]);
+  const room = $derived(Math.max(120, height - BELOW));
+  const wordsOf = (name: string) => {
+    const known = bench.contract.choices.find((one) => one.name === name);
+    const value = chosenOf(bench, name)?.value ?? known?.standard;
+    return known?.values.find((one) => one.value === value)?.words ?? '';
+  };
+</script>
+
+<div class="flex h-full min-h-0 min-w-[64rem]">
+  <Compartment label="Regions of the page" frame="w-[36rem] shrink-0 border-r border-border" inside="p-3">
+    <div class="flex h-full items-start gap-4" bind:clientHeight={height}>
+      {#if bay && height}
+        {#key `${bay.site}/${bay.page}`}
+          <FrameDrawing
+            {bench}
+            {bay}
+            width={DESK}
+            {room}
+            {regions}
+            {picked}
+            onpick={(name) => (picked = name)}
+            onfound={(names) => (found = names)}
+          />
+          <FrameDrawing {bench} {bay} width={PHONE} {room} {regions} {picked} onpick={(name) => (picked = name)} />
+        {/key}
+      {/if}
+    </div>
+  </Compartment>
+  {#if part}
+    <Compartment label="{part.title}: what can be chosen" frame="min-w-0 grow" inside="flex flex-col gap-3 px-4 py-3">
+      <div class="flex flex-wrap gap-x-1 gap-y-1" role="radiogroup" aria-label="Region">
+        {#each regions as one (one.name)}
+          {@const there = found.includes(one.name)}
+          <button
+            class="rounded-sm px-1.5 {one === part
+              ? 'bg-chosen font-semibold'
+              : there
+                ? 'hover:bg-hover'
+                : 'text-muted italic hover:bg-hover'}"
+            role="radio"
+            aria-checked={one === part}
+            title={there ? one.purpose : `${one.purpose}. This page has none.`}
+            onclick={() => (picked = one.name)}>{one.title}</button
+          >
+        {/each}
+      </div>
+      {#if !found.includes(part.name)}
+        <p class="text-muted">This page has no such region; what is chosen here holds on those that have one.</p>
+      {/if}
+      <div class="flex min-h-0 grow gap-5">
+        <div class="flex w-44 shrink-0 flex-col gap-1">
+          {#each choices as one (one.name)}
+            <button
+              class="rounded-sm px-2 py-1 text-left leading-5 {one === choice ? 'bg-chosen' : 'hover:bg-hover'}"
+              aria-pressed={one === choice}
+              onclick={() => (opened = one.name)}><span class="caption block leading-4">{one.purpose}</span>{wordsOf(one.name)}</button
+            >
+          {/each}
+          {#each lengths as view (view.path)}
+            <div class="px-2 py-1">
+              <button
+                class="caption block text-left leading-4 hover:underline"
+                onclick={() => bench.open({ path: view.path, contexts: bench.working, roles: [] }, true)}>{view.purpose}</button
+              >
+              <NumberField
+                label={view.purpose}
+                short="↔"
+                value={view.widePx}
+                unit="px"
+                min={0}
+                max={600}
+                step={1}
+                places={1}
+                onprobe={(v) => bench.probe(lengthEdit(bench, view, `${v}px`))}
+                oncommit={(v) => bench.commit(lengthEdit(bench, view, `${v}px`))}
+              />
+            </div>
+          {/each}
+        </div>
+        <div class="min-w-0 grow">
+          {#if choice && bay}
+            {#key `${choice.name} ${bay.site}/${bay.page}`}
+              <ChoiceRow {bench} {choice} frame={choice.narrow ? 'w-28' : 'w-46'}>
+                {#snippet picture(value)}
+                  <span class="block {choice.narrow ? 'h-36' : 'h-24'}">
+                    <RegionPicture
+                      {bench}
+                      {bay}
+                      region={part.region}
+                      choice="{choice.name}:{value.value}"
+                      width={choice.narrow ? PHONE : CLOSE}
+                      label="{choice.purpose}: {value.words}"
+                    />
+                  </span>
+                {/snippet}
+              </ChoiceRow>
+            {/key}
+          {:else}<p class="text-muted">Nothing to choose: what stands here is said by its surface and its lengths.</p>{/if}
+        </div>
+      </div>
+    </Compartment>
+  {/if}
+</div>
