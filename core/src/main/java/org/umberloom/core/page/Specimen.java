@@ -1,11 +1,16 @@
 package org.umberloom.core.page;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jsoup.nodes.Entities;
 import org.umberloom.core.contract.Contract;
@@ -23,6 +28,8 @@ public final class Specimen {
     /** What stands in it. */
     public static final String FRAME_RULES =
             "[data-sample] { margin-block-end: var(--gap-section); }\nmain[data-alone] { display: block; padding: 24px; }\n";
+
+    private static final String PAGE = template();
 
     private static final Map<Map<String, String>, List<Touching>> KNOWN = new ConcurrentHashMap<>();
 
@@ -73,20 +80,12 @@ public final class Specimen {
                         .append(part.sample())
                         .append("\n</section>\n");
         String stands = surface.equals(Surfaces.PAGE) ? "" : " data-surface=\"" + Entities.escape(surface) + "\"";
-        return "<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" "
-                + "content=\"width=device-width, initial-scale=1\">\n"
-                + "<title>Specimen: " + Entities.escape(surface)
-                + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME
-                + "\">\n</head>\n<body>\n"
-                + "<aside data-part=\"band\"" + stands
-                + ">A line above everything, with <a href=\"#more\">a link</a>.</aside>\n"
-                + "<header>\n<a href=\"#top\">Wordmark</a>\n<nav aria-label=\"Surfaces\"><ul>" + menu
-                + "</ul></nav>\n<nav aria-label=\"More\" data-part=\"second-menu\"><ul><li><a href=\"#more\">More</a></li></ul></nav>\n</header>\n<main>\n"
-                + (stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n")
-                + "</main>\n<nav data-part=\"top\" aria-label=\"This page\"><a href=\"#top\">Back to the top</a></nav>\n<footer"
-                + stands
-                + ">\n<div data-part=\"footer-columns\"><div><h2 data-as=\"h4\">One column</h2><ul><li><a href=\"#more\">A way on</a></li></ul></div>"
-                + "<div><h2 data-as=\"h4\">Another</h2><p>With a few words.</p></div></div>\n<p>What stands at the foot of every page. <small>And its small print.</small></p>\n</footer>\n</body>\n</html>\n";
+        return PAGE.replace("{surface}", Entities.escape(surface))
+                .replace("{stands}", stands)
+                .replace("{menu}", menu)
+                .replace(
+                        "{main}",
+                        stands.isEmpty() ? main : "<div data-width=\"full\"" + stands + ">\n" + main + "</div>\n");
     }
 
     /** A page that shows one part alone on a surface. @throws NoSuchElementException when there is no such part, or it has no sample */
@@ -102,6 +101,14 @@ public final class Specimen {
                 + "</title>\n<link rel=\"stylesheet\" href=\"theme.css\">\n<link rel=\"stylesheet\" href=\"" + FRAME
                 + "\">\n</head>\n<body" + stands + ">\n<main data-alone>\n"
                 + part.sample() + "\n</main>\n</body>\n</html>\n";
+    }
+
+    private static String template() {
+        try (InputStream in = Specimen.class.getResourceAsStream("/specimen/page.html")) {
+            return new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static String role(String path) {

@@ -42,7 +42,7 @@ public record TextCurve(double smallPx, double small, double largePx, double lar
         return small + (large - small) * Math.max(0, Math.min(1, share));
     }
 
-    /** The number for the line height of text of a size in px, brought to the grid: to the nearest line, and none that is closer than the size. */
+    /** The line height of text of a size in px, brought to the grid: to the nearest step, and none that is closer than the size. */
     public double lineAt(double px) {
         if (gridPx == 0) return at(px);
         double lines = Math.max(Math.round(at(px) * px / gridPx), Math.ceil(CLOSEST * px / gridPx));
