@@ -178,19 +178,26 @@ class MannerOfTheBrowserTest {
     void aDropCapIsAsHighAsItsLines() {
         String text = "<main><h1>One</h1><p>" + "Lights are lit at six. ".repeat(20) + "</p></main>";
         show(Demo.theme(), text);
-        double plain = firstLetter();
+        double before = firstLetter();
         for (String lines : List.of("two", "three", "four")) {
             show(choosing("drop-cap", lines + "-lines"), text);
-            double large = firstLetter();
-            assertThat(large).as(lines).isGreaterThan(plain * 1.5);
-            plain = large / 1.5;
+            assertThat(firstLetter())
+                    .as("width of the letter, %s lines high", lines)
+                    .isGreaterThan(before * 1.25);
+            before = firstLetter();
         }
     }
 
     private static double firstLetter() {
         return ((Number)
                         page.evaluate(
-                                "() => parseFloat(getComputedStyle(document.querySelector('main > p'), '::first-letter').fontSize)"))
+                                """
+                        () => {
+                          const range = document.createRange();
+                          range.setStart(document.querySelector('main > p').firstChild, 0);
+                          range.setEnd(document.querySelector('main > p').firstChild, 1);
+                          return range.getBoundingClientRect().width;
+                        }"""))
                 .doubleValue();
     }
 

@@ -64,7 +64,7 @@ class PagesOfTheDemoTest {
                         alike++;
                     }
             }
-        assertThat(alike).isEqualTo(2 * 5 * 4);
+        assertThat(alike).isEqualTo(2 * pages.size() * 4);
     }
 
     @Test

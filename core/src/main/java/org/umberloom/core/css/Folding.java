@@ -78,7 +78,7 @@ final class Folding {
     /** What stands in a rule for a reading: a property, or a value where the contract's own is the end. */
     String text(String reading) {
         return end(reading)
-                .map(CssText::of)
+                .map(value -> CustomProperties.text(CustomProperties.nameOf(reading), value))
                 .map(TwoGamuts::narrow)
                 .orElseGet(() -> "var(" + CustomProperties.nameOf(left(reading)) + ")");
     }

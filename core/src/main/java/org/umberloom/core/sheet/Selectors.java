@@ -19,9 +19,18 @@ import java.util.Set;
 /** What a parsed selector says of itself. Source: Selectors 4. */
 final class Selectors {
     private static final CSSWriterSettings AS_WRITTEN = new CSSWriterSettings();
-    /** States that only a person brings about, and what is selected. */
-    private static final Set<String> STATES =
-            Set.of("hover", "active", "focus", "focus-visible", "focus-within", "visited", "selection");
+    /** States that a page does not rest in: those that a person brings about, and those of controls. */
+    private static final Set<String> STATES = Set.of(
+            "hover",
+            "active",
+            "focus",
+            "focus-visible",
+            "focus-within",
+            "visited",
+            "selection",
+            "checked",
+            "disabled",
+            "target");
 
     private Selectors() {}
 
@@ -56,10 +65,13 @@ final class Selectors {
                 SheetReader.text(selector), resting.toString(), states, drawn, specificity(selector), needs);
     }
 
-    /** The state that a member asks for, also inside {@code :where()}; empty for none. */
+    /** The state that a member asks for, also inside {@code :where()} and {@code :has()}; empty for none. */
     private static String state(ICSSSelectorMember member) {
+        // The parser wraps what stands in :has() once more.
+        if (member instanceof CSSSelector wrapped)
+            return wrapped.getMemberCount() == 1 ? state(wrapped.getMemberAtIndex(0)) : "";
         List<CSSSelector> inner = inner(member);
-        if (member instanceof CSSSelectorMemberPseudoWhere
+        if ((member instanceof CSSSelectorMemberPseudoWhere || member instanceof CSSSelectorMemberPseudoHas)
                 && inner.size() == 1
                 && inner.get(0).getMemberCount() == 1) return state(inner.get(0).getMemberAtIndex(0));
         String name =
@@ -70,6 +82,7 @@ final class Selectors {
     }
 
     private static void need(ICSSSelectorMember member, Set<String> needs) {
+        if (member instanceof CSSSelector wrapped) wrapped.getAllMembers().forEach(one -> need(one, needs));
         // What has to be within it has to be on the page, too, where it is one thing only.
         if (member instanceof CSSSelectorMemberPseudoHas && inner(member).size() == 1)
             inner(member).get(0).getAllMembers().forEach(one -> need(one, needs));
@@ -98,6 +111,7 @@ final class Selectors {
     private static Specificity weight(ICSSSelectorMember member) {
         if (member instanceof ECSSSelectorCombinator || member instanceof CSSSelectorMemberPseudoWhere)
             return Specificity.NONE;
+        if (member instanceof CSSSelector wrapped) return specificity(wrapped);
         List<CSSSelector> inner = inner(member);
         if (!inner.isEmpty())
             return inner.stream()

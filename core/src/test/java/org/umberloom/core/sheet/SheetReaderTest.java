@@ -35,7 +35,9 @@ class SheetReaderTest {
                 ".qux:where(em, #foo#bar#baz)|0 1 0",
                 ":not(em, strong#foo)|1 0 1",
                 "a::before|0 0 2",
-                "a:hover|0 1 1"
+                "a:hover|0 1 1",
+                "label:has(:checked)|0 1 1",
+                "body:has(> [data-part=\"x\"])|0 1 1"
             })
     void specificity(String text, String expected) {
         Specificity specificity = selector(text).specificity();
@@ -52,6 +54,9 @@ class SheetReaderTest {
                 "::selection|*|selection|''",
                 ":focus-visible|*|focus-visible|''",
                 "[data-part=\"notice\"] :focus-visible|[data-part=\"notice\"] *|focus-visible|[data-part=notice]",
+                "label:has(:checked) + div|label + div|checked|div,label",
+                "button[type]:disabled|button[type]|disabled|[type],button",
+                "body:has(> [data-part=\"bar\"]) > main|body:has(>[data-part=\"bar\"]) > main|''|[data-part=bar],body,main",
                 "main > :not([data-width=\"full\"]) + p|main > :not([data-width=\"full\"]) + p|''|main,p"
             })
     void statesAreTakenOffAndWhatIsNeededIsTold(String text, String resting, String state, String needs) {
