@@ -1919,6 +1919,13 @@ export interface components {
             missing: boolean;
             veils: components["schemas"]["VeilView"][];
         };
+        HeightView: {
+            path: string;
+            name: string;
+            /** Format: double */
+            height: number;
+            css: string;
+        };
         HueView: {
             name: string;
             path: string;
@@ -1950,6 +1957,7 @@ export interface components {
             color: components["schemas"]["ColorView"];
             type: components["schemas"]["TypeView"];
             space: components["schemas"]["SpaceView"];
+            shape: components["schemas"]["ShapeView"];
             choices: components["schemas"]["ChosenView"][];
             /** Format: int32 */
             pairs: number;
@@ -1981,6 +1989,20 @@ export interface components {
             /** Format: double */
             characters: number;
         };
+        LightView: {
+            path: string;
+            place: string;
+            /** Format: double */
+            angle: number;
+            /** Format: double */
+            reach: number;
+            /** Format: double */
+            softness: number;
+            /** Format: double */
+            strength: number;
+            color: string;
+            heights: components["schemas"]["HeightView"][];
+        };
         LineView: {
             /** Format: double */
             viewport: number;
@@ -2002,6 +2024,19 @@ export interface components {
         Moved: {
             from: string;
             to: string;
+        };
+        NestView: {
+            outer: string;
+            inner: string;
+            gap: string;
+            /** Format: double */
+            outerPx: number;
+            /** Format: double */
+            innerPx: number;
+            /** Format: double */
+            gapPx: number;
+            /** Format: double */
+            fitsPx: number;
         };
         OwnStyleView: {
             css: string;
@@ -2063,6 +2098,18 @@ export interface components {
             /** Format: double */
             hue: number;
         };
+        ShadowView: {
+            path: string;
+            purpose: string;
+            place: string;
+            written: string;
+            css: string;
+        };
+        ShapeView: {
+            lights: components["schemas"]["LightView"][];
+            shadows: components["schemas"]["ShadowView"][];
+            nested: components["schemas"]["NestView"][];
+        };
         SiteRail: {
             site: string;
             name: string;
@@ -2084,6 +2131,10 @@ export interface components {
             /** Format: double */
             base: number;
             factors: number[];
+            /** Format: double */
+            grid: number;
+            /** Format: double */
+            narrow: number;
             steps: components["schemas"]["LengthView"][];
         };
         SpaceView: {
@@ -2237,6 +2288,7 @@ export interface components {
             surfaces: components["schemas"]["SurfaceView"][];
             type: components["schemas"]["TypeView"][];
             space: components["schemas"]["SpaceView"][];
+            shape: components["schemas"]["ShapeView"][];
             findings: components["schemas"]["FindingView"][];
             result: string;
         };
@@ -3541,8 +3593,24 @@ export interface components {
             path: string;
             base: number;
             factors: number[];
+            growth?: string;
+            by?: number;
+            grid?: number;
+            narrow?: number;
             /** @enum {string} */
             op: "spaceSteps";
+        };
+        ShadowsEdit: {
+            place: string;
+            path: string;
+            angle: number;
+            reach: number;
+            softness: number;
+            strength: number;
+            color: string;
+            heights: number[];
+            /** @enum {string} */
+            op: "shadows";
         };
         TakeRampEdit: {
             path: string;
@@ -3636,7 +3704,7 @@ export interface components {
             /** @enum {string} */
             op: "proposeContrast";
         };
-        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["SetStyleEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["MeasuredEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["CurveEdit"] | components["schemas"]["NoCurveEdit"] | components["schemas"]["OnCurveEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["StepToEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["StyleEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
+        Edit: components["schemas"]["SetValueEdit"] | components["schemas"]["SetRecipeEdit"] | components["schemas"]["RemoveRecipeEdit"] | components["schemas"]["AttachEdit"] | components["schemas"]["DetachEdit"] | components["schemas"]["PutEdit"] | components["schemas"]["PutAllEdit"] | components["schemas"]["RemoveEdit"] | components["schemas"]["SetMetaEdit"] | components["schemas"]["MoveEdit"] | components["schemas"]["SetNameEdit"] | components["schemas"]["SetDescriptionEdit"] | components["schemas"]["SetPictureEdit"] | components["schemas"]["SetPieceEdit"] | components["schemas"]["SetStyleEdit"] | components["schemas"]["BatchEdit"] | components["schemas"]["AddSetEdit"] | components["schemas"]["RemoveSetEdit"] | components["schemas"]["AddModifierEdit"] | components["schemas"]["RemoveModifierEdit"] | components["schemas"]["AddContextEdit"] | components["schemas"]["RemoveContextEdit"] | components["schemas"]["SetDefaultEdit"] | components["schemas"]["ReorderEdit"] | components["schemas"]["ArrangeEdit"] | components["schemas"]["RenamePlaceEdit"] | components["schemas"]["RenameModifierEdit"] | components["schemas"]["DescribeEdit"] | components["schemas"]["SetMeaningEdit"] | components["schemas"]["SetExtensionsEdit"] | components["schemas"]["ValueEdit"] | components["schemas"]["MemberEdit"] | components["schemas"]["NewTokenEdit"] | components["schemas"]["RoleEdit"] | components["schemas"]["MeasuredEdit"] | components["schemas"]["DeleteEdit"] | components["schemas"]["AboutEdit"] | components["schemas"]["ShiftEdit"] | components["schemas"]["RenamePathsEdit"] | components["schemas"]["ReplaceValuesEdit"] | components["schemas"]["CurveEdit"] | components["schemas"]["NoCurveEdit"] | components["schemas"]["OnCurveEdit"] | components["schemas"]["HueEdit"] | components["schemas"]["RampEdit"] | components["schemas"]["TypeStepsEdit"] | components["schemas"]["StepToEdit"] | components["schemas"]["SpaceStepsEdit"] | components["schemas"]["ShadowsEdit"] | components["schemas"]["TakeRampEdit"] | components["schemas"]["AddSurfaceEdit"] | components["schemas"]["RemoveSurfaceEdit"] | components["schemas"]["OnGroundEdit"] | components["schemas"]["NewSetEdit"] | components["schemas"]["NewModifierEdit"] | components["schemas"]["CopyPlaceEdit"] | components["schemas"]["RemovePlaceEdit"] | components["schemas"]["MeanEdit"] | components["schemas"]["ChooseEdit"] | components["schemas"]["DressEdit"] | components["schemas"]["StyleEdit"] | components["schemas"]["ProposeSchemeEdit"] | components["schemas"]["ProposeContrastEdit"];
         GroundChange: {
             at?: number;
             surface: string;

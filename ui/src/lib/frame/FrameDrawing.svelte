@@ -27,11 +27,13 @@
     regions: Schemas['PartEntry'][];
     picked: string;
     onpick: (part: string) => void;
-    /** Hears which regions the page has, from its top on. */ onfound?: (parts: string[]) => void;
+    /** Hears which regions the page has, from its top on, and what is chosen on it. */
+    onfound?: (parts: string[], chosen: Record<string, string>) => void;
   } = $props();
 
   const MOVES_AFTER = 4;
   const MOST = 400;
+  const CHOICE = 'data-choice-';
 
   let frame: HTMLIFrameElement | undefined = $state();
   let height = $state(800);
@@ -57,8 +59,18 @@
         return box ? [{ part, box }] : [];
       })
       .sort((a, b) => b.box.width * b.box.height - a.box.width * a.box.height);
-    onfound?.([...boxes].sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x).map((one) => one.part.name));
+    onfound?.(
+      [...boxes].sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x).map((one) => one.part.name),
+      chosenOn(doc)
+    );
   }
+
+  const chosenOn = (doc: Document) =>
+    Object.fromEntries(
+      [...doc.documentElement.attributes]
+        .filter((one) => one.name.startsWith(CHOICE))
+        .map((one) => [one.name.slice(CHOICE.length), one.value])
+    );
 
   /** Shows what an edit would do, and where the regions stand then. */
   const probe = (edit: Edit) => void bench.probe(edit).then(() => requestAnimationFrame(measure));

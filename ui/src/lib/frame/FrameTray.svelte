@@ -2,6 +2,7 @@
   import ChoiceRow from '$lib/contract/ChoiceRow.svelte';
   import { chosenOf } from '$lib/contract/choosing';
   import { lengthEdit } from '$lib/space/length';
+  import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
@@ -13,7 +14,7 @@
 
   const DESK = 1280;
   /** Wide enough for a desk's arrangement, and small enough that a hairline is seen. */
-  const CLOSE = 900;
+  const CLOSE = 1000;
   const PHONE = 390;
   const BELOW = 24;
 
@@ -22,6 +23,8 @@
   let height = $state(0);
 
   let found = $state.raw<string[]>([]);
+  /** What is chosen on the page that is drawn: its places may choose for themselves. */
+  let here = $state.raw<Record<string, string>>({});
 
   /** As they stand on the page, then those that it has not. */
   const regions = $derived.by(() => {
@@ -35,11 +38,8 @@
   const lengths = $derived((bench.shown?.space.parts ?? []).filter((one) => roles.some((role) => role.path === one.path)));
   const bay = $derived(bench.bays.find((one) => one.revision === null) ?? bench.bays[0]);
   const room = $derived(Math.max(120, height - BELOW));
-  const wordsOf = (name: string) => {
-    const known = bench.contract.choices.find((one) => one.name === name);
-    const value = chosenOf(bench, name)?.value ?? known?.standard;
-    return known?.values.find((one) => one.value === value)?.words ?? '';
-  };
+  const valueOf = (one: Schemas['ChoiceEntry']) => chosenOf(bench, one.name)?.value ?? one.standard;
+  const wordsOf = (one: Schemas['ChoiceEntry'], value = valueOf(one)) => one.values.find((known) => known.value === value)?.words ?? '';
 </script>
 
 <div class="flex h-full min-h-0 min-w-[64rem]">
@@ -55,7 +55,7 @@
             {regions}
             {picked}
             onpick={(name) => (picked = name)}
-            onfound={(names) => (found = names)}
+            onfound={(names, chosen) => ((found = names), (here = chosen))}
           />
           <FrameDrawing {bench} {bay} width={PHONE} {room} {regions} {picked} onpick={(name) => (picked = name)} />
         {/key}
@@ -89,7 +89,12 @@
             <button
               class="rounded-sm px-2 py-1 text-left leading-5 {one === choice ? 'bg-chosen' : 'hover:bg-hover'}"
               aria-pressed={one === choice}
-              onclick={() => (opened = one.name)}><span class="caption block leading-4">{one.purpose}</span>{wordsOf(one.name)}</button
+              onclick={() => (opened = one.name)}
+              ><span class="caption block leading-4">{one.purpose}</span>{wordsOf(
+                one
+              )}{#if here[one.name] && here[one.name] !== valueOf(one) && !bench.tried}<span class="caption block leading-4"
+                  >on this page {wordsOf(one, here[one.name])}</span
+                >{/if}</button
             >
           {/each}
           {#each lengths as view (view.path)}

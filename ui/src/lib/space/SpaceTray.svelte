@@ -1,11 +1,9 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
-  import type { Schemas } from '$lib/api/client';
+  import GapLadder from './GapLadder.svelte';
   import FoundScale from './FoundScale.svelte';
-  import { lengthEdit } from './length';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
-  import TextValue from '$lib/ui/TextValue.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -20,22 +18,29 @@
     ...found.flatMap((one) => one.steps.map((step) => ({ ...step, label: step.path })))
   ]);
 
-  const recipe = (change: Partial<{ base: number; factors: number[] }>) => ({
+  /** Common practice. */
+  const GRIDS = [0, 2, 4, 8];
+  const RATIOS = [1.25, 1.5, 2];
+
+  const recipe = (
+    change: Partial<{ base: number; factors: number[]; grid: number; narrow: number; growth: 'linear' | 'geometric'; by: number }>
+  ) => ({
     op: 'spaceSteps' as const,
     place: scale!.place,
     path: scale!.path,
     base: scale!.base,
     factors: scale!.factors,
+    grid: scale!.grid,
+    narrow: scale!.narrow,
     ...change
   });
-  const edit = (view: Schemas['LengthView'], text: string) => lengthEdit(bench, view, text);
   const factor = (i: number, v: number) => recipe({ factors: scale!.factors.map((f, k) => (k === i ? v : f)) });
 </script>
 
 <div class="flex h-full min-h-0">
   <Compartment label="Spacing steps" frame="min-w-0 grow" inside="p-3" focusable>
     {#if scale}
-      <div class="mb-3">
+      <div class="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
         <NumberField
           label="Base"
           value={scale.base}
@@ -46,6 +51,44 @@
           onprobe={(v) => bench.probe(recipe({ base: v }))}
           oncommit={(v) => bench.commit(recipe({ base: v }))}
         />
+        <div class="flex items-center gap-1" role="radiogroup" aria-label="Grid that steps stand on">
+          <span class="text-muted">on a grid of</span>
+          {#each GRIDS as grid (grid)}
+            <button
+              class="rounded-sm px-1.5 {scale.grid === grid ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
+              role="radio"
+              aria-checked={scale.grid === grid}
+              onclick={() => bench.commit(recipe({ grid }))}>{grid || 'any'}</button
+            >
+          {/each}
+          <span class="text-muted">px</span>
+        </div>
+        <NumberField
+          label="On phones"
+          value={Math.round(scale.narrow * 100)}
+          unit="%"
+          min={25}
+          max={100}
+          step={1}
+          places={0}
+          onprobe={(v) => bench.probe(recipe({ narrow: v / 100 }))}
+          oncommit={(v) => bench.commit(recipe({ narrow: v / 100 }))}
+        />
+        <div class="flex items-center gap-2">
+          <span class="text-muted">grow anew</span>
+          <button
+            class="button h-7"
+            title="Each step adds the same, from the first on"
+            onclick={() => bench.commit(recipe({ growth: 'linear', by: scale.factors[0] ?? 0.25 }))}>evenly</button
+          >
+          {#each RATIOS as ratio (ratio)}
+            <button
+              class="button h-7"
+              title="Each step is {ratio} times the one before"
+              onclick={() => bench.commit(recipe({ growth: 'geometric', by: ratio }))}>× {ratio}</button
+            >
+          {/each}
+        </div>
       </div>
       <ol class="flex flex-wrap items-end gap-x-3 gap-y-4">
         {#each steps as step, i (step.path)}
@@ -79,55 +122,7 @@
       </p>{/if}
   </Compartment>
 
-  <Compartment label="Gaps and shape" frame="w-[28rem] shrink-0 border-l border-border" inside="p-3">
-    <h2 class="mb-1 font-semibold">Gaps on the page</h2>
-    {#each space?.gaps ?? [] as gap (gap.path)}
-      <div
-        class="flex items-center gap-3 border-t border-border py-1 {bench.pick?.path === gap.path ? 'bg-chosen' : ''}"
-        role="presentation"
-        onpointerenter={() => bench.light([gap.path])}
-        onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
-      >
-        <button
-          class="w-16 text-left hover:underline"
-          onclick={() => bench.open({ path: gap.path, contexts: bench.working, roles: [{ kind: 'space', path: gap.path }] })}
-          >{gap.name}</button
-        >
-        <select
-          class="field value w-40 shrink-0"
-          aria-label="Step of the gap {gap.name}"
-          value={gap.written}
-          onchange={(e) => bench.commit(edit(gap, e.currentTarget.value))}
-        >
-          {#if !gap.place}<option value="">unset · {gap.widePx} px</option>{/if}
-          {#each offered as s (s.path)}<option value={`{${s.path}}`}>{s.label} · {s.widePx} px</option>{/each}
-          {#if gap.written && !offered.some((s) => `{${s.path}}` === gap.written)}<option value={gap.written}>{gap.written}</option>{/if}
-        </select>
-        <span class="caption min-w-0 leading-4">{gap.purpose}</span>
-      </div>
-    {/each}
-    <h2 class="mt-4 mb-1 font-semibold">Corners and lines</h2>
-    {#each space?.shape ?? [] as view (view.path)}
-      <div class="flex items-center gap-3 border-t border-border py-1">
-        <NumberField
-          label={view.name}
-          wide
-          value={view.widePx}
-          unit="px"
-          min={0}
-          max={48}
-          step={0.5}
-          onprobe={(v) => bench.probe(edit(view, `${v}px`))}
-          oncommit={(v) => bench.commit(edit(view, `${v}px`))}
-        />
-        <TextValue
-          label="{view.name} as written"
-          hideLabel
-          width="w-28"
-          value={view.written}
-          oncommit={(text) => bench.take(edit(view, text))}
-        />
-      </div>
-    {/each}
+  <Compartment label="Gaps on the page" frame="w-[36rem] shrink-0 border-l border-border" inside="p-3">
+    {#each space?.gaps ?? [] as gap (gap.path)}<GapLadder {bench} {gap} {offered} />{/each}
   </Compartment>
 </div>

@@ -2,6 +2,7 @@
   import ColorTray from '$lib/color/ColorTray.svelte';
   import PartsTray from '$lib/contract/PartsTray.svelte';
   import FrameTray from '$lib/frame/FrameTray.svelte';
+  import ShapeTray from '$lib/shape/ShapeTray.svelte';
   import SpaceTray from '$lib/space/SpaceTray.svelte';
   import WidthsTray from '$lib/space/WidthsTray.svelte';
   import TypeTray from '$lib/type/TypeTray.svelte';
@@ -31,6 +32,7 @@
     { value: 'type', name: 'Type' },
     { value: 'space', name: 'Space' },
     { value: 'widths', name: 'Widths' },
+    { value: 'shape', name: 'Shape' },
     { value: 'frame', name: 'Frame' },
     { value: 'parts', name: 'Parts' },
     { value: 'style', name: 'Own CSS' },
@@ -122,6 +124,9 @@
         >
         <Tabs.Content value="widths" class="h-full"
           >{#if bench.tab === 'widths'}<WidthsTray {bench} />{/if}</Tabs.Content
+        >
+        <Tabs.Content value="shape" class="h-full"
+          >{#if bench.tab === 'shape'}<ShapeTray {bench} />{/if}</Tabs.Content
         >
         <Tabs.Content value="frame" class="h-full"
           >{#if bench.tab === 'frame'}<FrameTray {bench} />{/if}</Tabs.Content

@@ -17,7 +17,7 @@ export type { Pick } from './picked.svelte';
 /** An edit as it is asked for, in the language of the log. */
 export type Edit = Schemas['Edit'];
 export type Instruments = Schemas['Instruments'];
-export type Tab = 'color' | 'type' | 'space' | 'widths' | 'frame' | 'parts' | 'style' | 'sets' | 'tokens' | 'history';
+export type Tab = 'color' | 'type' | 'space' | 'widths' | 'shape' | 'frame' | 'parts' | 'style' | 'sets' | 'tokens' | 'history';
 
 const TAB_OF: Record<RoleKind, Tab> = { color: 'color', type: 'type', space: 'space', width: 'widths' };
 
@@ -287,7 +287,7 @@ export class Bench {
 
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: Edit): Edit {
-    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'onGround')
+    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'shadows' || edit.op === 'onGround')
       return this.target === '' ? edit : { ...edit, place: this.target };
     if (edit.op !== 'value' && edit.op !== 'member' && edit.op !== 'measured') return edit;
     if (this.target !== '') return { ...edit, place: this.target };

@@ -169,6 +169,7 @@ export class Trial {
       color: { ...stored.color, hues, surfaces },
       type: probe.type[0] ?? stored.type,
       space: probe.space[0] ?? stored.space,
+      shape: probe.shape[0] ?? stored.shape,
       findings
     });
   }

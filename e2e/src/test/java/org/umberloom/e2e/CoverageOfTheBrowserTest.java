@@ -45,7 +45,8 @@ class CoverageOfTheBrowserTest {
               all.forEach((e, i) => {
                 const parent = all.indexOf(e.parentElement);
                 if (properties.some((p) => is(i, p) && (p === 'backgroundColor' || !is(parent, p)))) own.push(i);
-                if ([...properties, 'borderTopColor', 'borderBottomColor', 'borderLeftColor', 'textDecorationColor', 'accentColor']
+                if ([...properties, 'borderTopColor', 'borderBottomColor', 'borderLeftColor',
+                  'borderRightColor', 'textDecorationColor', 'accentColor']
                     .some((p) => is(i, p))) any.push(i);
               });
               for (const e of [root, ...document.querySelectorAll('[data-surface]')]) e.style.removeProperty(name);

@@ -142,7 +142,7 @@ class LayingTest {
         button("Make it a piece").click();
         page.getByLabel("Name of the piece").fill("Head");
         exactly("Make it a piece").click();
-        assertThat(page.getByText("Piece “Head”, on 5 of 6 pages.")).isVisible();
+        assertThat(page.getByText("Piece “Head”, on 6 of 6 pages.")).isVisible();
         // The page is shown anew with its piece; words are changed there.
         live().locator("header[data-piece] > a").dblclick();
         page.keyboard().press("Control+A");
@@ -156,12 +156,12 @@ class LayingTest {
         exactly("Leave out on this page").click();
         assertThat(live().locator("header")).isHidden();
         page.navigate(site);
-        assertThat(page.getByText("on 5 of 6 pages")).isVisible();
+        assertThat(page.getByText("on 6 of 6 pages")).isVisible();
         Locator on = page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Head on “Fares”"));
         page.getByLabel("Head on every page").uncheck();
         on.click();
         assertThat(on).not().isChecked();
-        assertThat(page.getByText("on 4 of 6 pages")).isVisible();
+        assertThat(page.getByText("on 5 of 6 pages")).isVisible();
         page.getByLabel("Undo").click();
         assertThat(on).isChecked();
     }

@@ -198,6 +198,7 @@ class MainPathTest {
                 .getByRole(
                         AriaRole.LINK,
                         new FrameLocator.GetByRoleOptions().setName("Fares").setExact(true))
+                .first()
                 .click();
         assertThat(firstBay().locator("h1")).hasText("Fares");
         assertThat(page.getByLabel("Page").first()).hasValue("crossings/fares");

@@ -37,6 +37,7 @@ class ReadingService {
     private static final List<Integer> WINDOWS = List.of(390, 1024, 1280, 1440);
 
     private static final int MOST_WORDS = 60;
+    private static final double MOSTLY = 0.9;
     private static final int USUAL_WEIGHT = 400;
 
     /** @param characters in a line, one for each window */
@@ -87,6 +88,7 @@ class ReadingService {
                 TypographyValue style = style(around, block.style());
                 Optional<Advances> letters = advances.computeIfAbsent(
                         stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
+                if (!written(block.text(), files.coverage(stack(style)))) continue;
                 letters.ifPresent(one -> blocks.add(new LinesOfBlock(
                         page.slug(),
                         page.title(),
@@ -131,6 +133,13 @@ class ReadingService {
                         .filter(spot -> spot.scope().name().equals(block.spot()))
                         .map(spot -> places.reaching(one, spot)))
                 .findFirst();
+    }
+
+    /** Whether a font has nearly all that a text is written with: what is set in another font in its place is of another width. */
+    private static boolean written(String text, Optional<BitSet> coverage) {
+        return coverage.isEmpty()
+                || text.codePoints().filter(coverage.get()::get).count()
+                        >= MOSTLY * text.codePoints().count();
     }
 
     private static List<Double> lines(

@@ -78,8 +78,20 @@ public record SpaceView(
             double residual,
             boolean ofType) {}
 
+    /**
+     * A spacing scale.
+     *
+     * @param grid   px that its steps are whole multiples of; 0 for any length
+     * @param narrow share of its length that a step has in a narrow window
+     */
     public record SpaceScaleView(
-            String path, String place, double base, List<Double> factors, List<LengthView> steps) {}
+            String path,
+            String place,
+            double base,
+            List<Double> factors,
+            double grid,
+            double narrow,
+            List<LengthView> steps) {}
 
     public static SpaceView of(Combos combos) {
         Resolution standard = combos.standard();
@@ -98,6 +110,8 @@ public record SpaceView(
                                     place.toString(),
                                     steps.scale().base(),
                                     steps.scale().factors(),
+                                    steps.scale().grid(),
+                                    steps.scale().narrow(),
                                     below(standard, path.dotted())));
             });
         Worn worn = Worn.of(standard);

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import org.umberloom.app.color.ColorView;
 import org.umberloom.app.looking.Combos;
+import org.umberloom.app.shape.ShapeView;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
@@ -107,6 +108,7 @@ public final class ThemeViews {
             ColorView color,
             TypeView type,
             SpaceView space,
+            ShapeView shape,
             List<ChosenView> choices,
             int pairs,
             List<FindingView> findings) {
@@ -120,6 +122,7 @@ public final class ThemeViews {
                     ColorView.of(combos),
                     TypeView.of(combos),
                     SpaceView.of(combos),
+                    ShapeView.of(combos),
                     choices(combos),
                     pairs(combos),
                     findings(combos));
@@ -146,6 +149,7 @@ public final class ThemeViews {
                     color,
                     onlyColors ? known.type : TypeView.of(combos),
                     onlyColors ? known.space : SpaceView.of(combos),
+                    ShapeView.of(combos),
                     chosenAsBefore && combos.working().equals(before.working()) ? known.choices : choices(combos),
                     known.pairs,
                     findings);
@@ -338,6 +342,7 @@ public final class ThemeViews {
             List<ColorView.SurfaceView> surfaces,
             List<TypeView> type,
             List<SpaceView> space,
+            List<ShapeView> shape,
             List<FindingView> findings,
             String result) {
         static Probe between(Instruments before, Instruments after, String result) {
@@ -353,6 +358,7 @@ public final class ThemeViews {
                     changed(before.color.surfaces(), after.color.surfaces()),
                     before.type.equals(after.type) ? List.of() : List.of(after.type),
                     before.space.equals(after.space) ? List.of() : List.of(after.space),
+                    before.shape.equals(after.shape) ? List.of() : List.of(after.shape),
                     after.findings,
                     result);
         }

@@ -117,7 +117,13 @@ public final class Contract {
                 if (!byReading.containsKey(reading))
                     throw new IllegalArgumentException(
                             "A rule of the part " + rule.part() + " reads " + reading + ", which no part brings.");
-        for (Role role : roles.values()) follow(role, new LinkedHashSet<>());
+        for (Role role : roles.values()) {
+            follow(role, new LinkedHashSet<>());
+            role.around().ifPresent(around -> {
+                role(around.inner());
+                role(around.gap());
+            });
+        }
     }
 
     private void follow(Role role, Set<String> seen) {

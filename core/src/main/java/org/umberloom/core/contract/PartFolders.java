@@ -128,6 +128,10 @@ final class PartFolders {
                 Optional.ofNullable(role.get("pulled")).map(pulled -> {
                     Map<String, Object> how = Json.object(path, pulled);
                     return new Role.Pulled(Json.string(path, how.get("edge")), Json.number(path, how.get("times")));
+                }),
+                Optional.ofNullable(role.get("around")).map(around -> {
+                    Map<String, Object> what = Json.object(path, around);
+                    return new Role.Around(Json.string(path, what.get("inner")), Json.string(path, what.get("gap")));
                 }));
     }
 

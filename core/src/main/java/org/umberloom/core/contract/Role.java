@@ -14,6 +14,7 @@ import org.umberloom.core.token.TokenType;
  * @param decorative whether what it paints need not be seen to understand the page
  * @param purpose    one line on what it is for
  * @param pulled     how its region is pulled to change it, where it can be
+ * @param around     what lies within, for the radius of a corner that is to run along with another
  */
 public record Role(
         String path,
@@ -23,7 +24,8 @@ public record Role(
         boolean core,
         boolean decorative,
         String purpose,
-        Optional<Pulled> pulled) {
+        Optional<Pulled> pulled,
+        Optional<Around> around) {
     /**
      * A length that is changed at the edge of its region.
      *
@@ -31,6 +33,14 @@ public record Role(
      * @param times how much the region grows for each px of the length
      */
     public record Pulled(String edge, double times) {}
+
+    /**
+     * A corner within another.
+     *
+     * @param inner path of the role that says its radius
+     * @param gap   path of the role that says how far it lies within
+     */
+    public record Around(String inner, String gap) {}
 
     static final String ANY_SURFACE = "surface.*.";
 

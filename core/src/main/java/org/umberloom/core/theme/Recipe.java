@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.shape.Light;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.type.TypeScale;
@@ -64,4 +65,7 @@ public sealed interface Recipe {
 
     /** The spacing scale. */
     record SpaceSteps(SpaceScale scale) implements Recipe {}
+
+    /** Shadows of one light. */
+    record ShadowSteps(Light light) implements Recipe {}
 }

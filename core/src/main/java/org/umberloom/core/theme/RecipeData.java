@@ -4,7 +4,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.RampShape;
+import org.umberloom.core.shape.Light;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.type.TypeScale;
@@ -38,6 +40,17 @@ public final class RecipeData {
             data.put(KIND, "spaceScale");
             data.put("base", steps.scale().base());
             data.put("factors", steps.scale().factors());
+            if (steps.scale().grid() > 0) data.put("grid", steps.scale().grid());
+            if (steps.scale().narrow() < 1) data.put("narrow", steps.scale().narrow());
+        } else if (recipe instanceof Recipe.ShadowSteps steps) {
+            Light light = steps.light();
+            data.put(KIND, "light");
+            data.put("angle", light.angle());
+            data.put("reach", light.reach());
+            data.put("softness", light.softness());
+            data.put("strength", light.strength());
+            data.put("color", CssColor.write(light.color()));
+            data.put("heights", light.heights());
         }
         return data;
     }
@@ -63,10 +76,23 @@ public final class RecipeData {
                         number(map, "wideViewport"),
                         (int) number(map, "smallest"),
                         (int) number(map, "largest")));
-            case "spaceScale" -> new Recipe.SpaceSteps(new SpaceScale(number(map, "base"), numbers(map, "factors")));
+            case "spaceScale" ->
+                new Recipe.SpaceSteps(new SpaceScale(
+                        number(map, "base"),
+                        numbers(map, "factors"),
+                        map.containsKey("grid") ? number(map, "grid") : 0,
+                        map.containsKey("narrow") ? number(map, "narrow") : 1));
+            case "light" ->
+                new Recipe.ShadowSteps(new Light(
+                        number(map, "angle"),
+                        number(map, "reach"),
+                        number(map, "softness"),
+                        number(map, "strength"),
+                        CssColor.parse(String.valueOf(map.get("color"))),
+                        numbers(map, "heights")));
             default ->
                 throw new IllegalArgumentException(
-                        "“" + map.get(KIND) + "” is not a kind of recipe: it is ramp, typeScale or spaceScale.");
+                        "“" + map.get(KIND) + "” is not a kind of recipe: it is ramp, typeScale, spaceScale or light.");
         };
     }
 

@@ -139,7 +139,9 @@ public final class Recipes {
             boolean computedBefore = former.contains(name) && node instanceof Token token && !token.detached();
             if (!computedBefore) children.putIfAbsent(name, node);
         });
-        TokenType type = recipe instanceof Recipe.HueRamp ? TokenType.COLOR : TokenType.DIMENSION;
+        TokenType type = recipe instanceof Recipe.HueRamp
+                ? TokenType.COLOR
+                : recipe instanceof Recipe.ShadowSteps ? TokenType.SHADOW : TokenType.DIMENSION;
         Group typed = group.meta().type().isPresent()
                 ? group
                 : group.withMeta(group.meta().withType(Optional.of(type)));
@@ -149,6 +151,7 @@ public final class Recipes {
     private static Map<String, TokenValue> values(Group group, Recipe recipe) {
         if (recipe instanceof Recipe.TypeSteps steps) return steps.scale().steps();
         if (recipe instanceof Recipe.SpaceSteps steps) return steps.scale().steps();
+        if (recipe instanceof Recipe.ShadowSteps steps) return steps.light().steps();
         Recipe.HueRamp ramp = (Recipe.HueRamp) recipe;
         Color seed = seedOf(group)
                 .orElseThrow(() ->

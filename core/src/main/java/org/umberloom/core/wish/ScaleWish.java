@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.RampShape;
 import org.umberloom.core.dress.Takeover;
+import org.umberloom.core.shape.Light;
 import org.umberloom.core.space.SpaceScale;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -203,15 +204,75 @@ public sealed interface ScaleWish extends Wish {
         }
     }
 
-    /** The spacing scale. */
-    record SpaceSteps(Place place, TokenPath path, double base, List<Double> factors) implements ScaleWish {
+    /**
+     * The spacing scale.
+     *
+     * @param growth {@code linear} or {@code geometric}: the factors are computed from the first of those that are given, as many
+     *               as they are; none to take them as they are
+     * @param by     what is added from step to step, or the ratio
+     * @param grid   px; none for any length
+     * @param narrow share of a step in a narrow window; none for all of it
+     */
+    record SpaceSteps(
+            Place place,
+            TokenPath path,
+            double base,
+            List<Double> factors,
+            Optional<String> growth,
+            Optional<Double> by,
+            Optional<Double> grid,
+            Optional<Double> narrow)
+            implements ScaleWish {
         public SpaceSteps {
             few(factors.size());
         }
 
+        /** By hand, of any length, the same in every window. */
+        public SpaceSteps(Place place, TokenPath path, double base, List<Double> factors) {
+            this(place, path, base, factors, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
         @Override
         public Edit in(Seen seen) {
-            return recipe(seen, place, path, new Recipe.SpaceSteps(new SpaceScale(base, factors)));
+            List<Double> all = growth.filter(name -> !name.isEmpty())
+                    .map(name -> growth(name).factors(factors.get(0), by.orElse(1.0), factors.size()))
+                    .orElse(factors);
+            return recipe(
+                    seen,
+                    place,
+                    path,
+                    new Recipe.SpaceSteps(new SpaceScale(base, all, grid.orElse(0.0), narrow.orElse(1.0))));
+        }
+
+        private static SpaceScale.Growth growth(String name) {
+            for (SpaceScale.Growth growth : SpaceScale.Growth.values())
+                if (growth.name().equalsIgnoreCase(name)) return growth;
+            throw new IllegalArgumentException("Spaces grow linear or geometric, not “" + name + "”.");
+        }
+    }
+
+    /**
+     *
+     * @param color as people write it
+     */
+    record Shadows(
+            Place place,
+            TokenPath path,
+            double angle,
+            double reach,
+            double softness,
+            double strength,
+            String color,
+            List<Double> heights)
+            implements ScaleWish {
+        @Override
+        public Edit in(Seen seen) {
+            return recipe(
+                    seen,
+                    place,
+                    path,
+                    new Recipe.ShadowSteps(
+                            new Light(angle, reach, softness, strength, CssColor.parse(color), heights)));
         }
     }
 

@@ -19,7 +19,8 @@ class ContractTest {
     private static final Contract CONTRACT = Contract.standard();
 
     private static Role role(String path, Fallback fallback) {
-        return new Role(path, TokenType.DIMENSION, fallback, "x", false, false, "x", Optional.empty());
+        return new Role(
+                path, TokenType.DIMENSION, fallback, "x", false, false, "x", Optional.empty(), Optional.empty());
     }
 
     private static Part part(String name, Role... roles) {
