@@ -287,7 +287,14 @@ export class Bench {
 
   /** Values go to the place that was chosen. Without one, what was shown at a scope a moment ago goes to where the theme says it. */
   #aimed(edit: Edit): Edit {
-    if (edit.op === 'ramp' || edit.op === 'typeSteps' || edit.op === 'stepTo' || edit.op === 'spaceSteps' || edit.op === 'shadows' || edit.op === 'onGround')
+    if (
+      edit.op === 'ramp' ||
+      edit.op === 'typeSteps' ||
+      edit.op === 'stepTo' ||
+      edit.op === 'spaceSteps' ||
+      edit.op === 'shadows' ||
+      edit.op === 'onGround'
+    )
       return this.target === '' ? edit : { ...edit, place: this.target };
     if (edit.op !== 'value' && edit.op !== 'member' && edit.op !== 'measured') return edit;
     if (this.target !== '') return { ...edit, place: this.target };

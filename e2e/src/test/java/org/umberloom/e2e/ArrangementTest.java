@@ -1,0 +1,178 @@
+package org.umberloom.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.umberloom.core.contract.Choice;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Part;
+import org.umberloom.core.css.Stylesheet;
+import org.umberloom.core.css.Usage;
+import org.umberloom.core.page.Specimen;
+
+/**
+ * Whatever is chosen, at every width and in both directions of writing: nothing stands out of the window (WCAG 2.2, 1.4.10; failure
+ * F102 of the W3C), no text lies on other text, and none is cut off (1.4.4; F69).
+ */
+class ArrangementTest {
+    private static final String FAULTS =
+            """
+            () => {
+              const root = document.documentElement;
+              const faults = [];
+              if (root.scrollWidth > root.clientWidth) {
+                const over = [...document.body.querySelectorAll('*')]
+                  .filter((e) => e.getBoundingClientRect().right > root.clientWidth + 0.5 && !e.closest('[data-part=skip]'));
+                faults.push('wider than the window by ' + (root.scrollWidth - root.clientWidth) + ': '
+                  + over.slice(-3).map((e) => e.localName + ' ' + (e.dataset.part ?? '') + ' in '
+                  + (e.closest('[data-sample]')?.dataset.sample ?? e.parentElement.localName)).join('; '));
+              }
+              const seen = (e) => {
+                for (let one = e; one; one = one.parentElement) {
+                  const style = getComputedStyle(one);
+                  if (style.display === 'none' || style.visibility === 'hidden' || style.clipPath !== 'none'
+                      || style.position === 'fixed' || style.position === 'sticky') return false;
+                  // What is scrolled within itself is cut nowhere.
+                  if (one.localName === 'table' || one.localName === 'pre') return false;
+                }
+                return true;
+              };
+              const texts = [];
+              const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+              for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+                if (!node.data.trim() || !seen(node.parentElement)) continue;
+                const range = document.createRange();
+                range.selectNodeContents(node);
+                for (const box of range.getClientRects())
+                  if (box.width > 1) texts.push({ box, words: node.data.trim().slice(0, 24), of: node.parentElement });
+              }
+              texts.sort((a, b) => a.box.top - b.box.top);
+              for (let i = 0; i < texts.length; i++)
+                for (let k = i + 1; k < texts.length && texts[k].box.top < texts[i].box.bottom - 3; k++) {
+                  const [a, b] = [texts[i], texts[k]];
+                  if (a.of === b.of || a.of.contains(b.of) || b.of.contains(a.of)) continue;
+                  const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+                  const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+                  // Lines that are set close share some of the room of their letters’ ends.
+                  if (across > 2 && down > 0.4 * Math.min(a.box.height, b.box.height))
+                    faults.push('“' + a.words + '” lies on “' + b.words + '”');
+                }
+              for (const e of document.body.querySelectorAll('*')) {
+                const style = getComputedStyle(e);
+                if (style.overflowX === 'hidden' && e.scrollWidth > e.clientWidth + 1 && seen(e) && e.textContent.trim())
+                  faults.push('cut: ' + e.localName + ' ' + e.textContent.trim().slice(0, 24));
+              }
+              return faults.slice(0, 4);
+            }""";
+
+    private static Page page;
+
+    @BeforeAll
+    static void open() {
+        page = Browsers.context(ColorScheme.LIGHT).newPage();
+    }
+
+    @AfterAll
+    static void close() {
+        page.context().close();
+    }
+
+    private static void show(String html, String direction) {
+        String css = Stylesheet.compile(Demo.theme(), Usage.LIVE, List.of());
+        page.setContent(html.replace("<html lang", "<html dir=" + direction + " lang")
+                .replace("</head>", "<style>" + css + Specimen.FRAME_RULES + "</style></head>"));
+    }
+
+    private static void choose(Map<String, String> chosen) {
+        Contract.standard()
+                .completed(chosen)
+                .forEach((choice, value) -> page.evaluate(
+                        "([name, value]) => document.documentElement.setAttribute(name, value)",
+                        List.of(Stylesheet.choiceAttribute(choice), value)));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<String> faults() {
+        return (List<String>) page.evaluate(FAULTS);
+    }
+
+    private static void atEveryWidth(String what, List<String> found) {
+        for (int width = 320; width <= 2560; width += 40) {
+            page.setViewportSize(width, 900);
+            List<String> faults = faults();
+            if (!faults.isEmpty()) found.add(what + " at " + width + ": " + faults);
+        }
+    }
+
+    @Test
+    void nothingStandsOutAtAnyWidthInEitherDirection() {
+        List<String> found = new ArrayList<>();
+        for (String direction : List.of("ltr", "rtl")) {
+            show(Specimen.page("page", Map.of()), direction);
+            choose(Map.of());
+            atEveryWidth("specimen " + direction, found);
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @Test
+    void neitherDoesAnyPageOfTheDemo() {
+        List<String> found = new ArrayList<>();
+        for (Path file : Demo.pages(Demo.SITES)) {
+            show(Demo.read(file), Demo.read(file).contains("dir=\"rtl\"") ? "rtl" : "ltr");
+            choose(Map.of());
+            for (int width : new int[] {320, 390, 600, 720, 960, 1280, 2560}) {
+                page.setViewportSize(width, 900);
+                List<String> faults = faults();
+                if (!faults.isEmpty()) found.add(Loom.HOME.relativize(file) + " at " + width + ": " + faults);
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    /** Every value of a choice beside every value of every other choice of its part. */
+    @Test
+    void valuesOfOnePartGoTogether() {
+        show(Specimen.page("page", Map.of()), "ltr");
+        List<String> found = new ArrayList<>();
+        int tried = 0;
+        for (int width : new int[] {320, 1280}) {
+            page.setViewportSize(width, 900);
+            for (Part part : Contract.standard().parts())
+                for (Map<String, String> chosen : pairs(part.choices())) {
+                    choose(chosen);
+                    List<String> faults = faults();
+                    if (!faults.isEmpty()) found.add(chosen + " at " + width + ": " + faults);
+                    tried++;
+                }
+        }
+        assertThat(found).isEmpty();
+        assertThat(tried).isGreaterThan(300);
+    }
+
+    private static List<Map<String, String>> pairs(List<Choice> choices) {
+        List<Map<String, String>> pairs = new ArrayList<>();
+        for (int i = 0; i < choices.size(); i++) {
+            Choice one = choices.get(i);
+            if (choices.size() == 1) one.values().keySet().forEach(value -> pairs.add(Map.of(one.name(), value)));
+            for (int k = i + 1; k < choices.size(); k++)
+                for (String value : one.values().keySet())
+                    for (String other : choices.get(k).values().keySet()) {
+                        Map<String, String> pair = new LinkedHashMap<>();
+                        pair.put(one.name(), value);
+                        pair.put(choices.get(k).name(), other);
+                        pairs.add(pair);
+                    }
+        }
+        return pairs;
+    }
+}
