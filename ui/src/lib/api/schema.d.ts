@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/findings/{finding}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["accept"];
+        post?: never;
+        delete: operations["reopen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/checkpoints": {
         parameters: {
             query?: never;
@@ -717,7 +733,7 @@ export interface paths {
         };
         get: operations["invitation"];
         put?: never;
-        post: operations["accept"];
+        post: operations["accept_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1068,6 +1084,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["entries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1706,6 +1738,9 @@ export interface components {
     schemas: {
         PutAwayRequest: {
             away: boolean;
+        };
+        LivedWithRequest: {
+            reason: string;
         };
         CheckpointRequest: {
             /** Format: int32 */
@@ -2622,6 +2657,38 @@ export interface components {
         FileText: {
             name: string;
             text: string;
+        };
+        Acceptance: {
+            reason: string;
+            by: string;
+            at: string;
+        };
+        FindingEntry: {
+            id: string;
+            kind: string;
+            weight: string;
+            path: string;
+            message: string;
+            remedy: string;
+            fixes: components["schemas"]["FixView"][];
+            combo: string;
+            part: string;
+            surface: string;
+            site: string;
+            siteName: string;
+            page: string;
+            pageTitle: string;
+            accepted: components["schemas"]["Acceptance"];
+        };
+        FindingsReport: {
+            theme: string;
+            /** Format: int32 */
+            revision: number;
+            entries: components["schemas"]["FindingEntry"][];
+            /** Format: int32 */
+            sites: number;
+            /** Format: int32 */
+            more: number;
         };
         DressView: {
             /** Format: int32 */
@@ -3796,6 +3863,52 @@ export interface operations {
                 "application/json": components["schemas"]["PutAwayRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                finding: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LivedWithRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                finding: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -5158,7 +5271,7 @@ export interface operations {
             };
         };
     };
-    accept: {
+    accept_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5746,6 +5859,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HistoryView"][];
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FindingsReport"];
                 };
             };
         };

@@ -74,6 +74,9 @@
           {#each untidy as f (f.code + f.path + f.message)}{@render item(f)}{/each}
         </ul>
       {/if}
+      <p class="mt-3 border-t border-border pt-2">
+        <a class="text-link underline" href="/findings/{bench.id}">All findings, of the sites too</a>
+      </p>
     </Popover.Content>
   </Popover.Portal>
 </Popover.Root>

@@ -32,7 +32,7 @@ import org.umberloom.core.token.TypographyValue;
 
 /** How the text of a site reads: what its lines hold, and which of its letters its fonts have not. */
 @Service
-class ReadingService {
+public class ReadingService {
     /** A phone, a tablet and two desks, px; common practice. */
     private static final List<Integer> WINDOWS = List.of(390, 1024, 1280, 1440);
 
@@ -41,13 +41,13 @@ class ReadingService {
     private static final int USUAL_WEIGHT = 400;
 
     /** @param characters in a line, one for each window */
-    record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
+    public record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
 
     /** @param letters that the family has not @param pages that have them, by their titles */
-    record LackingLetters(String family, String letters, List<String> pages) {}
+    public record LackingLetters(String family, String letters, List<String> pages) {}
 
     /** @param fewest and so on: characters per line, what is aimed at and the most */
-    record SiteReading(
+    public record SiteReading(
             List<Integer> windows,
             List<LinesOfBlock> blocks,
             List<LackingLetters> lacking,
@@ -66,7 +66,7 @@ class ReadingService {
         this.fonts = fonts;
     }
 
-    SiteReading of(String slug) {
+    public SiteReading of(String slug) {
         SiteDraft draft = drafts.newest(slug);
         SiteDocument site = draft.site();
         ThemeDocument worn = themes.newest(draft.themeId()).theme().worn(site.written());

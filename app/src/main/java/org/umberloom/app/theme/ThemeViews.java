@@ -14,6 +14,7 @@ import org.umberloom.app.shape.ShapeView;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
 import org.umberloom.core.check.Contrasts;
+import org.umberloom.core.check.ShapeChecks;
 import org.umberloom.core.check.TypeChecks;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Homes;
@@ -66,7 +67,7 @@ public final class ThemeViews {
             Map<String, String> contexts,
             String scope,
             String place) {
-        static FindingView of(Finding finding) {
+        public static FindingView of(Finding finding) {
             return new FindingView(
                     finding.code(),
                     finding.weight().name().toLowerCase(Locale.ROOT),
@@ -203,21 +204,28 @@ public final class ThemeViews {
         }
 
         private static List<FindingView> findings(Combos combos) {
-            Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
-            all.addAll(Choices.findings(combos.theme()));
-            Dressing.finding(combos.theme()).ifPresent(all::add);
-            combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
-            combos.live().values().forEach(resolution -> {
-                if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
-            });
-            combos.scoped().forEach(resolution -> collect(combos, resolution, all));
-            return all.stream().map(FindingView::of).toList();
+            return found(combos).stream().map(FindingView::of).toList();
         }
+    }
+
+    /** What is wrong with a theme in the combinations that are looked at, and at its own scopes. */
+    public static Set<Finding> found(Combos combos) {
+        Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
+        all.addAll(Choices.findings(combos.theme()));
+        Dressing.finding(combos.theme()).ifPresent(all::add);
+        combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
+        combos.live().values().forEach(resolution -> {
+            if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
+        });
+        combos.scoped().forEach(resolution -> collect(combos, resolution, all));
+        return all;
     }
 
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
         all.addAll(TypeChecks.findings(resolution, combos.families()));
+        all.addAll(
+                ShapeChecks.findings(combos.theme(), resolution, Choices.of(combos.theme(), resolution.combination())));
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
         if (!combos.grounds().isEmpty())
             all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));

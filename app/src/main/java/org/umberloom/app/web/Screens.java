@@ -17,6 +17,7 @@ class Screens {
         "/kit/{theme}",
         "/dress/{theme}",
         "/coverage/{theme}",
+        "/findings/{theme}",
         "/type-sheet/{theme}",
         "/sites",
         "/sites/{site}",

@@ -1,0 +1,288 @@
+package org.umberloom.app.check;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.umberloom.app.account.Account;
+import org.umberloom.app.asset.FontShelf;
+import org.umberloom.app.looking.Combos;
+import org.umberloom.app.site.ReadingService;
+import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SiteService;
+import org.umberloom.app.theme.Draft;
+import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.app.web.Sha256;
+import org.umberloom.core.check.Tidiness;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.contract.Role;
+import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.page.Alternatives;
+import org.umberloom.core.page.Headings;
+import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SitePage;
+import org.umberloom.core.site.Strays;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeGraph;
+
+/** Every check of a theme and of the sites that wear it, in one list. */
+@Service
+class FindingsService {
+    private static final int MOST_COMBINATIONS = 12;
+    private static final int MOST_SITES = 60;
+    private static final String SITES = "site";
+
+    /** @param by who, empty where nobody accepted it */
+    record Acceptance(String reason, String by, String at) {
+        private static final Acceptance NONE = new Acceptance("", "", "");
+    }
+
+    /**
+     * One finding, wherever it comes from.
+     *
+     * @param id      the same as long as it says the same
+     * @param kind    what sort of check found it
+     * @param combo   key of the combination that it holds in; empty for all
+     * @param part    that shows it; empty for none
+     * @param surface that it is on
+     * @param site    short name of the site it is on; empty for one of the theme
+     * @param page    short name of the page; empty for none
+     */
+    record FindingEntry(
+            String id,
+            String kind,
+            String weight,
+            String path,
+            String message,
+            String remedy,
+            List<ThemeViews.FixView> fixes,
+            String combo,
+            String part,
+            String surface,
+            String site,
+            String siteName,
+            String page,
+            String pageTitle,
+            Acceptance accepted) {}
+
+    /** @param sites that were looked at @param more sites that were not */
+    record FindingsReport(String theme, int revision, List<FindingEntry> entries, int sites, int more) {}
+
+    private final DraftService drafts;
+    private final SiteService sites;
+    private final ReadingService reading;
+    private final FontShelf fonts;
+    private final AcceptedMapper accepted;
+
+    FindingsService(
+            DraftService drafts, SiteService sites, ReadingService reading, FontShelf fonts, AcceptedMapper accepted) {
+        this.drafts = drafts;
+        this.sites = sites;
+        this.reading = reading;
+        this.fonts = fonts;
+        this.accepted = accepted;
+    }
+
+    FindingsReport of(long theme) {
+        Draft draft = drafts.newest(theme);
+        Map<String, Acceptance> acceptances = accepted.all(theme).stream()
+                .collect(Collectors.toMap(
+                        AcceptedMapper.Row::finding,
+                        row -> new Acceptance(row.reason(), row.acceptedBy(), row.acceptedAt() + "Z")));
+        List<FindingEntry> entries = new ArrayList<>();
+        for (Finding finding : ofTheme(draft)) entries.add(entry(finding));
+        List<Site> wearing =
+                sites.all().stream().filter(site -> site.themeId() == theme).toList();
+        for (Site site : wearing.stream().limit(MOST_SITES).toList()) ofSite(site, entries);
+        Map<String, FindingEntry> each = new LinkedHashMap<>();
+        for (FindingEntry entry : entries)
+            each.putIfAbsent(entry.id, with(entry, acceptances.getOrDefault(entry.id, Acceptance.NONE)));
+        return new FindingsReport(
+                draft.theme().name(),
+                draft.revision(),
+                each.values().stream()
+                        .sorted(Comparator.comparing(
+                                (FindingEntry entry) -> Finding.Weight.valueOf(entry.weight.toUpperCase(Locale.ROOT))))
+                        .toList(),
+                Math.min(MOST_SITES, wearing.size()),
+                Math.max(0, wearing.size() - MOST_SITES));
+    }
+
+    /** In every combination up to a number of them; what holds in several is told once. */
+    private Set<Finding> ofTheme(Draft draft) {
+        Map<String, Finding> each = new LinkedHashMap<>();
+        for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) {
+            Combos combos = Combos.of(
+                    draft.theme(),
+                    combination,
+                    List.of(combination),
+                    Pictures.NONE,
+                    fonts.atHand(),
+                    one -> ThemeGraph.of(draft.theme(), one),
+                    Map.of());
+            for (Finding finding : ThemeViews.found(combos))
+                each.putIfAbsent(finding.code() + finding.path() + finding.message(), finding);
+        }
+        for (Finding finding : Tidiness.findings(draft.theme()))
+            each.putIfAbsent(finding.code() + finding.path() + finding.message(), finding);
+        return new LinkedHashSet<>(each.values());
+    }
+
+    private static FindingEntry entry(Finding finding) {
+        Optional<Role> role = Contract.standard().filledBy(finding.path());
+        String surface = role.filter(Role::ofSurfaces)
+                .map(one -> finding.path().split("\\.")[1])
+                .orElse(Surfaces.PAGE);
+        return new FindingEntry(
+                Sha256.hex((finding.code() + '\n' + finding.path() + '\n' + finding.message())
+                        .getBytes(StandardCharsets.UTF_8)),
+                finding.code(),
+                finding.weight().name().toLowerCase(Locale.ROOT),
+                finding.path(),
+                finding.message(),
+                finding.remedy(),
+                ThemeViews.FindingView.of(finding).fixes(),
+                finding.combination().contexts().isEmpty()
+                        ? ""
+                        : finding.combination().key(),
+                role.map(Role::part).orElse(""),
+                surface,
+                "",
+                "",
+                "",
+                "",
+                Acceptance.NONE);
+    }
+
+    private void ofSite(Site site, List<FindingEntry> entries) {
+        SiteDocument document = sites.document(site);
+        for (SitePage page : document.pages()) {
+            List<String> silent = Alternatives.missing(page.html());
+            if (!silent.isEmpty())
+                entries.add(entry(
+                        site,
+                        page,
+                        "alternative",
+                        Finding.Weight.MUST,
+                        count(silent.size(), "picture has", "pictures have") + " no text in their place: "
+                                + String.join(", ", silent) + ". WCAG 2.2, 1.1.1, failure F65.",
+                        "Say what each shows, or give it an empty alternative where it only adorns."));
+            Headings.Order headings = Headings.of(page.html());
+            long faults = headings.headings().stream()
+                    .filter(heading -> heading.fault().isPresent())
+                    .count();
+            if (faults > 0 || headings.missing().isPresent())
+                entries.add(entry(
+                        site,
+                        page,
+                        "headings",
+                        Finding.Weight.SHOULD,
+                        headings.missing().isPresent()
+                                ? "The page has no heading of level 1."
+                                : count((int) faults, "heading stands", "headings stand") + " out of order.",
+                        "Put them in order in the plan of the page; their look can stay."));
+        }
+        int strays = Strays.in(document).size();
+        if (strays > 0)
+            entries.add(entry(
+                    site,
+                    document.pages().get(0),
+                    "strays",
+                    Finding.Weight.SHOULD,
+                    count(strays, "value is", "values are") + " written by hand where the theme has a role.",
+                    "Return them to the theme, or keep them with a reason, on the site’s own screen."));
+        ReadingService.SiteReading lines = reading.of(site.slug());
+        Map<String, List<ReadingService.LinesOfBlock>> tooLong = lines.blocks().stream()
+                .filter(block -> block.characters().stream().anyMatch(one -> one > lines.most()))
+                .collect(Collectors.groupingBy(
+                        ReadingService.LinesOfBlock::page, LinkedHashMap::new, Collectors.toList()));
+        tooLong.forEach((page, blocks) -> entries.add(entry(
+                site,
+                document.page(page),
+                "long-lines",
+                Finding.Weight.SHOULD,
+                count(blocks.size(), "text has", "texts have") + " more than " + lines.most()
+                        + " characters in a line, such as “" + blocks.get(0).words() + "”. WCAG 2.2, 1.4.8.",
+                "Set the text’s width by its characters, under Type.")));
+        for (ReadingService.LackingLetters lacking : lines.lacking())
+            entries.add(entry(
+                    site,
+                    document.pages().stream()
+                            .filter(page -> page.title().equals(lacking.pages().get(0)))
+                            .findFirst()
+                            .orElse(document.pages().get(0)),
+                    "letters",
+                    Finding.Weight.NOTE,
+                    lacking.family() + " has not all letters of this page: "
+                            + lacking.letters()
+                                    .substring(0, Math.min(60, lacking.letters().length())) + ".",
+                    "Another font stands in for them; take a family that has them if that is seen."));
+    }
+
+    private static String count(int count, String one, String several) {
+        return count + " " + (count == 1 ? one : several);
+    }
+
+    private static FindingEntry entry(
+            Site site, SitePage page, String kind, Finding.Weight weight, String message, String remedy) {
+        return new FindingEntry(
+                Sha256.hex((SITES + '\n' + site.slug() + '\n' + page.slug() + '\n' + kind + '\n' + message)
+                        .getBytes(StandardCharsets.UTF_8)),
+                kind,
+                weight.name().toLowerCase(Locale.ROOT),
+                "",
+                message,
+                remedy,
+                List.of(),
+                "",
+                "",
+                "",
+                site.slug(),
+                site.name(),
+                page.slug(),
+                page.title(),
+                Acceptance.NONE);
+    }
+
+    private static FindingEntry with(FindingEntry entry, Acceptance acceptance) {
+        return new FindingEntry(
+                entry.id,
+                entry.kind,
+                entry.weight,
+                entry.path,
+                entry.message,
+                entry.remedy,
+                entry.fixes,
+                entry.combo,
+                entry.part,
+                entry.surface,
+                entry.site,
+                entry.siteName,
+                entry.page,
+                entry.pageTitle,
+                acceptance);
+    }
+
+    /** @throws NoSuchElementException when there is no such finding now */
+    void accept(long theme, String finding, String reason, Account by) {
+        if (of(theme).entries().stream().noneMatch(entry -> entry.id.equals(finding)))
+            throw new NoSuchElementException("This finding is not there any more. Nothing was accepted.");
+        accepted.accept(theme, finding, reason, by.name());
+    }
+
+    void reopen(long theme, String finding) {
+        accepted.reopen(theme, finding);
+    }
+}
