@@ -45,7 +45,13 @@
 
 <li class="flex gap-4 border-t border-border py-3">
   <div class="h-24 w-40 shrink-0 overflow-hidden border border-line bg-sunk">
-    {#if picture}<Thumb src={picture} title="Where it is: {place || finding.path}" box={160} height={finding.site ? 760 : 480} />
+    {#if picture}<Thumb
+        src={picture}
+        title="Where it is: {place || finding.path}"
+        box={160}
+        width={finding.site ? 1280 : 400}
+        height={finding.site ? 760 : 240}
+      />
     {:else}<p class="value grid h-full place-items-center p-2 text-center text-xs break-all text-muted">{finding.path}</p>{/if}
   </div>
   <div class="min-w-0 grow border-l-2 pl-3 {finding.accepted.by ? 'border-line' : (WEIGHTS[finding.weight] ?? 'border-line')}">

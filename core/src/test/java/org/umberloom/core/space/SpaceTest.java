@@ -20,6 +20,28 @@ class SpaceTest {
     }
 
     @Test
+    void stepsGrowByTheSameOrByTheSameRatio() {
+        assertThat(SpaceScale.Growth.LINEAR.factors(0.5, 0.5, 4)).containsExactly(0.5, 1.0, 1.5, 2.0);
+        assertThat(SpaceScale.Growth.GEOMETRIC.factors(0.5, 2, 4)).containsExactly(0.5, 1.0, 2.0, 4.0);
+        assertThatThrownBy(() -> SpaceScale.Growth.LINEAR.factors(1, 1, 0)).hasMessageContaining("1 to 24");
+    }
+
+    @Test
+    void onAGridEveryStepIsAWholeMultipleAndNoneIsNothing() {
+        assertThat(new SpaceScale(10, List.of(0.1, 0.7, 1.3), 4, 1).steps().values())
+                .containsExactly(DimensionValue.rem(0.25), DimensionValue.rem(0.5), DimensionValue.rem(0.75));
+    }
+
+    @Test
+    void inANarrowWindowStepsCanHaveLess() {
+        FluidValue step =
+                (FluidValue) new SpaceScale(16, List.of(2.0), 0, 0.5).steps().get("1");
+        assertThat(step.pxAt(360)).isCloseTo(16, within(1e-9));
+        assertThat(step.pxAt(1280)).isCloseTo(32, within(1e-9));
+        assertThat(step.pxAt(820)).isCloseTo(24, within(1e-9));
+    }
+
+    @Test
     void stepsThatDoNotRiseAreRefused() {
         assertThatThrownBy(() -> new SpaceScale(16, List.of(1.0, 1.0))).hasMessageContaining("rise");
     }
