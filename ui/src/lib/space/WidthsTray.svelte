@@ -9,7 +9,7 @@
   let { bench }: { bench: Bench } = $props();
 
   const FROM = 320;
-  const TO = 1920;
+  const TO = 2560;
   const NAMES: Record<string, string> = {
     text: 'widest line of running text',
     content: 'tables, figures, headings',
@@ -53,6 +53,48 @@
   ];
 
   const edit = (view: Schemas['LengthView'], text: string) => lengthEdit(bench, view, text);
+
+  /** Where the lines are taken hold of: toward the wide end, one beside the other. */
+  const PULLED = ['wide', 'content', 'text', 'gutter'] as const;
+  const STEP = 8;
+  /** The window at which the gutter is taken hold of, where it has reached its widest. */
+  const GUTTER_AT = 1900;
+  let pulled = $state.raw<{ name: string; px: number } | null>(null);
+
+  const handles = $derived(
+    PULLED.flatMap((name, i) => {
+      const view = space?.widths.find((one) => one.name === name);
+      const row = ruler.at(-1);
+      if (!view || !row) return [];
+      const half = name === 'gutter' ? GUTTER_AT / 2 - row.gutter : row[name] / 2;
+      return [{ name, view, x: name === 'gutter' ? x(GUTTER_AT) : plot - 24 - i * 44, y: H / 2 - y(half) }];
+    })
+  );
+
+  function pull(event: PointerEvent, name: string, view: Schemas['LengthView']) {
+    const svg = (event.currentTarget as SVGElement).ownerSVGElement;
+    if (!svg || event.buttons === 0) return;
+    const half = ((H / 2 - (event.clientY - svg.getBoundingClientRect().top)) / H) * TO;
+    const px = name === 'gutter' ? GUTTER_AT / 2 - half : 2 * half;
+    const to = Math.round(Math.min(name === 'gutter' ? 320 : 2400, Math.max(0, px)) / STEP) * STEP;
+    if (pulled?.px === to) return;
+    pulled = { name, px: to };
+    void bench.probe(edit(view, lengthText(view, to)));
+  }
+
+  async function letGo(view: Schemas['LengthView']) {
+    const done = pulled;
+    if (done) await bench.commit(edit(view, lengthText(view, done.px)));
+    pulled = null;
+  }
+
+  function step(event: KeyboardEvent, name: string, view: Schemas['LengthView']) {
+    const by = (event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0) * (name === 'gutter' ? -1 : 1) * STEP;
+    if (!by) return;
+    event.preventDefault();
+    event.stopPropagation();
+    void bench.commit(edit(view, lengthText(view, Math.max(0, view.widePx + by))));
+  }
 
   function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {
     const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / plot;
@@ -110,22 +152,49 @@
             width={plot}
             height={H + 18}
             viewBox="0 0 {plot} {H + 18}"
-            role="slider"
-            tabindex="0"
-            aria-label="Viewport read by the cursor"
-            aria-valuemin={FROM}
-            aria-valuemax={TO}
-            aria-valuenow={cursor}
+            role="group"
+            aria-label="The page in every window"
             class="cursor-crosshair touch-none"
             onpointermove={point}
-            onkeydown={(e) => {
-              const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
-              cursor = Math.min(TO, Math.max(FROM, cursor + by));
-            }}
           >
             {#each BANDS as b (b.name)}<polygon points={band(b.of)} class={b.look} />{/each}
-            <path d="M{x(cursor)} 0 V{H}" class="stroke-ink" stroke-width="1.5" />
-            {#each [320, 480, 640, 800, 960, 1120, 1280, 1440, 1600, 1760, 1920] as tick (tick)}
+            <path
+              d="M{x(cursor)} 0 V{H}"
+              class="stroke-ink"
+              stroke-width="1.5"
+              role="slider"
+              tabindex="0"
+              aria-label="Viewport read by the cursor"
+              aria-valuemin={FROM}
+              aria-valuemax={TO}
+              aria-valuenow={cursor}
+              onkeydown={(e) => {
+                const by = e.key === 'ArrowRight' ? 10 : e.key === 'ArrowLeft' ? -10 : 0;
+                cursor = Math.min(TO, Math.max(FROM, cursor + by));
+              }}
+            />
+            {#each handles as one (one.name)}
+              <g
+                class="cursor-ns-resize"
+                role="slider"
+                tabindex="0"
+                aria-label="Line of {one.name}"
+                aria-orientation="vertical"
+                aria-valuemin="0"
+                aria-valuemax={TO}
+                aria-valuenow={one.view.widePx}
+                aria-valuetext="{one.view.widePx} px"
+                onpointerdown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+                onpointermove={(event) => pull(event, one.name, one.view)}
+                onpointerup={() => void letGo(one.view)}
+                onpointercancel={() => ((pulled = null), bench.revert())}
+                onkeydown={(event) => step(event, one.name, one.view)}
+              >
+                <rect x={one.x - 7} y={one.y - 4} width="14" height="8" class="fill-raised stroke-ink" stroke-width="1.25" />
+                <text x={one.x} y={one.y - 7} text-anchor="middle" class="fill-ink text-[9px]">{one.name}</text>
+              </g>
+            {/each}
+            {#each [320, 640, 960, 1280, 1600, 1920, 2240, 2560] as tick (tick)}
               <text
                 x={x(tick)}
                 y={H + 13}

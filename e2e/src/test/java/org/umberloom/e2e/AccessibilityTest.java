@@ -84,6 +84,18 @@ class AccessibilityTest {
         check(page, "a derivation");
         page.keyboard().press("Escape");
         checkTrace(page);
+        for (String tray : List.of("Space", "Widths", "Shape", "Frame")) {
+            page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName(tray).setExact(true))
+                    .click();
+            if (tray.equals("Shape")) button(page, "Let one light throw them").click();
+            if (tray.equals("Frame"))
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Footer"))
+                        .first()
+                        .waitFor();
+            check(page, tray);
+        }
         page.getByRole(
                         AriaRole.TAB,
                         new Page.GetByRoleOptions().setName("Tokens").setExact(true))
@@ -121,6 +133,9 @@ class AccessibilityTest {
                 .click();
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
+        page.navigate(loom.address() + "/findings/1");
+        page.getByText("Live with it…").first().click();
+        check(page, "findings");
         page.navigate(loom.address() + "/library");
         page.getByLabel("Kit file")
                 .setInputFiles(Files.writeString(

@@ -136,6 +136,19 @@ class ArrangementTest {
     }
 
     @Test
+    void whatIsWrongWouldBeSeen() {
+        page.setViewportSize(600, 900);
+        page.setContent(
+                "<!doctype html><body><p style='position:absolute;top:0'>Some words lie here</p>"
+                        + "<p style='position:absolute;top:4px'>And others on them</p>"
+                        + "<div style='width:900px'>wide</div><p style='overflow:hidden;width:3em;white-space:nowrap'>cut off words</p>");
+        assertThat(String.join(" ", faults(true)))
+                .contains("wider than the window by 308")
+                .contains("“Some words lie here” lies on “And others on them”")
+                .contains("cut: p cut off words");
+    }
+
+    @Test
     void nothingStandsOutAtAnyWidthInEitherDirection() {
         List<String> found = new ArrayList<>();
         for (String direction : List.of("ltr", "rtl")) {

@@ -42,7 +42,7 @@ public record SpaceView(
         List<LengthView> parts,
         List<PageWidths.Bands> ruler) {
     private static final int RULER_START = 320;
-    private static final int RULER_END = 1920;
+    private static final int RULER_END = 2560;
     private static final int RULER_STEP = 10;
 
     /**

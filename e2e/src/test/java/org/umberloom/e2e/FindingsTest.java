@@ -1,0 +1,101 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** All findings of a theme and its sites: mended in one step, or lived with for a reason until they say something else. */
+class FindingsTest {
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
+        Browsers.newTheme(page, "Found", "Plain weave");
+        String theme = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
+        ring(page, "1px");
+        page.navigate(Loom.withDemo().address() + "/findings/" + theme);
+        assertThat(ring()).isVisible();
+    }
+
+    /** The outline of focus, made too thin where it is pulled. */
+    private static void ring(Page page, String px) {
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Shape"))
+                .click();
+        Locator field = page.getByLabel("How thick the outline of what the keyboard is on is");
+        field.fill(px.replace("px", ""));
+        field.press("Enter");
+        assertThat(page.getByTestId("saved-state")).containsText("shape.ring");
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private Locator ring() {
+        return page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("2.4.13 advises 2 px"));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void oneIsLivedWithForAReasonAndOpenedAgain() {
+        ring().getByText("Live with it…").click();
+        page.getByLabel("because").fill("Our outline is doubled by a ground");
+        button("Accept it").click();
+        assertThat(ring()).isHidden();
+        page.reload();
+        assertThat(button("lived with 1")).isVisible();
+        assertThat(ring()).isHidden();
+        button("lived with 1").click();
+        assertThat(ring()).containsText("Our outline is doubled by a ground");
+        ring().getByText("Open it again").click();
+        assertThat(page.getByText("Nothing of that kind")).isVisible();
+        button("should be mended").click();
+        assertThat(ring()).isVisible();
+    }
+
+    @Test
+    void whatSaysSomethingElseIsOpenAgain() {
+        ring().getByText("Live with it…").click();
+        page.getByLabel("because").fill("For now");
+        button("Accept it").click();
+        assertThat(ring()).isHidden();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                .click();
+        ring(page, "0.5px");
+        page.goBack();
+        assertThat(ring()).containsText("0.5 px thick");
+    }
+
+    @Test
+    void theListIsNarrowedByWeightKindAndPlace() {
+        button("focus ring 1").click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings"))
+                        .getByRole(AriaRole.LISTITEM))
+                .hasCount(1);
+        button("the theme itself").click();
+        assertThat(ring()).isVisible();
+    }
+
+    @Test
+    void theDemosSitesAreInTheListOfTheirTheme() {
+        page.navigate(Loom.withDemo().address() + "/findings/1");
+        assertThat(page.getByText("6 sites that wear it")).isVisible();
+        button("strays").click();
+        Locator strays = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("written by hand where the theme has a role"));
+        strays.first().waitFor();
+        assertThat(strays.count()).isGreaterThan(3);
+    }
+}
