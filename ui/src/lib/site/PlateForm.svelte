@@ -41,6 +41,22 @@
   </div>
   <div class="flex items-center gap-3 border border-line px-4 py-3">
     <PictureWell site={site.slug} label="Icon" value={plate.icon} pictures={site.pictures} {base} onchoose={(icon) => set({ icon })} />
+    {#if plate.icon}
+      <!-- Where it will appear: in a tab, and on the first screen of a phone. -->
+      <span
+        class="flex w-36 items-center gap-1.5 rounded-t-md border border-b-0 border-line bg-ground px-2 py-1"
+        title="In a browser’s tab"
+      >
+        <img class="size-4 shrink-0" src="{base}pictures/{plate.icon}" alt="" />
+        <span class="min-w-0 truncate text-xs">{site.pages[0]?.title ?? plate.name}</span>
+      </span>
+      <span class="flex w-16 flex-col items-center gap-1" title="On a phone’s first screen">
+        <span class="grid size-12 place-items-center overflow-hidden rounded-xl border border-line bg-white"
+          ><img class="size-10" src="{base}pictures/{plate.icon}" alt="" /></span
+        >
+        <span class="w-full truncate text-center text-[10px]">{plate.name}</span>
+      </span>
+    {/if}
   </div>
 </div>
 <p class="caption mt-1">

@@ -84,18 +84,7 @@ class AccessibilityTest {
         check(page, "a derivation");
         page.keyboard().press("Escape");
         checkTrace(page);
-        for (String tray : List.of("Space", "Widths", "Shape", "Frame")) {
-            page.getByRole(
-                            AriaRole.TAB,
-                            new Page.GetByRoleOptions().setName(tray).setExact(true))
-                    .click();
-            if (tray.equals("Shape")) button(page, "Let one light throw them").click();
-            if (tray.equals("Frame"))
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Footer"))
-                        .first()
-                        .waitFor();
-            check(page, tray);
-        }
+        checkShapes(page);
         page.getByRole(
                         AriaRole.TAB,
                         new Page.GetByRoleOptions().setName("Tokens").setExact(true))
@@ -133,9 +122,7 @@ class AccessibilityTest {
                 .click();
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
-        page.navigate(loom.address() + "/findings/1");
-        page.getByText("Live with it…").first().click();
-        check(page, "findings");
+        checkFindings(page);
         page.navigate(loom.address() + "/library");
         page.getByLabel("Kit file")
                 .setInputFiles(Files.writeString(
@@ -156,6 +143,27 @@ class AccessibilityTest {
         page.getByLabel("Password").waitFor();
         check(page, "sign-in");
         page.context().close();
+    }
+
+    private void checkFindings(Page page) throws IOException {
+        page.navigate(Loom.withDemo().address() + "/findings/1");
+        page.getByText("Live with it…").first().click();
+        check(page, "findings");
+    }
+
+    private void checkShapes(Page page) throws IOException {
+        for (String tray : List.of("Space", "Widths", "Shape", "Frame")) {
+            page.getByRole(
+                            AriaRole.TAB,
+                            new Page.GetByRoleOptions().setName(tray).setExact(true))
+                    .click();
+            if (tray.equals("Shape")) button(page, "Let one light throw them").click();
+            if (tray.equals("Frame"))
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Footer"))
+                        .first()
+                        .waitFor();
+            check(page, tray);
+        }
     }
 
     private void checkTrace(Page page) throws IOException {
