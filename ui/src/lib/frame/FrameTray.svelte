@@ -68,7 +68,7 @@
         {#each regions as one (one.name)}
           {@const there = found.includes(one.name)}
           <button
-            class="rounded-sm px-1.5 {one === part
+            class="h-6 rounded-sm px-1.5 {one === part
               ? 'bg-chosen font-semibold'
               : there
                 ? 'hover:bg-hover'
@@ -100,7 +100,7 @@
           {#each lengths as view (view.path)}
             <div class="px-2 py-1">
               <button
-                class="caption block text-left leading-4 hover:underline"
+                class="caption block min-h-6 text-left leading-4 hover:underline"
                 onclick={() => bench.open({ path: view.path, contexts: bench.working, roles: [] }, true)}>{view.purpose}</button
               >
               <NumberField

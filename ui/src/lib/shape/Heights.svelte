@@ -92,13 +92,13 @@
   </div>
   <div class="flex gap-3 py-1">
     <button
-      class="caption underline"
+      class="caption h-6 underline"
       disabled={all.length >= 8}
       onclick={() => bench.commit(lightEdit(bench, light, { heights: [...all, Math.min(96, Math.round((all.at(-1) ?? 2) * 1.6))] }))}
       >Another height</button
     >
     {#if all.length > 1}<button
-        class="caption underline"
+        class="caption h-6 underline"
         onclick={() => bench.commit(lightEdit(bench, light, { heights: all.slice(0, -1) }))}>One less</button
       >{/if}
   </div>

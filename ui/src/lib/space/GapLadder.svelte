@@ -40,7 +40,7 @@
   <div class="flex min-w-0 flex-wrap items-end gap-1" role="radiogroup" aria-label="Length of the gap {gap.name}">
     {#each offered as one (one.path)}
       <button
-        class="flex flex-col items-center gap-0.5 rounded-sm border px-1 py-0.5 {taken(one.path)
+        class="flex min-h-6 min-w-6 flex-col items-center justify-end gap-0.5 rounded-sm border px-1 py-0.5 {taken(one.path)
           ? 'border-accent bg-chosen'
           : 'border-transparent hover:border-line'}"
         role="radio"

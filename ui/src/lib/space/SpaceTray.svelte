@@ -55,7 +55,7 @@
           <span class="text-muted">on a grid of</span>
           {#each GRIDS as grid (grid)}
             <button
-              class="rounded-sm px-1.5 {scale.grid === grid ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
+              class="h-6 min-w-6 rounded-sm px-1.5 {scale.grid === grid ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
               role="radio"
               aria-checked={scale.grid === grid}
               onclick={() => bench.commit(recipe({ grid }))}>{grid || 'any'}</button

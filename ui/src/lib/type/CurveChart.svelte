@@ -147,7 +147,7 @@
           lines on steps of
           {#each GRIDS as grid (grid)}
             <button
-              class="rounded-sm px-1 {curve.gridPx === grid ? 'bg-chosen font-semibold text-text' : 'hover:text-text'}"
+              class="h-6 min-w-6 rounded-sm px-1 {curve.gridPx === grid ? 'bg-chosen font-semibold text-text' : 'hover:text-text'}"
               role="radio"
               aria-checked={curve.gridPx === grid}
               onclick={() => bench.commit(edit({ ...curve, gridPx: grid }))}>{grid || 'any'}</button

@@ -20,19 +20,19 @@ class FindingsTest {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
         Browsers.newTheme(page, "Found", "Plain weave");
         String theme = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
-        ring(page, "1px");
+        ring(page, "1px", "shape.ring");
         page.navigate(Loom.withDemo().address() + "/findings/" + theme);
         assertThat(ring()).isVisible();
     }
 
     /** The outline of focus, made too thin where it is pulled. */
-    private static void ring(Page page, String px) {
+    private static void ring(Page page, String px, String said) {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Shape"))
                 .click();
         Locator field = page.getByLabel("How thick the outline of what the keyboard is on is");
         field.fill(px.replace("px", ""));
         field.press("Enter");
-        assertThat(page.getByTestId("saved-state")).containsText("shape.ring");
+        assertThat(page.getByTestId("saved-state")).containsText(said);
     }
 
     @AfterEach
@@ -73,7 +73,7 @@ class FindingsTest {
         assertThat(ring()).isHidden();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
                 .click();
-        ring(page, "0.5px");
+        ring(page, "0.5px", "shape.ring to 0.5px");
         page.goBack();
         assertThat(ring()).containsText("0.5 px thick");
     }
