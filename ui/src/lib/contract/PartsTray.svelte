@@ -49,19 +49,25 @@
   </Compartment>
   {#if part}
     <Compartment label="{part.title}: what can be chosen" frame="min-w-0 grow" inside="flex flex-col gap-3 px-4 py-3">
-      <header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <p class="text-muted">{part.purpose}.</p>
-        <span class="grow"></span>
-        <div class="flex gap-1" role="group" aria-label="Surface it is shown on">
-          {#each surfaces as one (one)}
-            <button
-              class="h-6 rounded-[3px] px-2 {one === surface ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
-              aria-pressed={one === surface}
-              onclick={() => (surface = one)}>{one}</button
+      <p class="text-muted">{part.purpose}.</p>
+      <!-- On every surface at once; the one that is picked is what the choices below are shown on. -->
+      <div class="flex flex-wrap gap-3" role="radiogroup" aria-label="Surface it is shown on">
+        {#each surfaces as one (one)}
+          <button class="flex w-44 flex-col text-left" role="radio" aria-checked={one === surface} onclick={() => (surface = one)}>
+            <span
+              class="block h-28 w-full overflow-hidden border {one === surface ? 'border-2 border-accent' : 'border-line hover:border-ink'}"
+              >{#key `${part.name} ${one}`}<PartPicture
+                  {bench}
+                  part={part.name}
+                  surface={one}
+                  choice=""
+                  label="{part.title} on {one}"
+                />{/key}</span
             >
-          {/each}
-        </div>
-      </header>
+            <span class="pt-1 {one === surface ? 'font-semibold' : ''}">{one}</span>
+          </button>
+        {/each}
+      </div>
       {#each choices as choice (choice.name)}
         <ChoiceRow {bench} {choice}>
           {#snippet picture(value)}
@@ -76,8 +82,6 @@
             >
           {/snippet}
         </ChoiceRow>
-      {:else}
-        <div class="h-44 border border-line"><PartPicture {bench} part={part.name} {surface} choice="" label={part.title} /></div>
       {/each}
     </Compartment>
     {#if roles.length > 0}
