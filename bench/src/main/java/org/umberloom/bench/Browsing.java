@@ -81,4 +81,31 @@ final class Browsing {
                     .waitFor();
         }
     }
+
+    /**
+     * Milliseconds between one frame and the next while a list is scrolled.
+     *
+     * @param list  as a selector
+     * @param step  px a frame
+     * @param first frames that are not counted
+     */
+    @SuppressWarnings("unchecked")
+    static List<Double> frames(Page page, String list, int count, int step, int first) {
+        return (List<Double>) page.evaluate(
+                """
+                async ([selector, count, step, first]) => {
+                  const list = document.querySelector(selector);
+                  const next = () => new Promise((done) => requestAnimationFrame(done));
+                  const frames = [];
+                  let before = await next();
+                  for (let i = 0; i < first + count; i++) {
+                    list.scrollTop += step;
+                    const now = await next();
+                    if (i >= first) frames.push(now - before + 0.0001);
+                    before = now;
+                  }
+                  return frames;
+                }""",
+                List.of(list, count, step, first));
+    }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 /** The token explorer with a theme of 10,000 tokens, all of them listed, scrolled a little in every frame. */
 final class ExplorerScroll {
     private static final int FRAMES = 300;
+    private static final int WARM_UP = 60;
     /** px a frame: about what a fast wheel does. */
     private static final int STEP = 120;
 
@@ -26,7 +27,6 @@ final class ExplorerScroll {
 
     private ExplorerScroll() {}
 
-    @SuppressWarnings("unchecked")
     static Result measure(String address) {
         try (Playwright playwright = Playwright.create();
                 Browser browser = Browsing.launch(playwright)) {
@@ -40,23 +40,7 @@ final class ExplorerScroll {
             page.getByLabel("Search tokens").fill(".");
             page.waitForFunction(
                     "() => Number(document.querySelector('[role=treegrid]').getAttribute('aria-rowcount')) > 9000");
-            List<Double> frames = (List<Double>) page.evaluate(
-                    """
-                    async ([count, step]) => {
-                      const list = document.querySelector('[role=treegrid]');
-                      const next = () => new Promise((done) => requestAnimationFrame(done));
-                      for (let i = 0; i < 60; i++) { list.scrollTop += step; await next(); }
-                      const frames = [];
-                      let before = await next();
-                      for (let i = 0; i < count; i++) {
-                        list.scrollTop += step;
-                        const now = await next();
-                        frames.push(now - before + 0.0001);
-                        before = now;
-                      }
-                      return frames;
-                    }""",
-                    List.of(FRAMES, STEP));
+            List<Double> frames = Browsing.frames(page, "[role=treegrid]", FRAMES, STEP, WARM_UP);
             return new Result(frames);
         }
     }

@@ -16,6 +16,7 @@ final class FontTimes {
     private static final String SPECIMEN = "[role=listbox] [role=option]";
     private static final int TIMES = 9;
     private static final int FRAMES = 240;
+    private static final int WARM_UP = 30;
     /** px a frame. */
     private static final int STEP = 24;
     /** Debian's largest of a common package; 742 kB. */
@@ -34,7 +35,7 @@ final class FontTimes {
             Page page = Browsing.signedIn(browser, address);
             page.navigate(address + "/fonts");
             page.locator(SPECIMEN).first().waitFor();
-            List<Double> frames = scroll(page);
+            List<Double> frames = Browsing.frames(page, "[role=listbox]", FRAMES, STEP, WARM_UP);
             return new Result(Files.exists(LARGE) ? bring(page) : List.of(), frames, reading(page, address));
         }
     }
@@ -56,27 +57,6 @@ final class FontTimes {
             page.locator(SPECIMEN).first().waitFor();
         }
         return times;
-    }
-
-    @SuppressWarnings("unchecked")
-    private static List<Double> scroll(Page page) {
-        return (List<Double>) page.evaluate(
-                """
-                async ([count, step]) => {
-                  const list = document.querySelector('[role=listbox]');
-                  const next = () => new Promise((done) => requestAnimationFrame(done));
-                  for (let i = 0; i < 30; i++) await next();
-                  const frames = [];
-                  let before = await next();
-                  for (let i = 0; i < count; i++) {
-                    list.scrollTop += step;
-                    const now = await next();
-                    frames.push(now - before + 0.0001);
-                    before = now;
-                  }
-                  return frames;
-                }""",
-                List.of(FRAMES, STEP));
     }
 
     /** All pages of the demo, 29 of them, at four widths each. */

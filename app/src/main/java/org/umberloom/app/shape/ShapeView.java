@@ -17,11 +17,9 @@ import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
-import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
-import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.ValueText;
 
 /** The Shape instrument, save the lengths, which stand with those of space. */
@@ -90,8 +88,7 @@ public record ShapeView(List<LightView> lights, List<ShadowView> shadows, List<N
     }
 
     private static double px(Worn worn, String path) {
-        TokenValue value = worn.find(path).orElseThrow().value();
-        return value instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) value).toPx();
+        return FluidValue.wide(worn.find(path).orElseThrow().value());
     }
 
     private static LightView light(Resolution standard, Place place, TokenPath path, Light light) {

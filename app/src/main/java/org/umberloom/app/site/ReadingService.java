@@ -26,6 +26,7 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.TypographyValue;
@@ -149,8 +150,8 @@ public class ReadingService {
                                 * Measure.of(
                                         block.text(),
                                         letters,
-                                        LineLength.px(style.fontSize(), window),
-                                        LineLength.px(style.letterSpacing(), window),
+                                        FluidValue.pxAt(style.fontSize(), window),
+                                        FluidValue.pxAt(style.letterSpacing(), window),
                                         column.width(window),
                                         block.language()))
                         / 10.0)

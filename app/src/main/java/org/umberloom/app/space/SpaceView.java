@@ -160,20 +160,12 @@ public record SpaceView(
                         role.path().substring(group.length()),
                         "",
                         "",
-                        narrow(standing.value()),
-                        wide(standing.value()),
+                        FluidValue.narrow(standing.value()),
+                        FluidValue.wide(standing.value()),
                         role.purpose(),
                         0));
         }
         return lengths;
-    }
-
-    private static double narrow(TokenValue value) {
-        return value instanceof FluidValue fluid ? fluid.narrow().toPx() : ((DimensionValue) value).toPx();
-    }
-
-    private static double wide(TokenValue value) {
-        return value instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) value).toPx();
     }
 
     private static List<LengthView> below(Resolution resolution, String group) {
@@ -192,17 +184,17 @@ public record SpaceView(
                 token.path().name(),
                 token.winner().toString(),
                 ValueText.write(token.written().value()),
-                narrow(value),
-                wide(value),
+                FluidValue.narrow(value),
+                FluidValue.wide(value),
                 purpose,
                 MeasuredWidths.of(token.written()).orElse(0)));
     }
 
     private static List<PageWidths.Bands> ruler(Worn worn) {
         PageWidths widths = new PageWidths(
-                wide(width(worn, "text")),
-                wide(width(worn, "content")),
-                wide(width(worn, "wide")),
+                FluidValue.wide(width(worn, "text")),
+                FluidValue.wide(width(worn, "content")),
+                FluidValue.wide(width(worn, "wide")),
                 width(worn, "gutter"));
         return widths.between(RULER_START, RULER_END, RULER_STEP);
     }

@@ -202,8 +202,8 @@ public record TypeView(
                     .ifPresent(token -> steps.add(new StepView(
                             token.path().dotted(),
                             name,
-                            narrow(token.value()),
-                            wide(token.value()),
+                            FluidValue.narrow(token.value()),
+                            FluidValue.wide(token.value()),
                             token.written().detached())));
         }
         return new TypeScaleView(
@@ -232,7 +232,8 @@ public record TypeView(
         List<LineView> lines = new ArrayList<>();
         for (double viewport = NARROWEST; viewport <= WIDEST; viewport += STEP)
             lines.add(new LineView(viewport, Math.round(10 * column.characters(viewport, mean, size, spacing)) / 10.0));
-        double ideal = Measure.width(Measure.IDEAL, mean, wide(size), wide(spacing)) / DimensionValue.PX_PER_REM;
+        double ideal = Measure.width(Measure.IDEAL, mean, FluidValue.wide(size), FluidValue.wide(spacing))
+                / DimensionValue.PX_PER_REM;
         return MeasureView.of(lines, ValueText.write(DimensionValue.rem(Math.round(ideal * 4) / 4.0)));
     }
 
@@ -288,11 +289,11 @@ public record TypeView(
                 ValueText.write(written.lineHeight()),
                 ValueText.write(written.letterSpacing()),
                 CustomProperties.text(value.fontFamily()),
-                narrow(value.fontSize()),
-                wide(value.fontSize()),
+                FluidValue.narrow(value.fontSize()),
+                FluidValue.wide(value.fontSize()),
                 weight(resolved),
                 Double.parseDouble(CustomProperties.text(value.lineHeight())),
-                wide(value.letterSpacing()),
+                FluidValue.wide(value.letterSpacing()),
                 sizes(value.fontSize()),
                 follows,
                 manner,
@@ -370,15 +371,8 @@ public record TypeView(
 
     private static List<SizeView> sizes(TokenValue size) {
         return WINDOWS.stream()
-                .map(window -> new SizeView(window, size instanceof FluidValue fluid ? fluid.pxAt(window) : wide(size)))
+                .map(window -> new SizeView(
+                        window, size instanceof FluidValue fluid ? fluid.pxAt(window) : FluidValue.wide(size)))
                 .toList();
-    }
-
-    private static double narrow(TokenValue size) {
-        return size instanceof FluidValue fluid ? fluid.narrow().toPx() : ((DimensionValue) size).toPx();
-    }
-
-    private static double wide(TokenValue size) {
-        return size instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) size).toPx();
     }
 }

@@ -1,7 +1,6 @@
 package org.umberloom.core.check;
 
 import org.umberloom.core.contract.Worn;
-import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenValue;
 
@@ -24,8 +23,8 @@ public record LineLength(TokenValue text, TokenValue content, TokenValue gutter)
 
     /** px of the text column at a viewport width in px. */
     public double width(double viewport) {
-        double room = Math.min(px(content, viewport), viewport - 2 * px(gutter, viewport));
-        return Math.max(0, Math.min(px(text, viewport), room));
+        double room = Math.min(FluidValue.pxAt(content, viewport), viewport - 2 * FluidValue.pxAt(gutter, viewport));
+        return Math.max(0, Math.min(FluidValue.pxAt(text, viewport), room));
     }
 
     /**
@@ -36,13 +35,7 @@ public record LineLength(TokenValue text, TokenValue content, TokenValue gutter)
      * @param spacing added to each character
      */
     public double characters(double viewport, double mean, TokenValue size, TokenValue spacing) {
-        double each = mean * px(size, viewport) + px(spacing, viewport);
+        double each = mean * FluidValue.pxAt(size, viewport) + FluidValue.pxAt(spacing, viewport);
         return each <= 0 ? 0 : width(viewport) / each;
-    }
-
-    /** px of a length at a viewport width in px. */
-    public static double px(TokenValue length, double viewport) {
-        if (length instanceof FluidValue fluid) return fluid.pxAt(viewport);
-        return length instanceof DimensionValue fixed ? fixed.toPx() : 0;
     }
 }

@@ -22,6 +22,7 @@ import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
@@ -194,7 +195,7 @@ public final class ShapeChecks {
     private static double line(Worn worn, String style) {
         TypographyValue value = (TypographyValue) worn.find(style).orElseThrow().value();
         return value.lineHeight() instanceof NumberValue times
-                ? times.number() * LineLength.px(value.fontSize(), PHONE)
+                ? times.number() * FluidValue.pxAt(value.fontSize(), PHONE)
                 : 0;
     }
 
@@ -203,7 +204,7 @@ public final class ShapeChecks {
     }
 
     private static double px(TokenValue length) {
-        return LineLength.px(length, PHONE);
+        return FluidValue.pxAt(length, PHONE);
     }
 
     private static String said(String words, Object... numbers) {

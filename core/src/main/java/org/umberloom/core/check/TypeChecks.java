@@ -26,7 +26,6 @@ import org.umberloom.core.token.Manner;
 import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.Reference;
-import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.token.ValueText;
 
@@ -100,8 +99,8 @@ public final class TypeChecks {
     private static List<Finding> alike(Resolution resolution) {
         TreeMap<Double, Resolved> bySize = new TreeMap<>();
         for (Resolved token : resolution.tokens().values())
-            if (token.value() instanceof TypographyValue style && wide(style.fontSize()) > 0)
-                bySize.putIfAbsent(wide(style.fontSize()), token);
+            if (token.value() instanceof TypographyValue style && FluidValue.wide(style.fontSize()) > 0)
+                bySize.putIfAbsent(FluidValue.wide(style.fontSize()), token);
         List<Finding> findings = new ArrayList<>();
         Map.Entry<Double, Resolved> below = null;
         for (Map.Entry<Double, Resolved> one : bySize.entrySet()) {
@@ -131,18 +130,19 @@ public final class TypeChecks {
     private static Optional<Finding> step(Resolved token, TypographyValue style, List<Resolved> steps) {
         if (!(token.written().value() instanceof TypographyValue written)
                 || written.fontSize() instanceof Reference
-                || wide(style.fontSize()) <= 0
+                || FluidValue.wide(style.fontSize()) <= 0
                 || steps.isEmpty()) return Optional.empty();
-        double px = wide(style.fontSize());
+        double px = FluidValue.wide(style.fontSize());
         Resolved nearest = steps.stream()
-                .min(Comparator.comparingDouble(step -> Math.abs(Math.log(wide(step.value()) / px))))
+                .min(Comparator.comparingDouble(step -> Math.abs(Math.log(FluidValue.wide(step.value()) / px))))
                 .orElseThrow();
         Finding finding = new Finding(
                 "off-scale",
                 Finding.Weight.NOTE,
                 token.path().dotted(),
                 token.path().name() + " is " + number(px) + " px, which is no step of the scale.",
-                "The nearest step, " + nearest.path().name() + ", is " + number(wide(nearest.value())) + " px.",
+                "The nearest step, " + nearest.path().name() + ", is " + number(FluidValue.wide(nearest.value()))
+                        + " px.",
                 List.of(new Finding.Fix(
                         "Take step " + nearest.path().name(),
                         new Edit.SetValue(
@@ -154,7 +154,7 @@ public final class TypeChecks {
 
     private static Optional<Finding> capitals(Resolved token, TypographyValue style) {
         MannerValue said = style.manner().get(Manner.CASE);
-        double size = wide(style.fontSize());
+        double size = FluidValue.wide(style.fontSize());
         if (said == null
                 || !said.text().equals("uppercase")
                 || size <= 0
@@ -180,7 +180,7 @@ public final class TypeChecks {
     }
 
     private static Optional<Finding> serif(Resolved token, TypographyValue style) {
-        double px = narrow(style.fontSize());
+        double px = FluidValue.narrow(style.fontSize());
         if (!RUNNING.contains(token.path().name())
                 || px <= 0
                 || px >= LEAST_SERIF_PX
@@ -225,7 +225,7 @@ public final class TypeChecks {
     }
 
     private static Optional<Finding> size(Resolved token, TypographyValue style) {
-        double px = narrow(style.fontSize());
+        double px = FluidValue.narrow(style.fontSize());
         if (px <= 0 || px >= LEAST_PX) return Optional.empty();
         return Optional.of(new Finding(
                 "small-text",
@@ -263,7 +263,7 @@ public final class TypeChecks {
         if (!RUNNING.contains(token.path().name())
                 || !(style.lineHeight() instanceof NumberValue line)
                 || line.number() >= LEAST_LINE
-                || wide(style.fontSize()) > SMALL_TEXT_PX) return Optional.empty();
+                || FluidValue.wide(style.fontSize()) > SMALL_TEXT_PX) return Optional.empty();
         Finding finding = new Finding(
                 "tight-lines",
                 Finding.Weight.SHOULD,
@@ -319,16 +319,6 @@ public final class TypeChecks {
                                 + " column, or set it larger."));
         }
         return Optional.empty();
-    }
-
-    private static double narrow(TokenValue size) {
-        if (size instanceof FluidValue fluid) return fluid.narrow().toPx();
-        return size instanceof DimensionValue fixed ? fixed.toPx() : 0;
-    }
-
-    private static double wide(TokenValue size) {
-        if (size instanceof FluidValue fluid) return fluid.wide().toPx();
-        return size instanceof DimensionValue fixed ? fixed.toPx() : 0;
     }
 
     private static String number(double number) {

@@ -12,6 +12,7 @@ import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.token.Alias;
+import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.TokenPath;
@@ -147,7 +148,7 @@ final class OtherRoles {
         Words words = Words.of("size");
         return of(TokenType.DIMENSION).stream()
                 .filter(token -> words.score(token.path()) >= TELLING)
-                .map(token -> new Sized(token.path(), Recognized.px(token.value())))
+                .map(token -> new Sized(token.path(), FluidValue.wide(token.value())))
                 .filter(size -> size.px >= 9 && size.px <= 120)
                 .toList();
     }
@@ -188,7 +189,7 @@ final class OtherRoles {
             Optional<Sized> found = nearest(
                     of(TokenType.DIMENSION).stream()
                             .filter(token -> words.score(token.path()) >= TELLING)
-                            .map(token -> new Sized(token.path(), Recognized.px(token.value())))
+                            .map(token -> new Sized(token.path(), FluidValue.wide(token.value())))
                             .filter(size -> size.px > least)
                             .toList(),
                     near[0],

@@ -14,10 +14,8 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.ColorValue;
-import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
-import org.umberloom.core.token.TokenValue;
 
 /** Runs of tokens that belong together, told from their values: colors as ramps, lengths as scales. */
 public final class Recognized {
@@ -114,7 +112,7 @@ public final class Recognized {
     public static List<Scale> scales(Resolution resolution) {
         Map<Stem, List<Step>> runs = new LinkedHashMap<>();
         for (Resolved token : resolution.tokens().values()) {
-            double px = px(token.value());
+            double px = FluidValue.wide(token.value());
             if (px > 0)
                 runs.computeIfAbsent(key(token.path()), key -> new ArrayList<>())
                         .add(new Step(token.path(), px));
@@ -154,12 +152,6 @@ public final class Recognized {
         TokenPath path = scale.steps().get(0).path();
         return Words.of("size").score(path) >= Words.of("gap").score(path)
                 && Words.of("size").score(path) >= 2;
-    }
-
-    /** A length in px, at the wide end; 0 for what is none. */
-    static double px(TokenValue value) {
-        if (value instanceof FluidValue fluid) return fluid.wide().toPx();
-        return value instanceof DimensionValue length ? length.toPx() : 0;
     }
 
     /** Tokens belong together that stand in one group and whose names begin alike, save for a number or a size at the end. */

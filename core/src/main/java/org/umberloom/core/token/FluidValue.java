@@ -26,6 +26,22 @@ public record FluidValue(DimensionValue narrow, DimensionValue wide, double narr
         return narrow.toPx() + (wide.toPx() - narrow.toPx()) * clamped;
     }
 
+    /** What a length comes to at a viewport width in px; 0 for what is no length. */
+    public static double pxAt(TokenValue length, double viewport) {
+        if (length instanceof FluidValue fluid) return fluid.pxAt(viewport);
+        return length instanceof DimensionValue fixed ? fixed.toPx() : 0;
+    }
+
+    /** What a length comes to in narrow windows, in px; 0 for what is no length. */
+    public static double narrow(TokenValue length) {
+        return length instanceof FluidValue fluid ? fluid.narrow.toPx() : pxAt(length, 0);
+    }
+
+    /** What a length comes to in wide windows, in px; 0 for what is no length. */
+    public static double wide(TokenValue length) {
+        return length instanceof FluidValue fluid ? fluid.wide.toPx() : pxAt(length, 0);
+    }
+
     /** px gained for each px of viewport. */
     public double slope() {
         return (wide.toPx() - narrow.toPx()) / (wideViewport - narrowViewport);

@@ -19,7 +19,6 @@ import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
-import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 
 /**
@@ -102,11 +101,11 @@ public final class MeasuredWidths {
         int weight = text.fontWeight() instanceof FontWeightValue said ? (int) Math.round(said.weight()) : USUAL_WEIGHT;
         OptionalDouble mean = families.mean(stack.families(), weight);
         if (mean.isEmpty()) return Optional.empty();
-        double px = Measure.width(characters, mean.getAsDouble(), wide(text.fontSize()), wide(text.letterSpacing()));
+        double px = Measure.width(
+                characters,
+                mean.getAsDouble(),
+                FluidValue.wide(text.fontSize()),
+                FluidValue.wide(text.letterSpacing()));
         return Optional.of(DimensionValue.rem(Math.round(px) / DimensionValue.PX_PER_REM));
-    }
-
-    private static double wide(TokenValue length) {
-        return length instanceof FluidValue fluid ? fluid.wide().toPx() : ((DimensionValue) length).toPx();
     }
 }

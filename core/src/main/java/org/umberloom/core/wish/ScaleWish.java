@@ -16,7 +16,6 @@ import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
-import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
@@ -189,18 +188,13 @@ public sealed interface ScaleWish extends Wish {
                         place,
                         token,
                         scale.between(
-                                atWide ? px(now, scale.narrowViewport()) : px,
-                                atWide ? px : px(now, scale.wideViewport())));
+                                atWide ? FluidValue.pxAt(now, scale.narrowViewport()) : px,
+                                atWide ? px : FluidValue.pxAt(now, scale.wideViewport())));
             }
             Edit moved = recipe(seen, place, path, new Recipe.TypeSteps(scale.through(at, atWide, px)));
             boolean left =
                     seen.theme().at(place).token(token).filter(Token::detached).isPresent();
             return left ? new Edit.Batch(moved.label(), List.of(new Edit.Attach(place, token), moved)) : moved;
-        }
-
-        private static double px(TokenValue size, double viewport) {
-            if (size instanceof FluidValue fluid) return fluid.pxAt(viewport);
-            return ((DimensionValue) size).toPx();
         }
     }
 
