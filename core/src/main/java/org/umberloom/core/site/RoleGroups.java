@@ -63,6 +63,8 @@ public final class RoleGroups {
             case "type", "font", "size" -> TYPE;
             case "width" -> WIDTH;
             case "shape", "radius", "motion" -> SHAPE;
+            // Lengths of parts: part.card.radius, part.sidebar.width, part.header.air.
+            case "part" -> reading.endsWith(".radius") ? SHAPE : reading.endsWith(".width") ? WIDTH : SPACE;
             default -> SPACE;
         };
     }
