@@ -158,7 +158,8 @@
   const held_choice = $derived(held?.value ? moving(held.part) : undefined);
 </script>
 
-<figure class="shrink-0" style:width="{width * scale}px">
+<!-- What is small here has its equal beside the drawing: a name for each region, pictures for each value, a number for each length. -->
+<figure data-equivalent class="shrink-0" style:width="{width * scale}px">
   <div class="relative overflow-hidden border border-line bg-ground" style:height="{room}px">
     <iframe
       bind:this={frame}

@@ -157,7 +157,14 @@ class AccessibilityTest {
                             AriaRole.TAB,
                             new Page.GetByRoleOptions().setName(tray).setExact(true))
                     .click();
-            if (tray.equals("Shape")) button(page, "Let one light throw them").click();
+            if (tray.equals("Shape")) {
+                page.getByText("Softness")
+                        .or(button(page, "Let one light throw them"))
+                        .first()
+                        .waitFor();
+                if (button(page, "Let one light throw them").isVisible())
+                    button(page, "Let one light throw them").click();
+            }
             if (tray.equals("Frame"))
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Footer"))
                         .first()
@@ -223,7 +230,9 @@ class AccessibilityTest {
                 async () => {
                   const result = await axe.run(document, { iframes: false, runOnly: %s });
                   if (result.passes.length === 0) throw new Error('no rule was applied');
-                  return result.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
+                  // WCAG 2.2, 2.5.8, exception “Equivalent”: what is drawn small can be done by a larger control beside it.
+                  const equal = (v, n) => v.id === 'target-size' && document.querySelector(n.target[0])?.closest('[data-equivalent]');
+                  return result.violations.flatMap((v) => v.nodes.filter((n) => !equal(v, n)).map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
                 }"""
                         .formatted(rules));
         assertThat(violations).as(screen).isEmpty();
