@@ -232,7 +232,8 @@ class AccessibilityTest {
                   if (result.passes.length === 0) throw new Error('no rule was applied');
                   // WCAG 2.2, 2.5.8, exception “Equivalent”: what is drawn small can be done by a larger control beside it.
                   const equal = (v, n) => v.id === 'target-size' && document.querySelector(n.target[0])?.closest('[data-equivalent]');
-                  return result.violations.flatMap((v) => v.nodes.filter((n) => !equal(v, n)).map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
+                  return result.violations.flatMap((v) => v.nodes.filter((n) => !equal(v, n))
+                      .map((n) => v.id + ': ' + n.html.slice(0, 200) + ' ' + n.failureSummary));
                 }"""
                         .formatted(rules));
         assertThat(violations).as(screen).isEmpty();

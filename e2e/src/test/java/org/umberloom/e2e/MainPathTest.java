@@ -139,7 +139,10 @@ class MainPathTest {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Space"))
                 .click();
         double gapBefore = px("main", "paddingBottom");
-        page.getByLabel("Step of the gap section").selectOption("{space.9}");
+        page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Length of the gap section"))
+                .getByRole(AriaRole.RADIO)
+                .last()
+                .click();
         page.waitForCondition(() -> px("main", "paddingBottom") > gapBefore);
 
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
