@@ -2,7 +2,8 @@
   import type { Schemas } from '$lib/api/client';
   import { choose, chosenOf } from '$lib/contract/choosing';
   import type { BayState } from '$lib/site/bays.svelte';
-  import { lengthEdit } from '$lib/space/length';
+  import { untrack } from 'svelte';
+  import { LengthPull } from '$lib/space/pull.svelte';
   import type { Bench, Edit } from '$lib/theme/bench.svelte';
   import { addressOf, boxOf, follow, nearest, toward, type Box } from './drawn';
 
@@ -39,8 +40,7 @@
   let height = $state(800);
   let boxes = $state.raw<{ part: Schemas['PartEntry']; box: Box }[]>([]);
   let held = $state.raw<{ part: string; x: number; y: number; within: Box; value: string } | null>(null);
-  let pull = $state.raw<{ path: string; from: number; at: number; px: number } | null>(null);
-  let let_go: (() => void) | undefined;
+  let detach: (() => void) | undefined;
 
   const scale = $derived(room / height);
   const moving = (part: string) => bench.contract.choices.find((one) => one.part === part && one.values.some((value) => value.spot.length));
@@ -76,14 +76,14 @@
   const probe = (edit: Edit) => void bench.probe(edit).then(() => requestAnimationFrame(measure));
 
   function onload() {
-    let_go?.();
+    detach?.();
     const doc = frame?.contentDocument;
     if (!doc?.body) return;
-    let_go = follow(doc, bench, bay);
+    detach = follow(doc, bench, bay);
     measure();
     void doc.fonts.ready.then(measure);
   }
-  $effect(() => () => let_go?.());
+  $effect(() => () => detach?.());
   $effect(() => {
     void bench.saved;
     void bench.tried;
@@ -117,7 +117,8 @@
     held = null;
     const choice = done?.value ? moving(done.part) : undefined;
     if (!done || !choice) return;
-    if (chosenOf(bench, choice.name)?.value === done.value && !bench.tried) bench.revert();
+    const stored = bench.saved?.instruments.choices.find((one) => one.name === choice.name);
+    if (stored?.value === done.value) bench.revert();
     else await bench.commit(choose(bench, choice, done.value));
   }
 
@@ -130,32 +131,15 @@
     if (to !== now) void bench.commit(choose(bench, choice, to));
   }
 
-  const textOf = (px: number) => `${Math.round(Math.min(MOST, Math.max(0, px)) * 2) / 2}px`;
-  function draw(event: PointerEvent, role: Schemas['RoleEntry'], sign: number) {
-    if (!pull) return;
-    const view = lengthOf(role.path);
-    const by = (sign * ((role.pulledAt === 'block' ? event.clientY : event.clientX) - pull.at)) / scale / role.pulledTimes;
-    pull = { ...pull, px: Math.max(0, pull.from + by) };
-    if (view) probe(lengthEdit(bench, view, textOf(pull.px)));
-  }
+  const pull = new LengthPull(
+    untrack(() => bench),
+    MOST,
+    probe
+  );
+  const waysOf = (role: Schemas['RoleEntry'], sign: number): Record<string, number> =>
+    role.pulledAt === 'block' ? { ArrowDown: 1, ArrowUp: -1 } : { ArrowRight: sign, ArrowLeft: -sign };
 
-  async function letGo(role: Schemas['RoleEntry']) {
-    const view = lengthOf(role.path);
-    const done = pull;
-    pull = null;
-    if (done && view && done.px !== done.from) await bench.commit(lengthEdit(bench, view, textOf(done.px)));
-  }
-
-  function step(event: KeyboardEvent, role: Schemas['RoleEntry'], sign: number) {
-    const ways: Record<string, number> = role.pulledAt === 'block' ? { ArrowDown: 1, ArrowUp: -1 } : { ArrowRight: sign, ArrowLeft: -sign };
-    const by = (ways[event.key] ?? 0) * (event.shiftKey ? 8 : 1);
-    const view = lengthOf(role.path);
-    if (!by || !view) return;
-    event.preventDefault();
-    void bench.commit(lengthEdit(bench, view, textOf(view.widePx + by)));
-  }
-
-  const held_choice = $derived(held?.value ? moving(held.part) : undefined);
+  const heldChoice = $derived(held?.value ? moving(held.part) : undefined);
 </script>
 
 <!-- What is small here has its equal beside the drawing: a name for each region, pictures for each value, a number for each length. -->
@@ -201,7 +185,7 @@
         {@const view = lengthOf(role.path)}
         {#if !inline || box.width < width * 0.7}
           <div
-            class="absolute touch-none {inline ? 'w-2 cursor-ew-resize' : 'h-2 cursor-ns-resize'} {pull?.path === role.path
+            class="absolute touch-none {inline ? 'w-2 cursor-ew-resize' : 'h-2 cursor-ns-resize'} {pull.path === role.path
               ? 'bg-accent'
               : 'bg-accent/50 hover:bg-accent'}"
             style:left="{inline ? (sign < 0 ? box.x : box.x + box.width) * scale - 4 : (box.x + box.width / 2) * scale - 14}px"
@@ -218,20 +202,19 @@
             aria-valuetext="{view?.widePx ?? 0} px"
             title="{role.purpose}: {view?.widePx ?? 0} px"
             onpointerdown={(event) => {
-              event.currentTarget.setPointerCapture(event.pointerId);
               onpick(part.name);
-              if (view) pull = { path: role.path, from: view.widePx, px: view.widePx, at: inline ? event.clientX : event.clientY };
+              if (view) pull.take(event, view);
             }}
-            onpointermove={(event) => draw(event, role, inline ? sign : 1)}
-            onpointerup={() => void letGo(role)}
-            onpointercancel={() => ((pull = null), bench.revert())}
-            onkeydown={(event) => step(event, role, sign)}
+            onpointermove={(event) => view && pull.move(event, view, (dx, dy) => (inline ? sign * dx : dy) / scale / role.pulledTimes)}
+            onpointerup={() => view && void pull.letGo(view)}
+            onpointercancel={() => pull.cancel()}
+            onkeydown={(event) => view && pull.key(event, view, waysOf(role, sign))}
           ></div>
         {/if}
       {/each}
     {/each}
-    {#if held && held_choice}
-      {#each spotsOf(held_choice) as [value, [right = 0, down = 0]] (value)}
+    {#if held && heldChoice}
+      {#each spotsOf(heldChoice) as [value, [right = 0, down = 0]] (value)}
         <span
           class="pointer-events-none absolute -mt-1 -ml-1 size-2 border border-ink {value === held.value ? 'bg-accent' : 'bg-ground'}"
           style:left="{Math.min(width - 16, Math.max(16, held.within.x + right * held.within.width)) * scale}px"

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import { untrack } from 'svelte';
   import { lengthEdit } from '$lib/space/length';
+  import { LengthPull } from '$lib/space/pull.svelte';
   import type { Bench } from '$lib/theme/bench.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
 
@@ -20,26 +22,11 @@
   const px = (view: Schemas['LengthView'] | undefined) => (view?.widePx ?? 0) * TIMES;
   const shadow = $derived(bench.shown?.shape.shadows.find((one) => one.path === 'shadow.card')?.css ?? '');
 
-  let held = $state.raw<{ path: string; from: number; x: number; y: number; px: number } | null>(null);
-
-  const textOf = (value: number) => `${Math.round(Math.min(MOST, Math.max(0, value)) * 2) / 2}px`;
-
-  function pull(event: PointerEvent, view: Schemas['LengthView'], by: (dx: number, dy: number) => number) {
-    if (held?.path !== view.path || event.buttons === 0) return;
-    held = { ...held, px: held.from + by(event.clientX - held.x, event.clientY - held.y) / TIMES };
-    void bench.probe(lengthEdit(bench, view, textOf(held.px)));
-  }
-  async function letGo(view: Schemas['LengthView']) {
-    const done = held;
-    held = null;
-    if (done && done.px !== done.from) await bench.commit(lengthEdit(bench, view, textOf(done.px)));
-  }
-  function key(event: KeyboardEvent, view: Schemas['LengthView']) {
-    const by = { ArrowRight: 1, ArrowDown: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    void bench.commit(lengthEdit(bench, view, textOf(view.widePx + by * (event.shiftKey ? 8 : 1))));
-  }
+  const held = new LengthPull(
+    untrack(() => bench),
+    MOST
+  );
+  const WAYS = { ArrowRight: 1, ArrowDown: 1, ArrowUp: -1, ArrowLeft: -1 };
 </script>
 
 {#snippet handle(
@@ -62,14 +49,11 @@
       aria-valuenow={view.widePx}
       aria-valuetext="{view.widePx} px"
       title="{view.purpose}: {view.widePx} px"
-      onpointerdown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        held = { path: view.path, from: view.widePx, px: view.widePx, x: event.clientX, y: event.clientY };
-      }}
-      onpointermove={(event) => pull(event, view, by)}
-      onpointerup={() => void letGo(view)}
-      onpointercancel={() => ((held = null), bench.revert())}
-      onkeydown={(event) => key(event, view)}
+      onpointerdown={(event) => held.take(event, view)}
+      onpointermove={(event) => held.move(event, view, (dx, dy) => by(dx, dy) / TIMES)}
+      onpointerup={() => void held.letGo(view)}
+      onpointercancel={() => held.cancel()}
+      onkeydown={(event) => held.key(event, view, WAYS)}
     ></div>
   {/if}
 {/snippet}
@@ -108,7 +92,7 @@
 {#if nest && Math.abs(nest.fitsPx - nest.outerPx) > 0.5 && (nest.innerPx > 0 || nest.outerPx > 0)}
   <p class="flex flex-wrap items-baseline gap-x-3 py-1">
     <span>A card’s corner that runs along its button’s has {nest.fitsPx} px; it has {nest.outerPx}.</span>
-    {#if card}<button class="underline" onclick={() => bench.commit(lengthEdit(bench, card, textOf(nest.fitsPx)))}>Let it fit</button>{/if}
+    {#if card}<button class="underline" onclick={() => bench.commit(lengthEdit(bench, card, `${nest.fitsPx}px`))}>Let it fit</button>{/if}
   </p>
 {/if}
 <div class="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6">

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { roleEdit } from '$lib/space/length';
   import { lightEdit, type Light } from './light';
 
   /** Things at their heights, pulled up and down; below, what of the pages throws which shadow. */
@@ -55,8 +56,7 @@
   const none = (shadow: Schemas['ShadowView']) => !heights.some((one) => taken(shadow, one.path)) && /#?0{8}$|transparent/.test(shadow.css);
   function give(shadow: Schemas['ShadowView'], text: string) {
     const stored = bench.saved?.instruments.shape.shadows.find((one) => one.path === shadow.path);
-    const place = stored?.place ?? '';
-    return { op: place ? ('value' as const) : ('role' as const), place: place || bench.target, path: shadow.path, text };
+    return roleEdit(bench, shadow.path, stored?.place ?? '', text);
   }
 </script>
 

@@ -3,6 +3,7 @@
   import GapLadder from './GapLadder.svelte';
   import FoundScale from './FoundScale.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
+  import NumberChoice from '$lib/ui/NumberChoice.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -51,17 +52,15 @@
           onprobe={(v) => bench.probe(recipe({ base: v }))}
           oncommit={(v) => bench.commit(recipe({ base: v }))}
         />
-        <div class="flex items-center gap-1" role="radiogroup" aria-label="Grid that steps stand on">
-          <span class="text-muted">on a grid of</span>
-          {#each GRIDS as grid (grid)}
-            <button
-              class="h-6 min-w-6 rounded-sm px-1.5 {scale.grid === grid ? 'bg-chosen font-semibold' : 'text-muted hover:text-text'}"
-              role="radio"
-              aria-checked={scale.grid === grid}
-              onclick={() => bench.commit(recipe({ grid }))}>{grid || 'any'}</button
-            >
-          {/each}
-          <span class="text-muted">px</span>
+        <div class="flex items-center gap-1 text-muted">
+          on a grid of
+          <NumberChoice
+            label="Grid that steps stand on"
+            of={GRIDS}
+            value={scale.grid}
+            onchoose={(grid) => bench.commit(recipe({ grid }))}
+          />
+          px
         </div>
         <NumberField
           label="On phones"

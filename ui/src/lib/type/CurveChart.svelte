@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import NumberChoice from '$lib/ui/NumberChoice.svelte';
 
   /**
    * Line height or letter spacing over the size of text: a curve with two ends to take hold of, and every style where it
@@ -143,16 +144,14 @@
     {#if curve.set}
       <span>{points.length - beside.length} on it{beside.length ? `, ${beside.length} beside` : ''}</span>
       {#if curve.part === 'lineHeight'}
-        <span class="flex w-full items-center gap-1" role="radiogroup" aria-label="Grid that lines stand on">
+        <span class="flex w-full items-center gap-1">
           lines on steps of
-          {#each GRIDS as grid (grid)}
-            <button
-              class="h-6 min-w-6 rounded-sm px-1 {curve.gridPx === grid ? 'bg-chosen font-semibold text-text' : 'hover:text-text'}"
-              role="radio"
-              aria-checked={curve.gridPx === grid}
-              onclick={() => bench.commit(edit({ ...curve, gridPx: grid }))}>{grid || 'any'}</button
-            >
-          {/each}
+          <NumberChoice
+            label="Grid that lines stand on"
+            of={GRIDS}
+            value={curve.gridPx}
+            onchoose={(gridPx) => bench.commit(edit({ ...curve, gridPx }))}
+          />
           px
         </span>
       {/if}

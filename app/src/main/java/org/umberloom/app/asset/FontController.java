@@ -68,13 +68,7 @@ class FontController {
     /** Names of the families that have every character of a text upright. */
     @GetMapping("/api/fonts/covering")
     List<String> covering(@RequestParam @Size(max = 2000) String text) {
-        FontFiles files = shelf.atHand();
-        return files.catalog().families().stream()
-                .map(FontCatalog.Family::name)
-                .filter(name -> files.coverage(List.of(name))
-                        .filter(has -> text.codePoints().allMatch(has::get))
-                        .isPresent())
-                .toList();
+        return shelf.atHand().covering(text);
     }
 
     /** The faces of those that people brought. */

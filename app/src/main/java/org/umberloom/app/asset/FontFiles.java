@@ -146,6 +146,16 @@ public final class FontFiles implements Families {
                 .map(family -> known.coverage.computeIfAbsent(family, this::covered));
     }
 
+    /** Names of the families that have every character of a text upright. */
+    List<String> covering(String text) {
+        return catalog.families().stream()
+                .map(FontCatalog.Family::name)
+                .filter(name -> coverage(List.of(name))
+                        .filter(has -> text.codePoints().allMatch(has::get))
+                        .isPresent())
+                .toList();
+    }
+
     private BitSet covered(FontCatalog.Family family) {
         BitSet all = new BitSet();
         for (FontCatalog.FontPart part : family.files())

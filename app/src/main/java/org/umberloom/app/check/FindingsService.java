@@ -3,14 +3,13 @@ package org.umberloom.app.check;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
@@ -35,6 +34,7 @@ import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 
 /** Every check of a theme and of the sites that wear it, in one list. */
@@ -75,7 +75,26 @@ class FindingsService {
             String siteName,
             String page,
             String pageTitle,
-            Acceptance accepted) {}
+            Acceptance accepted) {
+        private FindingEntry accepted(Acceptance acceptance) {
+            return new FindingEntry(
+                    id,
+                    kind,
+                    weight,
+                    path,
+                    message,
+                    remedy,
+                    fixes,
+                    combo,
+                    part,
+                    surface,
+                    site,
+                    siteName,
+                    page,
+                    pageTitle,
+                    acceptance);
+        }
+    }
 
     /** @param sites that were looked at @param more sites that were not */
     record FindingsReport(String theme, int revision, List<FindingEntry> entries, int sites, int more) {}
@@ -97,18 +116,19 @@ class FindingsService {
 
     FindingsReport of(long theme) {
         Draft draft = drafts.newest(theme);
-        Map<String, Acceptance> acceptances = accepted.all(theme).stream()
-                .collect(Collectors.toMap(
-                        AcceptedMapper.Row::finding,
-                        row -> new Acceptance(row.reason(), row.acceptedBy(), row.acceptedAt() + "Z")));
         List<FindingEntry> entries = new ArrayList<>();
-        for (Finding finding : ofTheme(draft)) entries.add(entry(finding));
+        for (Finding finding : ofTheme(draft.theme())) entries.add(entry(finding));
         List<Site> wearing =
                 sites.all().stream().filter(site -> site.themeId() == theme).toList();
         for (Site site : wearing.stream().limit(MOST_SITES).toList()) ofSite(site, entries);
+        // What holds in several combinations is told once.
         Map<String, FindingEntry> each = new LinkedHashMap<>();
-        for (FindingEntry entry : entries)
-            each.putIfAbsent(entry.id, with(entry, acceptances.getOrDefault(entry.id, Acceptance.NONE)));
+        entries.forEach(entry -> each.putIfAbsent(entry.id, entry));
+        for (AcceptedMapper.Row row : accepted.all(theme))
+            each.computeIfPresent(
+                    row.finding(),
+                    (id, entry) ->
+                            entry.accepted(new Acceptance(row.reason(), row.acceptedBy(), row.acceptedAt() + "Z")));
         return new FindingsReport(
                 draft.theme().name(),
                 draft.revision(),
@@ -120,24 +140,21 @@ class FindingsService {
                 Math.max(0, wearing.size() - MOST_SITES));
     }
 
-    /** In every combination up to a number of them; what holds in several is told once. */
-    private Set<Finding> ofTheme(Draft draft) {
-        Map<String, Finding> each = new LinkedHashMap<>();
-        for (Combination combination : draft.theme().combinations(MOST_COMBINATIONS)) {
-            Combos combos = Combos.of(
-                    draft.theme(),
+    /** In every combination, up to a number of them; each is resolved once, though several look at it. */
+    private List<Finding> ofTheme(ThemeDocument theme) {
+        Map<Combination, ThemeGraph> graphs = new HashMap<>();
+        List<Finding> findings = new ArrayList<>();
+        for (Combination combination : theme.combinations(MOST_COMBINATIONS))
+            findings.addAll(ThemeViews.found(Combos.of(
+                    theme,
                     combination,
                     List.of(combination),
                     Pictures.NONE,
                     fonts.atHand(),
-                    one -> ThemeGraph.of(draft.theme(), one),
-                    Map.of());
-            for (Finding finding : ThemeViews.found(combos))
-                each.putIfAbsent(finding.code() + finding.path() + finding.message(), finding);
-        }
-        for (Finding finding : Tidiness.findings(draft.theme()))
-            each.putIfAbsent(finding.code() + finding.path() + finding.message(), finding);
-        return new LinkedHashSet<>(each.values());
+                    one -> graphs.computeIfAbsent(one, key -> ThemeGraph.of(theme, key)),
+                    Map.of())));
+        findings.addAll(Tidiness.findings(theme));
+        return findings;
     }
 
     private static FindingEntry entry(Finding finding) {
@@ -254,25 +271,6 @@ class FindingsService {
                 page.slug(),
                 page.title(),
                 Acceptance.NONE);
-    }
-
-    private static FindingEntry with(FindingEntry entry, Acceptance acceptance) {
-        return new FindingEntry(
-                entry.id,
-                entry.kind,
-                entry.weight,
-                entry.path,
-                entry.message,
-                entry.remedy,
-                entry.fixes,
-                entry.combo,
-                entry.part,
-                entry.surface,
-                entry.site,
-                entry.siteName,
-                entry.page,
-                entry.pageTitle,
-                acceptance);
     }
 
     /** @throws NoSuchElementException when there is no such finding now */

@@ -144,13 +144,15 @@ public final class ThemeViews {
         private static Instruments following(
                 Combos combos, Combos before, Instruments known, ColorView color, List<FindingView> findings) {
             boolean chosenAsBefore = combos.takeChoices(before);
-            boolean onlyColors = combos.standard().since(before.standard()).only(TokenType.COLOR, before.standard());
+            Resolution.Changes changes = combos.standard().since(before.standard());
+            boolean onlyColors = changes.only(TokenType.COLOR, before.standard());
             return new Instruments(
                     live(combos, resolution -> combos.properties(resolution, before)),
                     color,
                     onlyColors ? known.type : TypeView.of(combos),
                     onlyColors ? known.space : SpaceView.of(combos),
-                    ShapeView.of(combos),
+                    // A light can be moved without a shadow that changes: where nothing changed, it is looked at again.
+                    onlyColors && !changes.changed().isEmpty() ? known.shape : ShapeView.of(combos),
                     chosenAsBefore && combos.working().equals(before.working()) ? known.choices : choices(combos),
                     known.pairs,
                     findings);
@@ -224,8 +226,8 @@ public final class ThemeViews {
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
         all.addAll(resolution.findings());
         all.addAll(TypeChecks.findings(resolution, combos.families()));
-        all.addAll(
-                ShapeChecks.findings(combos.theme(), resolution, Choices.of(combos.theme(), resolution.combination())));
+        all.addAll(ShapeChecks.findings(
+                combos.theme(), resolution, Choices.values(combos.choices(resolution.combination()))));
         all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
         if (!combos.grounds().isEmpty())
             all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));

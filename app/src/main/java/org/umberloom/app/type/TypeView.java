@@ -371,8 +371,7 @@ public record TypeView(
 
     private static List<SizeView> sizes(TokenValue size) {
         return WINDOWS.stream()
-                .map(window -> new SizeView(
-                        window, size instanceof FluidValue fluid ? fluid.pxAt(window) : FluidValue.wide(size)))
+                .map(window -> new SizeView(window, FluidValue.pxAt(size, window)))
                 .toList();
     }
 }

@@ -3,9 +3,9 @@ package org.umberloom.core.check;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.contract.Contract;
@@ -27,6 +27,7 @@ import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.token.ValueText;
 
 /** Spaces, corners and the frame: what is off its scale, what does not fit, and what is too small or too much for a phone. */
 public final class ShapeChecks {
@@ -207,15 +208,9 @@ public final class ShapeChecks {
         return FluidValue.pxAt(length, PHONE);
     }
 
-    private static String said(String words, Object... numbers) {
-        Object[] rounded = new Object[numbers.length];
-        for (int i = 0; i < numbers.length; i++) {
-            double number = (Double) numbers[i];
-            double tenth = Math.round(number * 10) / 10.0;
-            rounded[i] = tenth == Math.rint(tenth)
-                    ? String.valueOf((long) tenth)
-                    : String.format(Locale.ROOT, "%.1f", tenth);
-        }
-        return String.format(Locale.ROOT, words, rounded);
+    private static String said(String words, Double... numbers) {
+        return String.format(
+                words,
+                Stream.of(numbers).map(number -> ValueText.number(number, 1)).toArray());
     }
 }

@@ -199,9 +199,7 @@ public final class TextCurves {
         return resolution
                 .value(path.dotted(), TypographyValue.class)
                 .map(TypographyValue::fontSize)
-                .flatMap(size -> size instanceof FluidValue fluid
-                        ? Optional.of(fluid.wide().toPx())
-                        : size instanceof DimensionValue fixed ? Optional.of(fixed.toPx()) : Optional.empty())
+                .map(FluidValue::wide)
                 .filter(px -> px > 0);
     }
 }
