@@ -3172,6 +3172,7 @@ export interface components {
             purpose: string;
             values: components["schemas"]["ChoiceValue"][];
             standard: string;
+            colors: string[];
             within: string;
             narrow: boolean;
         };

@@ -3,6 +3,7 @@
   import type { Schemas } from '$lib/api/client';
   import Compartment from '$lib/ui/Compartment.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
+  import ColorOfStyle from './ColorOfStyle.svelte';
   import MannerBar from './MannerBar.svelte';
   import MeasureGauge from './MeasureGauge.svelte';
   import StyleList from './StyleList.svelte';
@@ -112,6 +113,7 @@
           <WeightRow {bench} {style} weights={type?.weights ?? []} {styles} onset={(text) => set('fontWeight', text)} />
         {/if}
         <MannerBar {bench} {style} {reads} onset={set} ontry={(member, text) => bench.probe(edit(style, member, text))} />
+        <ColorOfStyle {bench} {style} />
         {#if style.measure.lines.length}<MeasureGauge {bench} {style} />{/if}
       </div>
     {/if}

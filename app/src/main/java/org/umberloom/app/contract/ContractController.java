@@ -39,6 +39,7 @@ class ContractController {
     record ChoiceValue(String value, String words, List<Double> spot) {}
 
     /**
+     * @param colors the text styles whose letters it colors
      * @param within what its region is moved within, as a selector; empty for the window
      * @param narrow whether it counts only where there is little room
      */
@@ -48,6 +49,7 @@ class ContractController {
             String purpose,
             List<ChoiceValue> values,
             String standard,
+            List<String> colors,
             String within,
             boolean narrow) {
         static ChoiceEntry of(Choice choice) {
@@ -65,6 +67,7 @@ class ContractController {
                     choice.purpose(),
                     values,
                     choice.standard(),
+                    choice.colors(),
                     choice.moved().map(Choice.Moved::within).orElse(""),
                     onlyNarrow(choice));
         }

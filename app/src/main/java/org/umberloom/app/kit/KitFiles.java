@@ -17,6 +17,7 @@ import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
+import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -38,11 +39,13 @@ public class KitFiles {
     private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt");
 
     private final SiteService sites;
+    private final WornBySites worn;
     private final FontFaces fonts;
     private final FontShelf shelf;
     private final PictureStore grounds;
 
-    KitFiles(SiteService sites, FontFaces fonts, FontShelf shelf, PictureStore grounds) {
+    KitFiles(SiteService sites, WornBySites worn, FontFaces fonts, FontShelf shelf, PictureStore grounds) {
+        this.worn = worn;
         this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
@@ -138,7 +141,7 @@ public class KitFiles {
 
     /** A theme as the one site wears it, where there is one. */
     ThemeDocument worn(ThemeDocument theme, List<Site> shown) {
-        return alone(shown).map(site -> theme.worn(site.written())).orElse(theme);
+        return alone(shown).map(site -> worn.of(theme, site.written())).orElse(theme);
     }
 
     /** Families whose files may not travel, each with what pages show in its place, in a sentence. */
@@ -159,11 +162,12 @@ public class KitFiles {
             StringBuilder licenses) {
         String folder = PAGES + site.slug() + "/";
         SiteDocument whole = sites.document(site);
-        ThemeDocument worn = theme.worn(whole.written());
+        ThemeDocument dressed = worn.of(theme, whole.written());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
-            whole.plate().iconOn(document, Choices.of(worn, worn.defaults().at(page.scopes(site.slug()))));
+            whole.plate()
+                    .iconOn(document, Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug()))));
             pages.put(folder + page.slug() + ".html", document);
         }
         Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();

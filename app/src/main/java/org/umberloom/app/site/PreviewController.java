@@ -55,6 +55,7 @@ class PreviewController {
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
     private final DraftService drafts;
+    private final WornBySites worn;
     private final FontFaces fonts;
     private final GroundPictures grounds;
     private final PictureStore pictures;
@@ -63,6 +64,7 @@ class PreviewController {
             SiteService sites,
             SiteDrafts siteDrafts,
             DraftService drafts,
+            WornBySites worn,
             FontFaces fonts,
             GroundPictures grounds,
             PictureStore pictures) {
@@ -71,6 +73,7 @@ class PreviewController {
         this.pictures = pictures;
         this.sites = sites;
         this.drafts = drafts;
+        this.worn = worn;
         this.fonts = fonts;
     }
 
@@ -105,29 +108,29 @@ class PreviewController {
             @ParameterObject As as) {
         ThemeDocument stood = drafts.stateAt(theme, revision(theme, state));
         boolean builtIn = Specimens.isOne(site);
-        ThemeDocument worn = stood;
+        ThemeDocument dressed = stood;
         Page shown;
         if (builtIn)
             shown = site.equals(Specimens.PARTS) ? Specimens.part(page, as.surface()) : Specimens.page(stood, page);
         else {
             SiteDocument document = siteDrafts.newest(site).site();
-            worn = stood.worn(document.written());
+            dressed = worn.of(stood, document.written());
             shown = Page.of(
                     as.without().isEmpty()
                             ? document.page(page)
                             : returned(document, page, Set.of(as.without().split(","))));
         }
         Document document = shown.document();
-        Combination combination = looked(worn, combo, site).at(shown.scopes(site));
+        Combination combination = looked(dressed, combo, site).at(shown.scopes(site));
         Element root = document.selectFirst("html");
         if (!builtIn) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
-        Map<String, String> chosen = Choices.of(worn, combination);
+        Map<String, String> chosen = Choices.of(dressed, combination);
         Stylesheet.choosing(chosen, Map.of()).forEach(root::attr);
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
-            chooseAtSpots(document, worn, combination, draft.places(), page);
+            chooseAtSpots(document, dressed, combination, draft.places(), page);
             draft.site().plate().iconOn(document, chosen);
         }
         String choice = as.choice();
@@ -225,7 +228,7 @@ class PreviewController {
             tag += without.isEmpty() ? "" : "-" + Integer.toHexString(without.hashCode());
             tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "");
             if (still) {
-                document = document.worn(draft.site().written());
+                document = worn.of(document, draft.site().written());
                 usage = usage.in(draft.places());
             }
         }

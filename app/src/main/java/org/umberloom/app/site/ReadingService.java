@@ -59,9 +59,11 @@ public class ReadingService {
 
     private final SiteDrafts drafts;
     private final DraftService themes;
+    private final WornBySites worn;
     private final FontShelf fonts;
 
-    ReadingService(SiteDrafts drafts, DraftService themes, FontShelf fonts) {
+    ReadingService(SiteDrafts drafts, DraftService themes, WornBySites worn, FontShelf fonts) {
+        this.worn = worn;
         this.drafts = drafts;
         this.themes = themes;
         this.fonts = fonts;
@@ -70,8 +72,8 @@ public class ReadingService {
     public SiteReading of(String slug) {
         SiteDraft draft = drafts.newest(slug);
         SiteDocument site = draft.site();
-        ThemeDocument worn = themes.newest(draft.themeId()).theme().worn(site.written());
-        Combination look = ClothService.combination(worn, site);
+        ThemeDocument dressed = worn.of(themes.newest(draft.themeId()).theme(), site.written());
+        Combination look = ClothService.combination(dressed, site);
         FontFiles files = fonts.atHand();
         Map<Combination, Worn> known = new HashMap<>();
         Map<String, Optional<Advances>> advances = new HashMap<>();
@@ -79,12 +81,12 @@ public class ReadingService {
         Map<String, Map<String, BitSet>> lacking = new LinkedHashMap<>();
         for (SitePage page : site.pages()) {
             Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
-            Worn at = known.computeIfAbsent(there.completedFor(worn), one -> Worn.of(Resolution.of(worn, one)));
-            TextBlocks text = TextBlocks.of(page.html(), Choices.of(worn, there));
+            Worn at = known.computeIfAbsent(there.completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one)));
+            TextBlocks text = TextBlocks.of(page.html(), Choices.of(dressed, there));
             for (TextBlocks.Block block : text.blocks()) {
                 Worn around = reaching(draft.places(), page, block)
                         .map(scopes -> known.computeIfAbsent(
-                                look.at(scopes).completedFor(worn), one -> Worn.of(Resolution.of(worn, one))))
+                                look.at(scopes).completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one))))
                         .orElse(at);
                 TypographyValue style = style(around, block.style());
                 Optional<Advances> letters = advances.computeIfAbsent(

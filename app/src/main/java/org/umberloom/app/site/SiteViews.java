@@ -114,8 +114,10 @@ class SiteViews {
     private final SiteService sites;
     private final SiteMapper mapper;
     private final DraftService themes;
+    private final WornBySites worn;
 
-    SiteViews(SiteDrafts drafts, SiteService sites, SiteMapper mapper, DraftService themes) {
+    SiteViews(SiteDrafts drafts, SiteService sites, SiteMapper mapper, DraftService themes, WornBySites worn) {
+        this.worn = worn;
         this.drafts = drafts;
         this.sites = sites;
         this.mapper = mapper;
@@ -183,14 +185,14 @@ class SiteViews {
     /** Everything that the site writes itself, from wide to narrow. */
     private List<WholePlace> places(SiteDraft draft, ThemeDocument theme, Combination look) {
         SiteDocument site = draft.site();
-        ThemeDocument worn = theme.worn(site.written());
+        ThemeDocument dressed = worn.of(theme, site.written());
         List<WholePlace> places = new ArrayList<>();
         site.written().forEach((place, tokens) -> {
             Combination around = look.where(place.under().<Place>map(in -> in).orElse(Place.set("")))
                     .unscoped();
             Resolution without = Resolution.of(theme, around.completedFor(theme));
             Worn standing = Worn.of(without);
-            Resolution here = Resolution.of(worn, around.at(place.scope()).completedFor(worn));
+            Resolution here = Resolution.of(dressed, around.at(place.scope()).completedFor(dressed));
             List<OwnView> own = new ArrayList<>();
             tokens.forEachToken((path, token, type) -> {
                 if (RoleGroups.grows(tokens, path)) return;
@@ -207,7 +209,7 @@ class SiteViews {
             tokens.group(TokenPath.of(Choices.GROUP))
                     .ifPresent(group -> group.children().forEach((name, node) -> Optional.ofNullable(
                                     Contract.standard().choices().get(name))
-                            .flatMap(choice -> Choices.at(worn, place, choice))
+                            .flatMap(choice -> Choices.at(dressed, place, choice))
                             .ifPresent(value -> own.add(new OwnView(
                                     Choices.path(name).dotted(),
                                     RoleGroups.CHOICE,
@@ -254,17 +256,18 @@ class SiteViews {
     /** The strays of one site, each matched to what its theme says there. */
     List<StrayView> strays(SiteDraft draft, ThemeDocument theme) {
         SiteDocument site = draft.site();
-        ThemeDocument worn = theme.worn(site.written());
+        ThemeDocument dressed = worn.of(theme, site.written());
         Combination look = ClothService.combination(theme, site);
         Map<List<Scope>, Worn> known = new HashMap<>();
         List<StrayView> views = new ArrayList<>();
         for (Strays.Stray stray : Strays.in(site)) {
             SitePage page = site.page(stray.page());
-            List<Scope> reaching =
-                    page.reaching(site.slug()).stream().filter(worn::writesAt).toList();
+            List<Scope> reaching = page.reaching(site.slug()).stream()
+                    .filter(dressed::writesAt)
+                    .toList();
             Worn there = known.computeIfAbsent(
                     reaching,
-                    scopes -> Worn.of(Resolution.of(worn, look.at(scopes).completedFor(worn))));
+                    scopes -> Worn.of(Resolution.of(dressed, look.at(scopes).completedFor(dressed))));
             views.add(view(site, page, stray, there));
         }
         return views;

@@ -46,10 +46,12 @@ class SitesOnTheBench implements WornSites {
 
     private final SiteDrafts drafts;
     private final SiteMapper mapper;
+    private final WornBySites worn;
     private final Cache<Key, Kept> laid =
             Caffeine.newBuilder().maximumSize(MOST_AT_HAND).build();
 
-    SitesOnTheBench(SiteDrafts drafts, SiteMapper mapper) {
+    SitesOnTheBench(SiteDrafts drafts, SiteMapper mapper, WornBySites worn) {
+        this.worn = worn;
         this.mapper = mapper;
         this.drafts = drafts;
     }
@@ -81,9 +83,9 @@ class SitesOnTheBench implements WornSites {
             written.putAll(site.site().written());
             places.put(slug, with(site, unnamed));
         });
-        Worn worn = new Worn(draft.theme().worn(written), places);
-        laid.put(key, new Kept(draft.theme(), worn));
-        return worn;
+        Worn dressed = new Worn(worn.of(draft.theme(), written), places);
+        laid.put(key, new Kept(draft.theme(), dressed));
+        return dressed;
     }
 
     /** Sites that are gone meanwhile have nothing to say. */

@@ -2,6 +2,7 @@ package org.umberloom.app.site;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.mock;
 
 import java.time.Clock;
 import java.util.ArrayList;
@@ -128,7 +129,7 @@ class SitesInTheDatabaseTest {
 
     @Test
     void aBenchThatWritesOverAValueOfSomebodyElseIsTold() {
-        SitesOnTheBench bench = new SitesOnTheBench(drafts, sites);
+        SitesOnTheBench bench = new SitesOnTheBench(drafts, sites, mock(WornBySites.class));
         ThemeDocument bare = Starter.ALL.get(0).theme("T");
         Place.InScope place = Place.scope(Scope.site(slug));
         TokenPath link = TokenPath.of("surface.page.link");

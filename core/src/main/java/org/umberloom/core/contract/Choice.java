@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param values   what can be chosen, each with what it looks like in a few words
  * @param standard what is chosen where nobody chose
  * @param dark     the same in the dark
+ * @param colors   the text styles whose letters it colors, such as {@code type.lead}; its values are a surface's roles then
  * @param moved    where its region stands at values, where moving the region about is what is chosen
  */
 public record Choice(
@@ -22,6 +23,7 @@ public record Choice(
         Map<String, String> values,
         String standard,
         String dark,
+        List<String> colors,
         Optional<Moved> moved) {
     /**
      * Spots that a region is moved to.
@@ -36,6 +38,7 @@ public record Choice(
     }
 
     public Choice {
+        colors = List.copyOf(colors);
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
         if (moved.isPresent()
                 && !values.keySet().containsAll(moved.get().spots().keySet()))

@@ -171,6 +171,9 @@ final class PartFolders {
                 values,
                 standard,
                 Json.string(name, choice.getOrDefault("dark", standard)),
+                Json.list(name, choice.getOrDefault("colors", List.of())).stream()
+                        .map(String.class::cast)
+                        .toList(),
                 Optional.ofNullable(choice.get("moved")).map(moved -> moved(name, Json.object(name, moved))));
     }
 

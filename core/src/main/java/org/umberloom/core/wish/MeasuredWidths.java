@@ -1,6 +1,7 @@
 package org.umberloom.core.wish;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -78,6 +79,15 @@ public final class MeasuredWidths {
                                 .ifPresent(value -> edits.add(new Edit.SetValue(place, path, value)));
                 }));
         return edits;
+    }
+
+    /** A theme in which such widths at some places hold as many characters as they say. @param families whose letters are known */
+    public static ThemeDocument followed(ThemeDocument theme, Collection<? extends Place> places, Families families) {
+        ThemeDocument followed = theme;
+        for (Place place : places)
+            for (Edit edit : at(place, theme, theme, families))
+                followed = edit.applyTo(followed).theme();
+        return followed;
     }
 
     private static boolean setByHand(Place place, TokenPath path, Token now, ThemeDocument before) {

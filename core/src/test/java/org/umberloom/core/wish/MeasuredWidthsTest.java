@@ -4,18 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.Group;
+import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 
@@ -80,6 +85,20 @@ class MeasuredWidthsTest {
         assertThat(px(after(measured(), member("fontSize", "18px")))).isEqualTo(66 * 0.5 * 18);
         assertThat(px(after(measured(), member("letterSpacing", "1px")))).isEqualTo(66 * (0.5 * 20 + 1));
         assertThat(px(after(measured(), member("fontFamily", "Wide, serif")))).isEqualTo(66 * 0.6 * 20);
+    }
+
+    /** What a site wrote in characters when the text was 18 px, under a theme whose text is 20 px now. */
+    @Test
+    void aSitesOwnWidthFollowsTheThemeThatItWears() {
+        Place.InScope site = Place.scope(Scope.site("galley"));
+        Group written = Group.EMPTY.with(
+                TEXT, new Token(DimensionValue.px(50 * 0.5 * 18), MeasuredWidths.saying(Meta.NONE, 50)));
+        ThemeDocument theme = after(THEME, member("fontSize", "20px"));
+        ThemeDocument worn = MeasuredWidths.followed(theme.worn(Map.of(site, written)), Set.of(site), LETTERS);
+        Resolution there = Resolution.of(worn, worn.defaults().at(site.scope()));
+        assertThat(((DimensionValue) there.find("width.text").orElseThrow().value()).toPx())
+                .isEqualTo(50 * 0.5 * 20);
+        assertThat(px(worn)).as("the theme's own").isEqualTo(px(theme));
     }
 
     @Test
