@@ -3195,6 +3195,8 @@ export interface components {
             type: string;
             space: string;
             width: string;
+            attribute: string;
+            value: string;
             roles: string[];
         };
         PartEntry: {

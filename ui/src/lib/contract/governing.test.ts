@@ -9,6 +9,8 @@ const rule = (selector: string, rank: number, of: Partial<Record<'color' | 'type
   type: '',
   space: '',
   width: '',
+  attribute: '',
+  value: '',
   ...of,
   roles: Object.values(of)
 });
@@ -16,7 +18,9 @@ const governing = new Governing([
   rule('body', 1, { color: 'surface.ground', type: 'type.body' }),
   rule('p', 2, { space: 'gap.flow', width: 'width.text' }),
   rule('a', 2, { color: 'surface.link' }),
-  rule('nav a', 3, { color: 'surface.text' })
+  rule('nav a', 3, { color: 'surface.text' }),
+  rule('h1', 2, { color: 'surface.heading' }),
+  { ...rule('h1', 9, { color: 'surface.muted' }), attribute: 'data-choice-heading-color', value: 'muted' }
 ]);
 
 function element(html: string, selector: string): Element {
@@ -38,4 +42,15 @@ test('what an element says nothing of comes from around it', () => {
 test('a role knows the selectors that read it', () => {
   expect(governing.selectorsOf('surface.link')).toEqual(['a']);
   expect(governing.selectorsOf('surface.none')).toEqual([]);
+});
+
+test('a rule of a value governs where that is chosen', () => {
+  const muted = '<div data-choice-heading-color="muted"><h1>x</h1></div>';
+  expect(said(element('<h1>x</h1>', 'h1')).color).toBe('surface.heading');
+  expect(said(element(muted, 'h1')).color).toBe('surface.muted');
+  expect(said(element(`<div data-choice-heading-color="muted"><h1 data-choice-heading-color="heading">x</h1></div>`, 'h1')).color).toBe(
+    'surface.heading'
+  );
+  element(muted, 'h1');
+  expect(document.querySelectorAll(governing.selectorsOf('surface.muted')[0]!)).toHaveLength(1);
 });

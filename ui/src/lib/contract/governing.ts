@@ -11,8 +11,7 @@ export class Governing {
 
   constructor(rules: Schemas['GoverningView'][]) {
     this.#rules = [...rules].sort((a, b) => b.rank - a.rank);
-    for (const rule of rules)
-      for (const role of rule.roles) this.#selectors.set(role, [...(this.#selectors.get(role) ?? []), rule.selector]);
+    for (const rule of rules) for (const role of rule.roles) this.#selectors.set(role, [...(this.#selectors.get(role) ?? []), where(rule)]);
   }
 
   /** The roles of an element, each from the nearest element around it that a rule gives one. */
@@ -20,7 +19,7 @@ export class Governing {
     return KINDS.flatMap((kind) => {
       for (let element: Element | null = target; element; element = element.parentElement) {
         const matched: Element = element;
-        const rule = this.#rules.find((one) => one[kind] !== '' && matched.matches(one.selector));
+        const rule = this.#rules.find((one) => one[kind] !== '' && matched.matches(one.selector) && holds(one, matched));
         if (rule) return [{ kind, path: rule[kind] }];
       }
       return [];
@@ -32,3 +31,11 @@ export class Governing {
     return this.#selectors.get(role) ?? [];
   }
 }
+
+/** Whether what a rule belongs to is chosen there. */
+function holds({ attribute, value }: Schemas['GoverningView'], element: Element): boolean {
+  return attribute === '' || element.closest(`[${attribute}]`)?.getAttribute(attribute) === value;
+}
+
+const where = ({ selector, attribute, value }: Schemas['GoverningView']) =>
+  attribute === '' ? selector : `${selector}:where([${attribute}="${value}"], [${attribute}="${value}"] *)`;

@@ -17,7 +17,7 @@
   <div class="mt-1 flex items-stretch gap-1" role="radiogroup" aria-label={choice.purpose}>
     {#each choice.values as value (value.value)}
       <button
-        class="flex min-w-0 grow flex-col overflow-hidden rounded-sm border text-left {value.value === chosen
+        class="flex min-w-0 grow basis-0 flex-col overflow-hidden rounded-sm border text-left {value.value === chosen
           ? 'border-accent bg-chosen'
           : 'border-border hover:border-ink'}"
         role="radio"

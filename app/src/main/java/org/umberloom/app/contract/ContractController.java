@@ -12,6 +12,7 @@ import org.umberloom.core.contract.Governing;
 import org.umberloom.core.contract.Part;
 import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.contract.Role;
+import org.umberloom.core.css.Stylesheet;
 
 /** What pages read from a theme: roles, choices, and what each rule takes; the same for every theme. */
 @RestController
@@ -84,9 +85,21 @@ class ContractController {
                         .allMatch(rule -> rule.rule().within().stream().anyMatch(at -> at.contains("max-width")));
     }
 
-    /** @param rank of two that match an element, the higher wins */
+    /**
+     * @param rank      of two that match an element, the higher wins
+     * @param attribute where it holds only at a value of a choice, says which is chosen, on the element or the nearest around it
+     * @param value     of that
+     */
     record GoverningView(
-            String selector, long rank, String color, String type, String space, String width, List<String> roles) {
+            String selector,
+            long rank,
+            String color,
+            String type,
+            String space,
+            String width,
+            String attribute,
+            String value,
+            List<String> roles) {
         static GoverningView of(Governing one) {
             return new GoverningView(
                     one.selector(),
@@ -95,6 +108,10 @@ class ContractController {
                     one.type(),
                     one.space(),
                     one.width(),
+                    one.chosen()
+                            .map(chosen -> Stylesheet.choiceAttribute(chosen.choice()))
+                            .orElse(""),
+                    one.chosen().map(PartRule.Chosen::value).orElse(""),
                     one.roles().stream().sorted().toList());
         }
     }

@@ -15,10 +15,18 @@ import org.umberloom.core.token.TokenType;
  * @param selector matches elements at rest
  * @param rank     of two that match an element, the higher wins
  * @param color    the role that a person means who points at its color; empty where the rule has none, and so for the others
+ * @param chosen   the value of a choice that it holds at; none for one that always holds
  * @param roles    everything that it reads, in its general form: {@code surface.text}, {@code type.h1}
  */
 public record Governing(
-        String selector, long rank, String color, String type, String space, String width, Set<String> roles) {
+        String selector,
+        long rank,
+        String color,
+        String type,
+        String space,
+        String width,
+        Optional<PartRule.Chosen> chosen,
+        Set<String> roles) {
     /** One for each selector of every rule that holds for the elements themselves. */
     public static List<Governing> all(Contract contract) {
         List<Governing> all = new ArrayList<>();
@@ -40,6 +48,7 @@ public record Governing(
                             type,
                             first(rule.readings(), "gap.").orElse(""),
                             first(rule.readings(), "width.").orElse(""),
+                            rule.choice(),
                             roles));
         }
         return List.copyOf(all);
