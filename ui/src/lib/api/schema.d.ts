@@ -132,6 +132,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pictures/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["describe"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/{name}/instead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["instead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages/{page}": {
         parameters: {
             query?: never;
@@ -523,9 +555,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["shelf"];
         put?: never;
         post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/pictures/placeholders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["placeholder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -765,7 +813,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove"];
+        post: operations["remove_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -990,7 +1038,7 @@ export interface paths {
         get: operations["content"];
         put?: never;
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1710,7 +1758,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1777,6 +1825,18 @@ export interface components {
             base: number;
             everywhere: boolean;
             kinds: string[];
+        };
+        PictureSaid: {
+            license: string;
+            source: string;
+            alt: string;
+            /** Format: double */
+            focalX: number;
+            /** Format: double */
+            focalY: number;
+        };
+        PictureInstead: {
+            name: string;
         };
         Described: {
             /** Format: int32 */
@@ -2396,6 +2456,12 @@ export interface components {
         PictureNamed: {
             name: string;
         };
+        PlaceholderWanted: {
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+        };
         NewPage: {
             /** Format: int32 */
             base: number;
@@ -2905,6 +2971,30 @@ export interface components {
             aim: number;
             /** Format: int32 */
             most: number;
+        };
+        ShelvedPicture: {
+            name: string;
+            mediaType: string;
+            license: string;
+            source: string;
+            alt: string;
+            /** Format: double */
+            focalX: number;
+            /** Format: double */
+            focalY: number;
+            placeholder: boolean;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: int64 */
+            bytes: number;
+            sizes: number[];
+            used: components["schemas"]["UsedView"][];
+        };
+        UsedView: {
+            page: string;
+            words: string;
         };
         BlockView: {
             /** Format: int32 */
@@ -4142,6 +4232,79 @@ export interface operations {
             };
         };
     };
+    describe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    instead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureInstead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
     page: {
         parameters: {
             query?: never;
@@ -4876,6 +5039,28 @@ export interface operations {
             };
         };
     };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelvedPicture"][];
+                };
+            };
+        };
+    };
     addPicture: {
         parameters: {
             query?: {
@@ -4893,6 +5078,32 @@ export interface operations {
                     /** Format: binary */
                     file: string;
                 };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PictureNamed"];
+                };
+            };
+        };
+    };
+    placeholder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceholderWanted"];
             };
         };
         responses: {
@@ -5324,7 +5535,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5480,6 +5691,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                theme: number;
                 site: string;
                 name: string;
             };
@@ -5703,7 +5915,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6703,7 +6915,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;

@@ -8,6 +8,7 @@
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
+  import PictureShelf from '$lib/site/PictureShelf.svelte';
   import PieceList from '$lib/site/PieceList.svelte';
   import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
@@ -347,6 +348,11 @@
             <button class="button" type="submit" disabled={!title.trim()}>Add the page</button>
           </form>
         </div>
+      </section>
+
+      <section class="mb-8" aria-labelledby="pictures">
+        <h2 class="font-display mb-1 text-xl text-heading" id="pictures">Pictures</h2>
+        <PictureShelf {slug} base={previews} onchange={() => void read()} />
       </section>
 
       <section class="mb-8" aria-labelledby="reading">

@@ -16,6 +16,7 @@ import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SitePictures;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.contract.Choices;
@@ -24,6 +25,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.OwnStyle;
@@ -40,12 +42,20 @@ public class KitFiles {
 
     private final SiteService sites;
     private final WornBySites worn;
+    private final SitePictures pictures;
     private final FontFaces fonts;
     private final FontShelf shelf;
     private final PictureStore grounds;
 
-    KitFiles(SiteService sites, WornBySites worn, FontFaces fonts, FontShelf shelf, PictureStore grounds) {
+    KitFiles(
+            SiteService sites,
+            SitePictures pictures,
+            WornBySites worn,
+            FontFaces fonts,
+            FontShelf shelf,
+            PictureStore grounds) {
         this.worn = worn;
+        this.pictures = pictures;
         this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
@@ -128,7 +138,7 @@ public class KitFiles {
                     .append(family.licenseFile())
                     .append("\n");
         }
-        leftOut(worn)
+        leftOut(worn, shown)
                 .forEach(said ->
                         licenses.append("Not in this kit: ").append(said).append("\n"));
         files.put("LICENSES.txt", bytes(licenses.toString()));
@@ -144,13 +154,30 @@ public class KitFiles {
         return alone(shown).map(site -> worn.of(theme, site.written())).orElse(theme);
     }
 
-    /** Families whose files may not travel, each with what pages show in its place, in a sentence. */
-    List<String> leftOut(ThemeDocument worn) {
+    /** What stays here, each with what pages show in its place, in a sentence: fonts that may not travel, and placeholders. */
+    List<String> leftOut(ThemeDocument worn, List<Site> shown) {
+        List<String> all = new ArrayList<>(fontsLeftOut(worn));
+        for (Site site : shown)
+            for (String placeholder : placeholders(site))
+                all.add(placeholder + " of " + site.name()
+                        + ". It only keeps the room of a picture that is still to come; "
+                        + "its pages go out without it.");
+        return all;
+    }
+
+    private List<String> fontsLeftOut(ThemeDocument worn) {
         return fonts.familiesOf(worn).stream()
                 .filter(family -> !family.travels())
                 .map(family -> family.name() + ". By its maker it " + family.rights()
                         + ", so pages show it where it is on the reader’s device, else " + family.generic() + ".")
                 .toList();
+    }
+
+    private Set<String> placeholders(Site site) {
+        return sites.pictures(site).stream()
+                .filter(org.umberloom.app.site.Picture::placeholder)
+                .map(org.umberloom.app.site.Picture::name)
+                .collect(Collectors.toSet());
     }
 
     /** A site's pages and pictures, with what makes it that site again where it is brought in. */
@@ -163,19 +190,29 @@ public class KitFiles {
         String folder = PAGES + site.slug() + "/";
         SiteDocument whole = sites.document(site);
         ThemeDocument dressed = worn.of(theme, whole.written());
+        Map<String, PagePictures.Known> known = pictures.known(site.id());
+        Set<String> placeholders = placeholders(site);
         for (Page page : sites.pages(site)) {
             Document document = page.document();
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
+            PagePictures.without(document, placeholders);
+            PagePictures.on(document, known);
             whole.plate()
                     .iconOn(document, Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug()))));
             pages.put(folder + page.slug() + ".html", document);
         }
         Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();
         for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
+            if (picture.placeholder()) continue;
             String name = folder + "pictures/" + picture.name();
             beside.put(name, picture.content());
-            licensed.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
-            licenses.append(name).append(": ").append(picture.license()).append("\n");
+            pictures.smaller(picture).forEach((size, file) -> beside.put(folder + "pictures/" + size, file));
+            licensed.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.facts()));
+            licenses.append(name)
+                    .append(": ")
+                    .append(picture.license().isEmpty() ? "not said" : picture.license())
+                    .append(picture.source().isEmpty() ? "" : ", " + picture.source())
+                    .append("\n");
         }
         beside.put(folder + SiteArchive.FILE, SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
     }

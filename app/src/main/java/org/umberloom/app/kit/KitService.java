@@ -93,7 +93,7 @@ class KitService {
                 views,
                 views.stream().mapToLong(FileView::bytes).sum(),
                 KitArchive.write(files).length,
-                kits.leftOut(kits.worn(draft.theme(), shown)));
+                kits.leftOut(kits.worn(draft.theme(), shown), shown));
     }
 
     /** The text of one file. */

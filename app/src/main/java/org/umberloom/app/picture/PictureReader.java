@@ -38,9 +38,10 @@ public class PictureReader {
      *
      * @param mediaType what it really is
      * @param content   what may be kept and served: the file itself, or a vector picture written anew
+     * @param width     px; 0 for a vector picture, and so for the height
      * @param pixels    as 0xAARRGGBB
      */
-    public record Seen(String mediaType, byte[] content, int[] pixels) {}
+    public record Seen(String mediaType, byte[] content, int width, int height, int[] pixels) {}
 
     /** @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile */
     public Seen read(byte[] content) {
@@ -56,7 +57,8 @@ public class PictureReader {
                         "This is not a picture that can be read here: it is neither JPEG, PNG, WebP nor SVG." + KEPT);
             try {
                 reader.setInput(in, true, true);
-                return new Seen(mediaType.get(), content, raster(reader));
+                int[] pixels = raster(reader);
+                return new Seen(mediaType.get(), content, reader.getWidth(0), reader.getHeight(0), pixels);
             } finally {
                 reader.dispose();
             }
@@ -107,7 +109,7 @@ public class PictureReader {
             throw new IllegalArgumentException("The vector picture has more than 4 MB." + KEPT);
         try {
             VectorPicture picture = VectorPicture.read(content);
-            return new Seen("image/svg+xml", picture.content(), picture.paints());
+            return new Seen("image/svg+xml", picture.content(), 0, 0, picture.paints());
         } catch (VectorPicture.Refused refused) {
             throw new IllegalArgumentException("The vector picture " + refused.getMessage() + "." + KEPT, refused);
         } catch (RuntimeException e) {

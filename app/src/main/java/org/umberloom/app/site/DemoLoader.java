@@ -23,12 +23,14 @@ import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePieces;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -123,10 +125,12 @@ class DemoLoader implements ApplicationRunner {
         List<Picture> pictures = new ArrayList<>();
         for (JsonNode picture : site.get("pictures")) {
             String name = picture.get("name").asString();
-            pictures.add(new Picture(
+            pictures.add(Picture.of(
                     name,
                     "image/svg+xml",
-                    picture.get("license").asString(),
+                    PictureFacts.of(name, json.convertValue(picture, new TypeReference<Map<String, Object>>() {})),
+                    0,
+                    0,
                     Files.readAllBytes(folder.resolve("pictures").resolve(name))));
         }
         String slug = site.get("slug").asString();

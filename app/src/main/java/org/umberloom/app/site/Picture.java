@@ -1,4 +1,40 @@
 package org.umberloom.app.site;
 
-/** A picture of a site, with the license it is used under. */
-public record Picture(String name, String mediaType, String license, byte[] content) {}
+import org.umberloom.core.site.PictureFacts;
+
+/**
+ * A picture of a site, with what is known of it.
+ *
+ * @param width px; 0 where it has no size of its own, and so for the height
+ */
+public record Picture(
+        String name,
+        String mediaType,
+        String license,
+        String source,
+        String alt,
+        double focalX,
+        double focalY,
+        boolean placeholder,
+        int width,
+        int height,
+        byte[] content) {
+    static Picture of(String name, String mediaType, PictureFacts facts, int width, int height, byte[] content) {
+        return new Picture(
+                name,
+                mediaType,
+                facts.license(),
+                facts.source(),
+                facts.alt(),
+                facts.focalX(),
+                facts.focalY(),
+                facts.placeholder(),
+                width,
+                height,
+                content);
+    }
+
+    public PictureFacts facts() {
+        return new PictureFacts(license, source, alt, focalX, focalY, placeholder);
+    }
+}

@@ -26,6 +26,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.HandValues;
+import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
@@ -56,6 +57,7 @@ class PreviewController {
     private final SiteDrafts siteDrafts;
     private final DraftService drafts;
     private final WornBySites worn;
+    private final SitePictures shelf;
     private final FontFaces fonts;
     private final GroundPictures grounds;
     private final PictureStore pictures;
@@ -65,6 +67,7 @@ class PreviewController {
             SiteDrafts siteDrafts,
             DraftService drafts,
             WornBySites worn,
+            SitePictures shelf,
             FontFaces fonts,
             GroundPictures grounds,
             PictureStore pictures) {
@@ -74,6 +77,7 @@ class PreviewController {
         this.sites = sites;
         this.drafts = drafts;
         this.worn = worn;
+        this.shelf = shelf;
         this.fonts = fonts;
     }
 
@@ -132,6 +136,7 @@ class PreviewController {
             SiteDraft draft = siteDrafts.newest(site);
             chooseAtSpots(document, dressed, combination, draft.places(), page);
             draft.site().plate().iconOn(document, chosen);
+            PagePictures.on(document, shelf.known(draft.id()));
         }
         String choice = as.choice();
         int colon = choice.indexOf(':');
@@ -272,11 +277,15 @@ class PreviewController {
     }
 
     @GetMapping("/pictures/{name}")
-    ResponseEntity<byte[]> picture(@PathVariable String site, @PathVariable String name) {
-        Picture picture = sites.picture(site, name);
+    ResponseEntity<byte[]> picture(@PathVariable long theme, @PathVariable String site, @PathVariable String name) {
+        Picture picture = shelf.shown(site, name, drafts.newest(theme).theme());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(picture.mediaType()))
-                .cacheControl(CacheControl.maxAge(java.time.Duration.ofHours(1)).cachePrivate())
+                .cacheControl(
+                        picture.placeholder()
+                                ? CacheControl.noCache()
+                                : CacheControl.maxAge(java.time.Duration.ofHours(1))
+                                        .cachePrivate())
                 .header("Content-Security-Policy", Uploads.PICTURE_POLICY)
                 .body(picture.content());
     }

@@ -10,6 +10,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.umberloom.core.site.PictureFacts;
 
 @Mapper
 interface SiteMapper {
@@ -151,11 +152,40 @@ interface SiteMapper {
     @Delete("delete from site where id = #{id}")
     void remove(long id);
 
-    @Select("select name, media_type, license, content from picture where site_id = #{siteId} order by name")
+    @Select("select name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, height, content "
+            + "from picture where site_id = #{siteId} order by name")
     List<Picture> pictures(long siteId);
 
-    @Select("select p.name, p.media_type, p.license, p.content from picture p join site s on s.id = p.site_id "
-            + "where s.slug = #{site} and p.name = #{name}")
+    /** Without what they show: their lengths in its place. */
+    @Select("select name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, height, "
+            + "length(content) as bytes from picture where site_id = #{siteId} order by name")
+    List<PictureRow> pictureRows(long siteId);
+
+    /** A picture without what it shows. */
+    record PictureRow(
+            String name,
+            String mediaType,
+            String license,
+            String source,
+            String alt,
+            double focalX,
+            double focalY,
+            boolean placeholder,
+            int width,
+            int height,
+            long bytes) {}
+
+    @Update("update picture set license = #{facts.license}, source = #{facts.source}, alt = #{facts.alt}, "
+            + "focal_x = #{facts.focalX}, focal_y = #{facts.focalY} where site_id = #{siteId} and name = #{name}")
+    int describePicture(long siteId, String name, PictureFacts facts);
+
+    @Delete("delete from picture where site_id = #{siteId} and name = #{name}")
+    int removePicture(long siteId, String name);
+
+    @Select(
+            "select p.name, p.media_type, p.license, p.source, p.alt, p.focal_x, p.focal_y, p.placeholder, p.width, p.height, "
+                    + "p.content from picture p join site s on s.id = p.site_id "
+                    + "where s.slug = #{site} and p.name = #{name}")
     Optional<Picture> picture(String site, String name);
 
     @Select("select name from picture where site_id = #{siteId} order by name")
@@ -164,7 +194,9 @@ interface SiteMapper {
     @Insert("insert into site (slug, name, theme_id) values (#{slug}, #{name}, #{themeId})")
     void addSite(String slug, String name, long themeId);
 
-    @Insert("insert into picture (site_id, name, media_type, license, content) "
-            + "values (#{siteId}, #{name}, #{mediaType}, #{license}, #{content})")
-    void addPicture(long siteId, String name, String mediaType, String license, byte[] content);
+    @Insert(
+            "insert into picture (site_id, name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, "
+                    + "height, content) values (#{siteId}, #{one.name}, #{one.mediaType}, #{one.license}, #{one.source}, #{one.alt}, "
+                    + "#{one.focalX}, #{one.focalY}, #{one.placeholder}, #{one.width}, #{one.height}, #{one.content})")
+    void addPicture(long siteId, Picture one);
 }

@@ -88,7 +88,7 @@ public class SiteService implements PageKinds {
     public Map<String, byte[]> files(Site site) {
         Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
         for (Picture picture : pictures(site))
-            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.license()));
+            pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.facts()));
         return SiteArchive.write(document(site), pictures);
     }
 
@@ -96,7 +96,6 @@ public class SiteService implements PageKinds {
     @Transactional
     public void add(SiteDocument site, long themeId, List<Picture> pictures, Account by) {
         long id = drafts.create(site, themeId, "brought in", by).id();
-        for (Picture picture : pictures)
-            sites.addPicture(id, picture.name(), picture.mediaType(), picture.license(), picture.content());
+        for (Picture picture : pictures) sites.addPicture(id, picture);
     }
 }

@@ -13,7 +13,6 @@ import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
@@ -119,9 +118,7 @@ class SiteWork {
                 from.themeId(),
                 "copied from " + from.site().name(),
                 by);
-        sites.pictures(from.id())
-                .forEach(picture -> sites.addPicture(
-                        copy.id(), picture.name(), picture.mediaType(), picture.license(), picture.content()));
+        sites.pictures(from.id()).forEach(picture -> sites.addPicture(copy.id(), picture));
         return other;
     }
 
@@ -155,7 +152,15 @@ class SiteWork {
         reading.pictures().forEach((called, picture) -> {
             try {
                 PictureReader.Seen seen = reader.read(picture.content());
-                sites.addPicture(id, called, seen.mediaType(), picture.license(), seen.content());
+                sites.addPicture(
+                        id,
+                        Picture.of(
+                                called,
+                                seen.mediaType(),
+                                picture.facts(),
+                                seen.width(),
+                                seen.height(),
+                                seen.content()));
             } catch (IllegalArgumentException e) {
                 notes.add("The picture “" + called + "” was left out: " + e.getMessage());
             }
@@ -170,22 +175,6 @@ class SiteWork {
             if (!picture.isEmpty() && !known.contains(picture))
                 throw new IllegalArgumentException("This site has no picture “" + picture + "”. Add it first.");
         return edit(slug, base, site -> SiteEdits.nameplate(site, plate), by);
-    }
-
-    /** @return what the picture is called in the site */
-    @Transactional
-    public String addPicture(String slug, String name, byte[] content, String license) {
-        SiteDraft site = drafts.newest(slug);
-        PictureReader.Seen seen = reader.read(content);
-        int dot = name.lastIndexOf('.');
-        String stem = SiteEdits.slug(dot < 0 ? name : name.substring(0, dot), Set.of());
-        String ending =
-                "." + MediaType.parseMediaType(seen.mediaType()).getSubtype().replaceAll("\\+.*", "");
-        Set<String> taken = new HashSet<>(sites.pictureNames(site.id()));
-        String called = stem + ending;
-        for (int i = 2; taken.contains(called); i++) called = stem + "-" + i + ending;
-        sites.addPicture(site.id(), called, seen.mediaType(), license.trim(), seen.content());
-        return called;
     }
 
     /** Off every bench and out of the cloth, or back; nothing of it is lost. */

@@ -74,8 +74,6 @@ class SiteWorkController {
         }
     }
 
-    record PictureNamed(String name) {}
-
     record LookWanted(Integer base, @NotNull Map<String, String> contexts, @NotBlank String scheme) {}
 
     /** @param fitted whether what does not fit is changed to what is nearest */
@@ -216,16 +214,6 @@ class SiteWorkController {
     @PutMapping("/sites/{site}/nameplate")
     SiteDrafts.Stacks nameplate(@PathVariable String site, @Valid @RequestBody Plate plate, Principal principal) {
         return work.nameplate(site, plate.base(), plate.nameplate(), by(principal));
-    }
-
-    /** A picture that the site may show from now on; under another name where its own is taken. */
-    @PostMapping(value = "/sites/{site}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PictureNamed addPicture(
-            @PathVariable String site,
-            @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "") @Size(max = 200) String license) {
-        return heavy.read(() ->
-                new PictureNamed(work.addPicture(site, Uploads.name(file, "picture"), Uploads.bytes(file), license)));
     }
 
     @PutMapping("/sites/{site}/look")

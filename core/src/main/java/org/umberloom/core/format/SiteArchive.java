@@ -19,6 +19,7 @@ import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Recognition;
 import org.umberloom.core.sheet.OwnSheet;
+import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
@@ -46,8 +47,8 @@ public final class SiteArchive {
     private static final int MOST_PAGES = 500;
     private static final int MOST_NAMED = 3;
 
-    /** A picture of a site. @param license what is said of how it may be used; may be empty */
-    public record Picture(byte[] content, String license) {}
+    /** A picture of a site. @param facts what is known of it */
+    public record Picture(byte[] content, PictureFacts facts) {}
 
     /**
      * A site that was read.
@@ -72,9 +73,9 @@ public final class SiteArchive {
             parts.put(key, data);
         });
         said.put("parts", parts);
-        Map<String, Object> licenses = new TreeMap<>();
-        pictures.forEach((name, picture) -> licenses.put(name, picture.license));
-        said.put("licenses", licenses);
+        Map<String, Object> about = new TreeMap<>();
+        pictures.forEach((name, picture) -> about.put(name, picture.facts.toMap()));
+        said.put("pictures", about);
         files.put(FILE, Json.write(said).getBytes(StandardCharsets.UTF_8));
         site.pages().forEach(page -> files.put(page.slug() + HTML, page.html().getBytes(StandardCharsets.UTF_8)));
         pictures.forEach((name, picture) -> files.put(PICTURES + name, picture.content));
@@ -156,13 +157,25 @@ public final class SiteArchive {
                 .applyTo(read)
                 .site();
         if (site.pages().isEmpty()) throw none();
+        Map<String, Object> about =
+                said.containsKey("pictures") ? Json.object("Pictures", said.get("pictures")) : Map.of();
+        // As it was said before other facts were known.
         Map<String, Object> licenses =
                 said.containsKey("licenses") ? Json.object("Licenses", said.get("licenses")) : Map.of();
         Map<String, Picture> pictures = new LinkedHashMap<>();
         files.forEach((path, content) -> {
             if (!path.startsWith(PICTURES)) return;
             String picture = path.substring(PICTURES.length());
-            pictures.put(picture, new Picture(content, String.valueOf(licenses.getOrDefault(picture, ""))));
+            if (about.containsKey(picture))
+                pictures.put(
+                        picture,
+                        new Picture(content, PictureFacts.of(picture, Json.object(picture, about.get(picture)))));
+            // What is not named is a smaller file of one that is.
+            else if (about.isEmpty())
+                pictures.put(
+                        picture,
+                        new Picture(
+                                content, PictureFacts.licensed(String.valueOf(licenses.getOrDefault(picture, "")))));
         });
         return new Reading(site, pictures, notes);
     }
@@ -201,7 +214,7 @@ public final class SiteArchive {
                 String plain = SiteEdits.slug(inside.replaceAll("\\.[^.]*$", "").replace('/', '-'), Set.of());
                 String picture = plain + "." + ending(path);
                 for (int i = 2; pictures.containsKey(picture); i++) picture = plain + "-" + i + "." + ending(path);
-                pictures.put(picture, new Picture(files.get(path), ""));
+                pictures.put(picture, new Picture(files.get(path), PictureFacts.NONE));
                 addresses.put(path, PICTURES + picture);
             } else if (!ending(path).equals("css")) over.add(path);
         }

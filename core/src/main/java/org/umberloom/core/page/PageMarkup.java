@@ -70,6 +70,7 @@ public final class PageMarkup {
         PageCleaning.hints(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         document.select("link[rel=icon]").remove();
+        PagePictures.off(document);
         return document.outerHtml();
     }
 

@@ -18,6 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.json.Json;
+import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
@@ -49,7 +51,7 @@ class SiteArchiveTest {
         assertThat(other.pictures().keySet()).isEqualTo(one.pictures().keySet());
         other.pictures().forEach((name, picture) -> {
             assertThat(picture.content()).isEqualTo(one.pictures().get(name).content());
-            assertThat(picture.license()).isEqualTo(one.pictures().get(name).license());
+            assertThat(picture.facts()).isEqualTo(one.pictures().get(name).facts());
         });
     }
 
@@ -75,6 +77,51 @@ class SiteArchiveTest {
             SiteArchive.Reading second = again(first);
             assertSame(first, second);
             assertThat(second.notes()).isEmpty();
+        }
+    }
+
+    @Nested
+    class Pictures {
+        private final SiteDocument site =
+                read("index.html", page("<img src=\"pictures/a.png\">")).site();
+        private final PictureFacts facts = new PictureFacts("CC0", "own", "A boat", 0.25, 1, false);
+
+        @Test
+        void whatIsKnownOfThemGoesOutAndComesIn() {
+            Map<String, SiteArchive.Picture> pictures = Map.of(
+                    "a.png", new SiteArchive.Picture(new byte[] {1}, facts),
+                    "b.png", new SiteArchive.Picture(new byte[] {2}, PictureFacts.NONE));
+            SiteArchive.Reading reading = new SiteArchive.Reading(site, pictures, List.of());
+            assertSame(reading, again(reading));
+        }
+
+        @Test
+        void smallerFilesOfThemDoNotBecomePictures() {
+            Map<String, byte[]> files = new TreeMap<>(
+                    SiteArchive.write(site, Map.of("a.png", new SiteArchive.Picture(new byte[] {1}, facts))));
+            files.put("pictures/a-w480.png", new byte[] {3});
+            assertThat(SiteArchive.read("x", files).pictures()).containsOnlyKeys("a.png");
+        }
+
+        @Test
+        void licensesAsTheyWereSaidBeforeAreRead() {
+            Map<String, byte[]> files = new TreeMap<>(
+                    SiteArchive.write(site, Map.of("a.png", new SiteArchive.Picture(new byte[] {1}, facts))));
+            String said = new String(files.get(SiteArchive.FILE), StandardCharsets.UTF_8);
+            Map<String, Object> map = new java.util.LinkedHashMap<>(Json.readObject("site", said));
+            map.remove("pictures");
+            map.put("licenses", Map.of("a.png", "MIT"));
+            files.put(SiteArchive.FILE, Json.write(map).getBytes(StandardCharsets.UTF_8));
+            assertThat(SiteArchive.read("x", files).pictures().get("a.png").facts())
+                    .isEqualTo(PictureFacts.licensed("MIT"));
+        }
+
+        @Test
+        void aPointOutsideThePictureIsRefused() {
+            assertThatThrownBy(() -> new PictureFacts("", "", "", 1.2, 0, false))
+                    .hasMessageContaining("from 0 to 1");
+            assertThatThrownBy(() -> PictureFacts.of("a.png", Map.of("focal", List.of(0.5))))
+                    .hasMessageContaining("no pair");
         }
     }
 

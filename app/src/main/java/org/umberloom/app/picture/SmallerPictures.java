@@ -1,0 +1,89 @@
+package org.umberloom.app.picture;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.springframework.stereotype.Component;
+import org.umberloom.app.web.Sha256;
+import org.umberloom.core.page.PagePictures;
+
+/** Smaller files of large pictures, for windows that do not need all of their pixels. They are made when they are asked for. */
+@Component
+public class SmallerPictures {
+    /** In px: a phone, a tablet, a desk. */
+    private static final List<Integer> WIDTHS = List.of(480, 960, 1600);
+    /** One that is hardly smaller is not worth a file. */
+    private static final double MUCH_SMALLER = 0.8;
+
+    private static final List<String> WRITTEN = List.of("image/jpeg", "image/png");
+    private static final Pattern NAME = Pattern.compile("(.+)-w([0-9]+)(\\.[a-z]+)");
+    private static final long MOST_BYTES = 32 << 20;
+
+    private final Cache<String, byte[]> made = Caffeine.newBuilder()
+            .maximumWeight(MOST_BYTES)
+            .weigher((String key, byte[] file) -> file.length)
+            .build();
+
+    /** Which there are of a picture, from small to large. @param width of the picture in px */
+    public List<PagePictures.Sized> of(String name, String mediaType, int width) {
+        if (!WRITTEN.contains(mediaType)) return List.of();
+        int dot = name.lastIndexOf('.');
+        return WIDTHS.stream()
+                .filter(one -> one < MUCH_SMALLER * width)
+                .map(one -> new PagePictures.Sized(one, name.substring(0, dot) + "-w" + one + name.substring(dot)))
+                .toList();
+    }
+
+    /** The picture that a smaller file is of, and how wide that is. */
+    public record Named(String of, int width) {}
+
+    public Optional<Named> named(String name) {
+        Matcher parts = NAME.matcher(name);
+        return parts.matches() && Stream.of(parts.group(2)).anyMatch(width -> WIDTHS.contains(Integer.parseInt(width)))
+                ? Optional.of(new Named(parts.group(1) + parts.group(3), Integer.parseInt(parts.group(2))))
+                : Optional.empty();
+    }
+
+    /** @param content of a picture that was read before */
+    public byte[] made(byte[] content, String mediaType, int width) {
+        return made.get(Sha256.hex(content) + width, key -> make(content, mediaType, width));
+    }
+
+    private static byte[] make(byte[] content, String mediaType, int width) {
+        try {
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(content));
+            // Halved as long as it can be: each pixel of the result has seen all of its own.
+            while (image.getWidth() >= 2 * width) image = scaled(image, image.getWidth() / 2);
+            if (image.getWidth() > width) image = scaled(image, width);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            ImageIO.write(image, mediaType.endsWith("png") ? "png" : "jpeg", out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static BufferedImage scaled(BufferedImage image, int width) {
+        int height = Math.max(1, (int) Math.round(image.getHeight() * (double) width / image.getWidth()));
+        boolean alpha = image.getColorModel().hasAlpha();
+        BufferedImage to =
+                new BufferedImage(width, height, alpha ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+        Graphics2D draw = to.createGraphics();
+        draw.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        draw.drawImage(image, 0, 0, width, height, null);
+        draw.dispose();
+        return to;
+    }
+}

@@ -1,0 +1,119 @@
+package org.umberloom.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.umberloom.core.format.KitArchive;
+import org.umberloom.core.format.SiteArchive;
+
+/** A site's pictures on their shelf, on its pages in Chromium, and in the kit that leaves the house. */
+class PictureShelfTest {
+    private static final String PICTURE = "sunset.png";
+    private final Loom loom = Loom.withDemo();
+    private Page page;
+    private String slug;
+
+    @BeforeEach
+    void copyASite() {
+        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        page.navigate(loom.address() + "/sites/crossings");
+        button("Copy the site").click();
+        page.waitForURL(url -> !url.endsWith("/sites/crossings"));
+        slug = page.url().replaceAll(".*/", "");
+        assertThat(page.getByText("3 pictures")).isVisible();
+    }
+
+    @AfterEach
+    void deleteIt() {
+        page.navigate(loom.address() + "/sites/" + slug);
+        Locator name = page.getByLabel("Name of the site to delete");
+        name.fill(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                .textContent());
+        name.press("Enter");
+        page.waitForURL("**/sites");
+        page.context().close();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static byte[] sunset() throws IOException {
+        BufferedImage image = new BufferedImage(2000, 1000, BufferedImage.TYPE_INT_RGB);
+        Graphics2D draw = image.createGraphics();
+        draw.setColor(new Color(240, 120, 60));
+        draw.fillOval(600, 200, 800, 800);
+        draw.dispose();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+
+    @Test
+    void aPictureIsDescribedStandsOnAPageAndGoesOutInSizes() throws IOException {
+        page.getByLabel("Picture files").setInputFiles(new FilePayload(PICTURE, "image/png", sunset()));
+        assertThat(page.getByText("nobody said how one may be used")).isVisible();
+        assertThat(page.getByText("also 480, 960, 1600 px wide")).isVisible();
+        page.getByLabel("License").fill("CC0 1.0");
+        page.getByLabel("License").press("Enter");
+        assertThat(page.getByText("nobody said")).hasCount(0);
+        Locator point =
+                page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The point that stays in sight"));
+        for (String left : new String[] {"55", "60"}) {
+            point.press("ArrowRight");
+            assertThat(point).hasAttribute("aria-valuenow", left);
+        }
+        button("Keep room for").click();
+        assertThat(page.getByText("It keeps the room of a picture")).isVisible();
+        button("passage.svg").last().click();
+        page.getByLabel("Another picture in its place").selectOption(PICTURE);
+        assertThat(page.getByText("Stands on Crossings")).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(PICTURE)))
+                .isVisible();
+
+        isShownOnAPhone();
+        leavesInAKit();
+    }
+
+    private void isShownOnAPhone() {
+        page.setViewportSize(390, 800);
+        page.navigate(loom.address() + "/preview/1/draft/default/" + slug + "/index.html?still=true");
+        Locator image = page.locator("img[src='pictures/" + PICTURE + "']");
+        assertThat(image).hasCSS("object-position", "60% 50%");
+        page.waitForFunction("(one) => one.complete && one.naturalWidth > 0", image.elementHandle());
+        assertThat((String) image.evaluate("(one) => one.currentSrc")).endsWith("/pictures/sunset-w480.png");
+        page.setViewportSize(1280, 800);
+    }
+
+    private void leavesInAKit() {
+        byte[] kit = page.request()
+                .get(loom.address() + "/api/themes/1/kit.zip?site=" + slug)
+                .body();
+        Map<String, byte[]> files = KitArchive.read(kit);
+        String folder = "pages/" + slug + "/pictures/";
+        assertThat(files).containsKeys(folder + PICTURE, folder + "sunset-w480.png", folder + "sunset-w1600.png");
+        assertThat(files.keySet()).noneMatch(name -> name.contains("placeholder"));
+        assertThat(new String(files.get("LICENSES.txt"), StandardCharsets.UTF_8))
+                .contains("sunset.png: CC0 1.0", "Not in this kit: placeholder-1200x800.svg");
+        SiteArchive.Reading again = SiteArchive.readAll("kit", files).get(0);
+        assertThat(again.pictures()).containsOnlyKeys(PICTURE, "lamp.svg", "passage.svg", "route.svg");
+        assertThat(again.pictures().get(PICTURE).facts().focalX()).isEqualTo(0.6);
+        assertThat(again.site().page("index").html()).contains(PICTURE).doesNotContain("srcset", "data-added");
+    }
+}
