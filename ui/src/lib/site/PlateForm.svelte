@@ -12,6 +12,8 @@
     $props();
 
   const plate = $derived(site.plate);
+  /** As it goes out: made from the icon, on the theme's ground where it may not be clear. */
+  const drawn = (file: string) => `${base}icons/${file}?at=${site.revision}`;
   const set = (change: Partial<Schemas['Nameplate']>) => onset({ ...plate, ...change });
 </script>
 
@@ -47,13 +49,15 @@
         class="flex w-36 items-center gap-1.5 rounded-t-md border border-b-0 border-line bg-ground px-2 py-1"
         title="In a browser’s tab"
       >
-        <img class="size-4 shrink-0" src="{base}pictures/{plate.icon}" alt="" />
+        <img class="size-4 shrink-0" src={drawn('favicon.ico')} alt="" />
         <span class="min-w-0 truncate text-xs">{site.pages[0]?.title ?? plate.name}</span>
       </span>
       <span class="flex w-16 flex-col items-center gap-1" title="On a phone’s first screen">
-        <span class="grid size-12 place-items-center overflow-hidden rounded-xl border border-line bg-white"
-          ><img class="size-10" src="{base}pictures/{plate.icon}" alt="" /></span
-        >
+        <img class="size-12 rounded-xl border border-line" src={drawn('icon-180.png')} alt="" />
+        <span class="w-full truncate text-center text-[10px]">{plate.name}</span>
+      </span>
+      <span class="flex w-16 flex-col items-center gap-1" title="Where a phone cuts it round">
+        <img class="size-12 rounded-full border border-line" src={drawn('icon-maskable-512.png')} alt="" />
         <span class="w-full truncate text-center text-[10px]">{plate.name}</span>
       </span>
     {/if}

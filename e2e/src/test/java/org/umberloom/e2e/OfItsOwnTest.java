@@ -138,7 +138,8 @@ class OfItsOwnTest {
         assertThat(logo).isVisible();
         assertThat(night).isHidden();
         assertThat(line).hasText("Hot at every tide");
-        assertThat(bay().locator("link[rel=icon]")).hasAttribute("href", "pictures/icon.svg");
+        assertThat(bay().locator("link[rel=icon]").last()).hasAttribute("href", "pictures/icon.svg");
+        assertThat(bay().locator("link[rel=manifest]")).hasCount(1);
         // The second bay shows the dark: there it is the other logo.
         FrameLocator dark = page.locator("iframe").nth(1).contentFrame();
         assertThat(dark.locator("html[data-scheme=dark] header [data-plate=logo-dark]"))

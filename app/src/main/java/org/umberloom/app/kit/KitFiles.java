@@ -14,6 +14,7 @@ import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
 import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.site.IconsOfSites;
 import org.umberloom.app.site.Page;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SitePictures;
@@ -27,6 +28,7 @@ import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
+import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Picture;
@@ -43,6 +45,7 @@ public class KitFiles {
     private final SiteService sites;
     private final WornBySites worn;
     private final SitePictures pictures;
+    private final IconsOfSites icons;
     private final FontFaces fonts;
     private final FontShelf shelf;
     private final PictureStore grounds;
@@ -50,12 +53,14 @@ public class KitFiles {
     KitFiles(
             SiteService sites,
             SitePictures pictures,
+            IconsOfSites icons,
             WornBySites worn,
             FontFaces fonts,
             FontShelf shelf,
             PictureStore grounds) {
         this.worn = worn;
         this.pictures = pictures;
+        this.icons = icons;
         this.grounds = grounds;
         this.sites = sites;
         this.fonts = fonts;
@@ -197,10 +202,14 @@ public class KitFiles {
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
-            whole.plate()
-                    .iconOn(document, Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug()))));
+            icons.on(
+                    document,
+                    whole,
+                    dressed,
+                    Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug()))));
             pages.put(folder + page.slug() + ".html", document);
         }
+        icons.files(whole, dressed).forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));
         Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();
         for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
             if (picture.placeholder()) continue;

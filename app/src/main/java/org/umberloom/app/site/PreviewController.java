@@ -10,6 +10,7 @@ import org.jsoup.nodes.Element;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
+import org.springframework.http.MediaTypeFactory;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,6 +29,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.RoleSpots;
+import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.site.SiteDocument;
@@ -58,6 +60,7 @@ class PreviewController {
     private final DraftService drafts;
     private final WornBySites worn;
     private final SitePictures shelf;
+    private final IconsOfSites icons;
     private final FontFaces fonts;
     private final GroundPictures grounds;
     private final PictureStore pictures;
@@ -68,6 +71,7 @@ class PreviewController {
             DraftService drafts,
             WornBySites worn,
             SitePictures shelf,
+            IconsOfSites icons,
             FontFaces fonts,
             GroundPictures grounds,
             PictureStore pictures) {
@@ -78,6 +82,7 @@ class PreviewController {
         this.drafts = drafts;
         this.worn = worn;
         this.shelf = shelf;
+        this.icons = icons;
         this.fonts = fonts;
     }
 
@@ -135,7 +140,7 @@ class PreviewController {
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
             chooseAtSpots(document, dressed, combination, draft.places(), page);
-            draft.site().plate().iconOn(document, chosen);
+            icons.on(document, draft.site(), dressed, chosen);
             PagePictures.on(document, shelf.known(draft.id()));
         }
         String choice = as.choice();
@@ -274,6 +279,24 @@ class PreviewController {
                 .cacheControl(CacheControl.noCache())
                 .header("Content-Security-Policy", Uploads.PICTURE_POLICY)
                 .body(picture.content());
+    }
+
+    @GetMapping("/" + SiteIcons.FOLDER + "{name}")
+    ResponseEntity<byte[]> icon(
+            @PathVariable long theme,
+            @PathVariable String state,
+            @PathVariable String site,
+            @PathVariable String name) {
+        SiteDocument document = siteDrafts.newest(site).site();
+        ThemeDocument dressed = worn.of(drafts.stateAt(theme, revision(theme, state)), document.written());
+        return ResponseEntity.ok()
+                .contentType(MediaTypeFactory.getMediaType(name)
+                        .orElse(
+                                name.equals(SiteIcons.MANIFEST)
+                                        ? MediaType.parseMediaType("application/manifest+json")
+                                        : MediaType.APPLICATION_OCTET_STREAM))
+                .cacheControl(CacheControl.noCache())
+                .body(icons.file(document, dressed, name));
     }
 
     @GetMapping("/pictures/{name}")

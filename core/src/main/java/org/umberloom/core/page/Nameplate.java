@@ -1,6 +1,5 @@
 package org.umberloom.core.page;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -27,7 +26,6 @@ public record Nameplate(String name, String tagline, String logo, String logoDar
     private static final String TAGLINE = "tagline";
     private static final String LOGO = "logo";
     private static final String LOGO_DARK = "logo-dark";
-    private static final String HIDDEN = "hidden";
     private static final Pattern PICTURE = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
 
     /** @throws IllegalArgumentException for names that are none */
@@ -117,12 +115,6 @@ public record Nameplate(String name, String tagline, String logo, String logoDar
             else sign.prependChild(there);
         }
         there.attr("src", PICTURES + picture);
-    }
-
-    /** Adds the icon to a page that is shown or goes out, where it is chosen to be shown. @param chosen values of choices by their names */
-    public void iconOn(Document document, Map<String, String> chosen) {
-        if (!icon.isEmpty() && !HIDDEN.equals(chosen.get("site-icon")))
-            document.head().appendElement("link").attr("rel", "icon").attr("href", PICTURES + icon);
     }
 
     private static String at(String what) {

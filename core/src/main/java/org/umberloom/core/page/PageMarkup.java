@@ -69,7 +69,7 @@ public final class PageMarkup {
         outside.forEach(document.selectFirst("html")::removeAttr);
         PageCleaning.hints(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
-        document.select("link[rel=icon]").remove();
+        SiteIcons.off(document);
         PagePictures.off(document);
         return document.outerHtml();
     }

@@ -3,7 +3,6 @@ package org.umberloom.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.Map;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -54,17 +53,6 @@ class NameplateTest {
         String shared = PAGE.replace("<header>", "<header data-piece=\"top\">");
         assertThat(WHOLE.on(shared, Set.of("top"))).isSameAs(shared);
         assertThat(WHOLE.on(shared, Set.of())).contains("By the water");
-    }
-
-    @Test
-    void theIconStandsWhereItIsChosenToBeShown() {
-        for (String chosen : Set.of("shown", "hidden")) {
-            Document page = Jsoup.parse(PAGE);
-            WHOLE.iconOn(page, Map.of("site-icon", chosen));
-            assertThat(page.select("link[rel=icon]").eachAttr("href"))
-                    .hasSize(chosen.equals("shown") ? 1 : 0)
-                    .allMatch("pictures/icon.png"::equals);
-        }
     }
 
     @Test
