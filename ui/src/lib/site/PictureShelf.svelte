@@ -26,7 +26,7 @@
 
   const picture = $derived(shelf?.find((one) => one.name === chosen) ?? shelf?.[0]);
   const unsaid = $derived((shelf ?? []).filter((one) => !one.license && !one.placeholder).length);
-  const others = $derived((shelf ?? []).filter((one) => one !== picture && !one.placeholder));
+  const others = $derived((shelf ?? []).filter((one) => one !== picture));
   const at = $derived({ path: { site: slug } });
   const size = (one: Shelved) =>
     [
@@ -146,7 +146,7 @@
           /></label
         >
         <span class="flex items-center gap-1.5">
-          <button class="button button-quiet px-1!" onclick={keepRoom}>Keep room for</button>
+          <button class="button" onclick={keepRoom}>Keep room for</button>
           <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Width of the room in px" bind:value={width} />
           ×
           <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Height of the room in px" bind:value={height} /> px

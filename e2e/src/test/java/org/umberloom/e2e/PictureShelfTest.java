@@ -25,6 +25,7 @@ import org.umberloom.core.format.SiteArchive;
 /** A site's pictures on their shelf, on its pages in Chromium, and in the kit that leaves the house. */
 class PictureShelfTest {
     private static final String PICTURE = "sunset.png";
+    private static final String PLACEHOLDER = "placeholder-1200x800.svg";
     private final Loom loom = Loom.withDemo();
     private Page page;
     private String slug;
@@ -82,10 +83,14 @@ class PictureShelfTest {
         button("Keep room for").click();
         assertThat(page.getByText("It keeps the room of a picture")).isVisible();
         button("passage.svg").last().click();
-        page.getByLabel("Another picture in its place").selectOption(PICTURE);
-        assertThat(page.getByText("Stands on Crossings")).isVisible();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(PICTURE)))
-                .isVisible();
+        instead(PLACEHOLDER);
+        String findings =
+                page.request().get(loom.address() + "/api/themes/1/findings").text();
+        assertThat(findings).contains("Room is kept for pictures that are still to come: " + PLACEHOLDER);
+        Map<String, byte[]> without = kit();
+        assertThat(new String(without.get("pages/" + slug + "/index.html"), StandardCharsets.UTF_8))
+                .doesNotContain("<img");
+        instead(PICTURE);
 
         isShownOnAPhone();
         leavesInAKit();
@@ -103,16 +108,26 @@ class PictureShelfTest {
         phone.context().close();
     }
 
-    private void leavesInAKit() {
-        byte[] kit = page.request()
+    private void instead(String other) {
+        page.getByLabel("Another picture in its place").selectOption(other);
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(other)))
+                .isVisible();
+        assertThat(page.getByText("Stands on Crossings")).isVisible();
+    }
+
+    private Map<String, byte[]> kit() {
+        return KitArchive.read(page.request()
                 .get(loom.address() + "/api/themes/1/kit.zip?site=" + slug)
-                .body();
-        Map<String, byte[]> files = KitArchive.read(kit);
+                .body());
+    }
+
+    private void leavesInAKit() {
+        Map<String, byte[]> files = kit();
         String folder = "pages/" + slug + "/pictures/";
         assertThat(files).containsKeys(folder + PICTURE, folder + "sunset-w480.png", folder + "sunset-w1600.png");
         assertThat(files.keySet()).noneMatch(name -> name.contains("placeholder"));
         assertThat(new String(files.get("LICENSES.txt"), StandardCharsets.UTF_8))
-                .contains("sunset.png: CC0 1.0", "Not in this kit: placeholder-1200x800.svg");
+                .contains("sunset.png: CC0 1.0", "Not in this kit: " + PLACEHOLDER);
         SiteArchive.Reading again = SiteArchive.readAll("kit", files).get(0);
         assertThat(again.pictures()).containsOnlyKeys(PICTURE, "lamp.svg", "passage.svg", "route.svg");
         assertThat(again.pictures().get(PICTURE).facts().focalX()).isEqualTo(0.6);

@@ -17,6 +17,7 @@ import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SitePictures;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
@@ -28,6 +29,7 @@ import org.umberloom.core.contract.Role;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.page.Alternatives;
 import org.umberloom.core.page.Headings;
+import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
@@ -102,11 +104,18 @@ class FindingsService {
     private final DraftService drafts;
     private final SiteService sites;
     private final ReadingService reading;
+    private final SitePictures shelf;
     private final FontShelf fonts;
     private final AcceptedMapper accepted;
 
     FindingsService(
-            DraftService drafts, SiteService sites, ReadingService reading, FontShelf fonts, AcceptedMapper accepted) {
+            DraftService drafts,
+            SiteService sites,
+            ReadingService reading,
+            SitePictures shelf,
+            FontShelf fonts,
+            AcceptedMapper accepted) {
+        this.shelf = shelf;
         this.drafts = drafts;
         this.sites = sites;
         this.reading = reading;
@@ -185,8 +194,10 @@ class FindingsService {
 
     private void ofSite(Site site, List<FindingEntry> entries) {
         SiteDocument document = sites.document(site);
+        Map<String, PagePictures.Known> known = shelf.known(site.id());
+        List<SitePictures.ShelvedPicture> pictures = shelf.shelf(site.slug());
         for (SitePage page : document.pages()) {
-            List<String> silent = Alternatives.missing(page.html());
+            List<String> silent = Alternatives.missing(PagePictures.on(page.html(), known));
             if (!silent.isEmpty())
                 entries.add(entry(
                         site,
@@ -196,6 +207,7 @@ class FindingsService {
                         count(silent.size(), "picture has", "pictures have") + " no text in their place: "
                                 + String.join(", ", silent) + ". WCAG 2.2, 1.1.1, failure F65.",
                         "Say what each shows, or give it an empty alternative where it only adorns."));
+            ofPictures(site, page, pictures, entries);
             Headings.Order headings = Headings.of(page.html());
             long faults = headings.headings().stream()
                     .filter(heading -> heading.fault().isPresent())
@@ -246,6 +258,38 @@ class FindingsService {
                             + lacking.letters()
                                     .substring(0, Math.min(60, lacking.letters().length())) + ".",
                     "Another font stands in for them; take a family that has them if that is seen."));
+    }
+
+    /** Who uses a picture has to say by what right, and room that is kept is not yet a page. */
+    private static void ofPictures(
+            Site site, SitePage page, List<SitePictures.ShelvedPicture> pictures, List<FindingEntry> entries) {
+        List<SitePictures.ShelvedPicture> here = pictures.stream()
+                .filter(one -> PagePictures.shows(page.html(), one.name()))
+                .toList();
+        String unsaid = here.stream()
+                .filter(one -> !one.placeholder() && one.license().isEmpty())
+                .map(SitePictures.ShelvedPicture::name)
+                .collect(Collectors.joining(", "));
+        if (!unsaid.isEmpty())
+            entries.add(entry(
+                    site,
+                    page,
+                    "license",
+                    Finding.Weight.SHOULD,
+                    "Nobody said how these pictures may be used: " + unsaid + ".",
+                    "Say it on the shelf of the site, or put others in their place there."));
+        String room = here.stream()
+                .filter(SitePictures.ShelvedPicture::placeholder)
+                .map(SitePictures.ShelvedPicture::name)
+                .collect(Collectors.joining(", "));
+        if (!room.isEmpty())
+            entries.add(entry(
+                    site,
+                    page,
+                    "placeholder",
+                    Finding.Weight.SHOULD,
+                    "Room is kept for pictures that are still to come: " + room + ". The page goes out without them.",
+                    "Put pictures in their place on the shelf of the site."));
     }
 
     private static String count(int count, String one, String several) {

@@ -36,7 +36,7 @@ public class SitePictures {
     private static final String VECTOR = "image/svg+xml";
 
     /** Where a picture stands. @param page its short name; empty for the nameplate */
-    record UsedView(String page, String words) {}
+    public record UsedView(String page, String words) {}
 
     /**
      * A picture on the shelf.
@@ -45,7 +45,7 @@ public class SitePictures {
      * @param sizes  widths of its smaller files, in px
      * @param used   where it stands
      */
-    record ShelvedPicture(
+    public record ShelvedPicture(
             String name,
             String mediaType,
             String license,
@@ -72,7 +72,7 @@ public class SitePictures {
         this.smaller = smaller;
     }
 
-    List<ShelvedPicture> shelf(String slug) {
+    public List<ShelvedPicture> shelf(String slug) {
         SiteDraft draft = drafts.newest(slug);
         return sites.pictureRows(draft.id()).stream()
                 .map(row -> new ShelvedPicture(

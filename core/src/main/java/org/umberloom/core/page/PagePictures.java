@@ -64,6 +64,13 @@ public final class PagePictures {
         }
     }
 
+    /** The same for the text of a page. */
+    public static String on(String html, Map<String, Known> known) {
+        Document page = Markup.read(html);
+        on(page, known);
+        return page.outerHtml();
+    }
+
     private static void add(Element image, String attribute, String value, List<String> added) {
         if (image.hasAttr(attribute)) return;
         image.attr(attribute, value);
