@@ -916,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/preview/{theme}/{state}/{combo}/{site}/icons/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["icon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/preview/{theme}/{state}/{combo}/{site}/ground/{name}": {
         parameters: {
             query?: never;
@@ -2116,6 +2132,17 @@ export interface components {
             most: number;
             column: string;
         };
+        MotionView: {
+            path: string;
+            purpose: string;
+            place: string;
+            written: string;
+            /** Format: double */
+            ms: number;
+            /** Format: double */
+            delayMs: number;
+            curve: number[];
+        };
         Moved: {
             from: string;
             to: string;
@@ -2204,6 +2231,7 @@ export interface components {
             lights: components["schemas"]["LightView"][];
             shadows: components["schemas"]["ShadowView"][];
             nested: components["schemas"]["NestView"][];
+            motions: components["schemas"]["MotionView"][];
         };
         SiteRail: {
             site: string;
@@ -5692,6 +5720,31 @@ export interface operations {
             header?: never;
             path: {
                 theme: number;
+                site: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    icon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                theme: number;
+                state: string;
                 site: string;
                 name: string;
             };

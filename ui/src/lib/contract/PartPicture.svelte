@@ -1,6 +1,7 @@
 <script lang="ts">
   import { LivePage } from '$lib/site/livePage';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { showIn, statesOf, type State } from './states';
 
   /** One part alone, live: it follows every edit, save that what it is there to show stays chosen. */
   let {
@@ -8,13 +9,18 @@
     part,
     surface,
     choice,
-    label
+    label,
+    shownIn,
+    onstates
   }: {
     bench: Bench;
     part: string;
     surface: string;
     /** A value to show, such as `links:hover`; empty for what the theme chooses. */ choice: string;
     label: string;
+    /** A state; none for at rest. */ shownIn?: State;
+    /** Told of the states that there are. */
+    onstates?: (states: State[]) => void;
   } = $props();
 
   const SCALE = 0.55;
@@ -29,7 +35,10 @@
   function onload() {
     detach?.();
     const doc = frame?.contentDocument;
-    if (doc) detach = bench.attach(new LivePage(doc, () => key, choice ? [`data-choice-${choice.split(':')[0]}`] : []));
+    if (!doc) return;
+    onstates?.(statesOf(doc));
+    if (shownIn) showIn(doc, shownIn);
+    detach = bench.attach(new LivePage(doc, () => key, choice ? [`data-choice-${choice.split(':')[0]}`] : []));
   }
 
   $effect(() => () => detach?.());

@@ -5,12 +5,15 @@
   import Compartment from '$lib/ui/Compartment.svelte';
   import ChoiceRow from './ChoiceRow.svelte';
   import PartPicture from './PartPicture.svelte';
+  import { STATES, type State } from './states';
 
   /** A part, large, with every value of its choices as a living picture: pointing at one tries it on all pages. */
   let { bench }: { bench: Bench } = $props();
 
   let name = $state('');
   let surface = $state('page');
+  /** That the part has. */
+  let states = $state.raw<State[]>([]);
 
   const parts = $derived(bench.contract.parts.filter((part) => part.sample));
   const choosing = $derived(new Set(bench.contract.choices.map((choice) => choice.part)));
@@ -38,7 +41,10 @@
             class="flex w-full items-baseline gap-2 px-3 py-1 text-left {one === part ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
             aria-pressed={one === part}
             title={one.purpose}
-            onclick={() => (name = one.name)}
+            onclick={() => {
+              name = one.name;
+              states = [];
+            }}
           >
             <span class="grow truncate">{one.title}</span>
             {#if choosing.has(one.name)}<span class="caption" title="There is something to choose">◇</span>{/if}
@@ -62,12 +68,32 @@
                   surface={one}
                   choice=""
                   label="{part.title} on {one}"
+                  onstates={(found) => one === surface && (states = found)}
                 />{/key}</span
             >
             <span class="pt-1 {one === surface ? 'font-semibold' : ''}">{one}</span>
           </button>
         {/each}
       </div>
+      {#if states.length > 0}
+        <div class="flex flex-wrap gap-3" role="group" aria-label="In its states on {surface}">
+          {#each STATES.filter((one) => states.includes(one.state)) as one (one.state)}
+            <figure class="w-44">
+              <span class="block h-28 overflow-hidden border border-line"
+                >{#key `${part.name} ${surface}`}<PartPicture
+                    {bench}
+                    part={part.name}
+                    {surface}
+                    choice=""
+                    shownIn={one.state}
+                    label="{part.title} {one.words}"
+                  />{/key}</span
+              >
+              <figcaption class="pt-1">{one.words}</figcaption>
+            </figure>
+          {/each}
+        </div>
+      {/if}
       {#each choices as choice (choice.name)}
         <ChoiceRow {bench} {choice}>
           {#snippet picture(value)}

@@ -7,6 +7,7 @@
   import CardHandles from './CardHandles.svelte';
   import Heights from './Heights.svelte';
   import { lightEdit } from './light';
+  import Motion from './Motion.svelte';
   import LightPad from './LightPad.svelte';
 
   /** Shadows from one light, and corners, lines and padding on a card that is pulled into shape. */
@@ -26,7 +27,7 @@
   const accent = $derived(of('raised', 'accent') ?? of('page', 'accent') ?? ink);
 </script>
 
-<div class="flex h-full min-h-0 min-w-[66rem]">
+<div class="flex h-full min-h-0 min-w-[78rem]">
   <Compartment label="The light" frame="w-[16rem] shrink-0 border-r border-border" inside="p-3">
     {#if light}
       <LightPad {bench} {light} {ground} {raised} />
@@ -73,5 +74,8 @@
   </Compartment>
   <Compartment label="Corners, lines and padding" frame="min-w-0 grow" inside="p-3">
     <CardHandles {bench} {ground} {raised} {ink} {accent} />
+  </Compartment>
+  <Compartment label="Motion" frame="w-[13rem] shrink-0 border-l border-border" inside="p-3">
+    {#each shape?.motions ?? [] as motion (motion.path)}<Motion {bench} {motion} {accent} {ground} />{/each}
   </Compartment>
 </div>

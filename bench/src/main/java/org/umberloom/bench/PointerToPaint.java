@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import org.umberloom.core.contract.Contract;
 
 /** From a move of the pointer to the frame that shows it in all four bays, with a theme of 1,000 tokens. */
 final class PointerToPaint {
@@ -35,7 +36,11 @@ final class PointerToPaint {
         WIDTHS("width of the content", "Widths", page -> numbersHandle(page, "content in px"), "--width-content"),
         TYPE("base of the type scale", "Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
         RATIO("ratio of the type scale", "Type", page -> numbersHandle(page, "Wide ratio"), "--size-3"),
-        WEIGHT("weight of running text", "Type", page -> numbersHandle(page, "text weight"), "--weight-text");
+        WEIGHT("weight of running text", "Type", page -> numbersHandle(page, "text weight"), "--weight-text"),
+        RADIUS("corner of cards", "Shape", page -> lengthHandle(page, "part.card.radius"), "--part-card-radius"),
+        PADDING("padding of cards", "Shape", page -> lengthHandle(page, "part.card.inset"), "--part-card-inset"),
+        LIGHT("the light of all shadows", "Shape", Drag::light, "--shadow-height-2"),
+        HEADER("height of the header", "Frame", page -> lengthHandle(page, "part.header.air"), "--part-header-air");
 
         private final String words;
         private final String tab;
@@ -47,6 +52,19 @@ final class PointerToPaint {
             this.tab = tab;
             this.handle = handle;
             this.property = property;
+        }
+
+        /** Where a length is pulled, by what its role is for. */
+        private static Locator lengthHandle(Page page, String role) {
+            String purpose = Contract.standard().roles().get(role).purpose();
+            return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(purpose))
+                    .first();
+        }
+
+        /** A theme of a starter has none yet. */
+        private static Locator light(Page page) {
+            page.getByText("Let one light throw them").click();
+            return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The light; left and right"));
         }
 
         /** What is dragged, for people. */
@@ -124,6 +142,7 @@ final class PointerToPaint {
                   };
                 }""",
                 List.of(property, selector, all));
+        handle.waitFor();
         BoundingBox box = handle.boundingBox();
         double y = box.y + box.height / 2;
         double center = box.x + box.width / 2;
@@ -132,7 +151,8 @@ final class PointerToPaint {
         for (int i = 0; i < MOVES + WARM_UP; i++) {
             // One move is told of twice, when it happens and with the frame; only the first is timed.
             page.evaluate("() => { window.armed = true; }");
-            page.mouse().move(center + (i % 2 == 0 ? -34 + i % 29 : 6 + i % 23), y);
+            int by = i % 2 == 0 ? -34 + i % 29 : 6 + i % 23;
+            page.mouse().move(center + by, y + by);
             page.waitForFunction(
                     "n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));
         }

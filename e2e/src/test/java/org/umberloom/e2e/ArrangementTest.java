@@ -174,6 +174,30 @@ class ArrangementTest {
         assertThat(found).isEmpty();
     }
 
+    /** WCAG 2.2, 1.4.12, with the figures of technique C36 and failure F104: what readers set instead may cut nothing off. */
+    @Test
+    void readersMaySpaceTheTextTheirWay() {
+        String spaced =
+                "* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important; }"
+                        + " p { margin-block-end: 2em !important; }";
+        List<String> found = new ArrayList<>();
+        List<String> pages = new ArrayList<>(List.of(Specimen.page("page", Map.of())));
+        for (Path file : Demo.pages(Demo.SITES)) pages.add(Demo.read(file));
+        for (String html : pages) {
+            show(
+                    html.replace("</head>", "<style>" + spaced + "</style></head>"),
+                    html.contains("dir=\"rtl\"") ? "rtl" : "ltr");
+            choose(Map.of());
+            for (int width : new int[] {320, 1280}) {
+                page.setViewportSize(width, 900);
+                List<String> faults = faults(true);
+                if (!faults.isEmpty())
+                    found.add(html.replaceAll("(?s).*<title>|</title>.*", "") + " at " + width + ": " + faults);
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
     /** Every value of a choice beside every value of every other choice of its part. */
     @Test
     void valuesOfOnePartGoTogether() {

@@ -17,13 +17,31 @@ import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.token.CubicBezierValue;
+import org.umberloom.core.token.DurationValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
+import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.TransitionValue;
 import org.umberloom.core.token.ValueText;
 
 /** The Shape instrument, save the lengths, which stand with those of space. */
-public record ShapeView(List<LightView> lights, List<ShadowView> shadows, List<NestView> nested) {
+public record ShapeView(
+        List<LightView> lights, List<ShadowView> shadows, List<NestView> nested, List<MotionView> motions) {
+    /**
+     * A role that is filled by a transition.
+     *
+     * @param place   where it is written; empty where it is unset
+     * @param written as it is written; empty where it is unset
+     * @param ms      how long it takes, and how long it waits first
+     * @param curve   the two points of its easing curve: x1, y1, x2, y2
+     */
+    public record MotionView(
+            String path, String purpose, String place, String written, double ms, double delayMs, List<Double> curve) {}
+
+    private static final double MS_PER_SECOND = 1000;
+
     /**
      * A corner around another; px in a wide window.
      *
@@ -71,7 +89,10 @@ public record ShapeView(List<LightView> lights, List<ShadowView> shadows, List<N
         List<ShadowView> shadows = new ArrayList<>();
         for (Role role : Contract.standard().roles().values())
             if (role.type() == TokenType.SHADOW) shadows.add(shadow(role, worn.at(role, Surfaces.PAGE)));
-        return new ShapeView(List.copyOf(lights.values()), shadows, nested(worn));
+        List<MotionView> motions = new ArrayList<>();
+        for (Role role : Contract.standard().roles().values())
+            if (role.type() == TokenType.TRANSITION) motions.add(motion(role, worn.at(role, Surfaces.PAGE)));
+        return new ShapeView(List.copyOf(lights.values()), shadows, nested(worn), motions);
     }
 
     private static List<NestView> nested(Worn worn) {
@@ -112,14 +133,33 @@ public record ShapeView(List<LightView> lights, List<ShadowView> shadows, List<N
                 heights);
     }
 
-    private static ShadowView shadow(Role role, Worn.Standing at) {
-        return new ShadowView(
+    private static MotionView motion(Role role, Worn.Standing at) {
+        TransitionValue value = (TransitionValue) at.value();
+        CubicBezierValue curve = (CubicBezierValue) value.timingFunction();
+        return new MotionView(
                 role.path(),
                 role.purpose(),
-                at.token().map(token -> token.winner().toString()).orElse(""),
-                at.token()
-                        .map(token -> ValueText.write(token.written().value()))
-                        .orElse(""),
-                CustomProperties.text(at.value()));
+                place(at),
+                written(at),
+                ms(value.duration()),
+                ms(value.delay()),
+                List.of(curve.x1(), curve.y1(), curve.x2(), curve.y2()));
+    }
+
+    private static double ms(TokenValue value) {
+        DurationValue duration = (DurationValue) value;
+        return duration.unit() == DurationValue.Unit.S ? duration.amount() * MS_PER_SECOND : duration.amount();
+    }
+
+    private static ShadowView shadow(Role role, Worn.Standing at) {
+        return new ShadowView(role.path(), role.purpose(), place(at), written(at), CustomProperties.text(at.value()));
+    }
+
+    private static String place(Worn.Standing at) {
+        return at.token().map(token -> token.winner().toString()).orElse("");
+    }
+
+    private static String written(Worn.Standing at) {
+        return at.token().map(token -> ValueText.write(token.written().value())).orElse("");
     }
 }

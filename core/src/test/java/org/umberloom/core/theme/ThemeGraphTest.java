@@ -24,7 +24,7 @@ import org.umberloom.core.token.TokenValue;
 
 class ThemeGraphTest {
     private static final Place BASE = Place.set("base");
-    private static final int EDITS = 300;
+    private static final int EDITS = 160;
 
     @Nested
     class RandomSequences {
