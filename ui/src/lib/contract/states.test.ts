@@ -27,6 +27,16 @@ test('what is shown in a state looks as its rules say, and later rules still win
   expect(document.styleSheets[0]!.cssRules).toHaveLength(6);
 });
 
+test('a state that stands alone is one of what can be in it', () => {
+  document.head.innerHTML = '<style>:focus-visible { color: rgb(6, 6, 6); }</style>';
+  expect(statesOf(document)).toEqual(['focus-visible']);
+  showIn(document, 'focus-visible');
+  expect(color('a')).toBe('rgb(6, 6, 6)');
+  expect(color('p')).not.toBe('rgb(6, 6, 6)');
+  document.body.innerHTML = '<p>words</p>';
+  expect(statesOf(document)).toEqual([]);
+});
+
 test('rules within others are followed too', () => {
   showIn(document, 'focus-visible');
   expect(color('a')).toBe('rgb(3, 3, 3)');

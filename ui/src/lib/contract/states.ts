@@ -9,6 +9,13 @@ export type State = (typeof STATES)[number]['state'];
 /** Says on elements that they are shown in a state. */
 const SHOWN = 'data-shown-in';
 
+/** What can be in each. */
+const IN: Record<State, string> = {
+  hover: '*',
+  active: '*',
+  'focus-visible': 'a[href], button, input, select, textarea, summary, [tabindex]'
+};
+
 const pseudo = (state: State) => new RegExp(`:${state}(?![\\w-])`, 'g');
 
 type Rules = CSSStyleSheet | CSSGroupingRule;
@@ -28,9 +35,14 @@ export function statesOf(page: Document): State[] {
   return STATES.map(({ state }) => state).filter((state) =>
     rules.some(({ rule }) => {
       if (!rule.selectorText.includes(`:${state}`)) return false;
-      const resting = rule.selectorText.replace(pseudo(state), '');
+      // A state that stands alone is one of anything.
+      const resting = rule.selectorText
+        .replace(pseudo(state), '')
+        .split(',')
+        .map((one) => one.trim() || '*')
+        .join(',');
       try {
-        return page.body.querySelector(resting) !== null;
+        return [...page.body.querySelectorAll(resting)].some((one) => one.matches(IN[state]));
       } catch {
         // What is left is no selector: the state stood alone in a function.
         return false;
@@ -48,5 +60,5 @@ export function showIn(page: Document, state: State) {
           rule.cssText.replace(rule.selectorText, rule.selectorText.replace(pseudo(state), `[${SHOWN}~='${state}']`)),
           at + 1
         );
-  for (const one of page.body.querySelectorAll('*')) one.setAttribute(SHOWN, state);
+  for (const one of page.body.querySelectorAll(IN[state])) one.setAttribute(SHOWN, state);
 }
