@@ -75,6 +75,22 @@
           </button>
         {/each}
       </div>
+      {#each choices as choice (choice.name)}
+        <ChoiceRow {bench} {choice}>
+          {#snippet picture(value)}
+            <span class="block h-36"
+              ><PartPicture
+                {bench}
+                part={part.name}
+                {surface}
+                choice="{choice.name}:{value.value}"
+                label="{choice.purpose}: {value.words}"
+              /></span
+            >
+          {/snippet}
+        </ChoiceRow>
+      {/each}
+      <!-- Last, since they are known late: nothing that is pointed at may move. -->
       {#if states.length > 0}
         <div class="flex flex-wrap gap-3" role="group" aria-label="In its states on {surface}">
           {#each STATES.filter((one) => states.includes(one.state)) as one (one.state)}
@@ -94,21 +110,6 @@
           {/each}
         </div>
       {/if}
-      {#each choices as choice (choice.name)}
-        <ChoiceRow {bench} {choice}>
-          {#snippet picture(value)}
-            <span class="block h-36"
-              ><PartPicture
-                {bench}
-                part={part.name}
-                {surface}
-                choice="{choice.name}:{value.value}"
-                label="{choice.purpose}: {value.words}"
-              /></span
-            >
-          {/snippet}
-        </ChoiceRow>
-      {/each}
     </Compartment>
     {#if roles.length > 0}
       <Compartment label="Roles of {part.title}" frame="w-64 shrink-0 border-l border-border" inside="px-3 py-2" focusable>

@@ -13,7 +13,7 @@ const SHOWN = 'data-shown-in';
 const IN: Record<State, string> = {
   hover: '*',
   active: '*',
-  'focus-visible': 'a[href], button, input, select, textarea, summary, [tabindex]'
+  'focus-visible': ':is(a[href], button, input, select, textarea, summary, [tabindex]):not(:disabled, [aria-disabled="true"])'
 };
 
 const pseudo = (state: State) => new RegExp(`:${state}(?![\\w-])`, 'g');
