@@ -197,7 +197,9 @@ class FindingsService {
         Map<String, PagePictures.Known> known = shelf.known(site.id());
         List<SitePictures.ShelvedPicture> pictures = shelf.shelf(site.slug());
         for (SitePage page : document.pages()) {
-            List<String> silent = Alternatives.missing(PagePictures.on(page.html(), known));
+            List<String> silent = Alternatives.missing(page.html());
+            // Those that the shelf has words for are only asked where something is missing.
+            if (!silent.isEmpty()) silent = Alternatives.missing(PagePictures.on(page.html(), known));
             if (!silent.isEmpty())
                 entries.add(entry(
                         site,
@@ -264,7 +266,8 @@ class FindingsService {
     private static void ofPictures(
             Site site, SitePage page, List<SitePictures.ShelvedPicture> pictures, List<FindingEntry> entries) {
         List<SitePictures.ShelvedPicture> here = pictures.stream()
-                .filter(one -> PagePictures.shows(page.html(), one.name()))
+                .filter(one ->
+                        one.used().stream().anyMatch(place -> place.page().equals(page.slug())))
                 .toList();
         String unsaid = here.stream()
                 .filter(one -> !one.placeholder() && one.license().isEmpty())

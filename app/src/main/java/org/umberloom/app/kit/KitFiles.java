@@ -163,7 +163,7 @@ public class KitFiles {
     List<String> leftOut(ThemeDocument worn, List<Site> shown) {
         List<String> all = new ArrayList<>(fontsLeftOut(worn));
         for (Site site : shown)
-            for (String placeholder : placeholders(site))
+            for (String placeholder : pictures.placeholders(site.id()))
                 all.add(placeholder + " of " + site.name()
                         + ". It only keeps the room of a picture that is still to come; "
                         + "its pages go out without it.");
@@ -178,13 +178,6 @@ public class KitFiles {
                 .toList();
     }
 
-    private Set<String> placeholders(Site site) {
-        return sites.pictures(site).stream()
-                .filter(org.umberloom.app.site.Picture::placeholder)
-                .map(org.umberloom.app.site.Picture::name)
-                .collect(Collectors.toSet());
-    }
-
     /** A site's pages and pictures, with what makes it that site again where it is brought in. */
     private void addSite(
             ThemeDocument theme,
@@ -196,17 +189,15 @@ public class KitFiles {
         SiteDocument whole = sites.document(site);
         ThemeDocument dressed = worn.of(theme, whole.written());
         Map<String, PagePictures.Known> known = pictures.known(site.id());
-        Set<String> placeholders = placeholders(site);
+        Optional<SiteIcons> head = icons.of(whole, dressed);
+        Set<String> placeholders = pictures.placeholders(site.id());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
             document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
-            icons.on(
-                    document,
-                    whole,
-                    dressed,
-                    Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug()))));
+            head.ifPresent(one ->
+                    one.on(document, Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug())))));
             pages.put(folder + page.slug() + ".html", document);
         }
         icons.files(whole, dressed).forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));

@@ -52,8 +52,6 @@ public final class DrawnSquares {
         double scale = Math.min((double) side / picture.getWidth(), (double) side / picture.getHeight());
         int width = Math.max(1, (int) Math.round(picture.getWidth() * scale));
         int height = Math.max(1, (int) Math.round(picture.getHeight() * scale));
-        while (picture.getWidth() >= 2 * width)
-            picture = scaled(picture, picture.getWidth() / 2, picture.getHeight() / 2);
         BufferedImage square = new BufferedImage(size, size, BufferedImage.TYPE_INT_ARGB);
         Graphics2D draw = square.createGraphics();
         ground.ifPresent(color -> {
@@ -61,7 +59,7 @@ public final class DrawnSquares {
             draw.fillRect(0, 0, size, size);
         });
         draw.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        draw.drawImage(picture, (size - width) / 2, (size - height) / 2, width, height, null);
+        draw.drawImage(Shrinking.to(picture, width), (size - width) / 2, (size - height) / 2, width, height, null);
         draw.dispose();
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             ImageIO.write(square, "png", out);
@@ -69,15 +67,6 @@ public final class DrawnSquares {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    private static BufferedImage scaled(BufferedImage picture, int width, int height) {
-        BufferedImage to = new BufferedImage(Math.max(1, width), Math.max(1, height), BufferedImage.TYPE_INT_ARGB);
-        Graphics2D draw = to.createGraphics();
-        draw.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        draw.drawImage(picture, 0, 0, to.getWidth(), to.getHeight(), null);
-        draw.dispose();
-        return to;
     }
 
     /** Squares of several sizes in one file for tabs. Source: the ICO format; each entry holds a PNG. */

@@ -2,8 +2,6 @@ package org.umberloom.app.picture;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -13,7 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.web.Sha256;
@@ -51,9 +48,11 @@ public class SmallerPictures {
 
     public Optional<Named> named(String name) {
         Matcher parts = NAME.matcher(name);
-        return parts.matches() && Stream.of(parts.group(2)).anyMatch(width -> WIDTHS.contains(Integer.parseInt(width)))
-                ? Optional.of(new Named(parts.group(1) + parts.group(3), Integer.parseInt(parts.group(2))))
-                : Optional.empty();
+        if (!parts.matches()) return Optional.empty();
+        return WIDTHS.stream()
+                .filter(width -> String.valueOf(width).equals(parts.group(2)))
+                .map(width -> new Named(parts.group(1) + parts.group(3), width))
+                .findFirst();
     }
 
     /** @param content of a picture that was read before */
@@ -63,27 +62,12 @@ public class SmallerPictures {
 
     private static byte[] make(byte[] content, String mediaType, int width) {
         try {
-            BufferedImage image = ImageIO.read(new ByteArrayInputStream(content));
-            // Halved as long as it can be: each pixel of the result has seen all of its own.
-            while (image.getWidth() >= 2 * width) image = scaled(image, image.getWidth() / 2);
-            if (image.getWidth() > width) image = scaled(image, width);
+            BufferedImage image = Shrinking.to(ImageIO.read(new ByteArrayInputStream(content)), width);
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ImageIO.write(image, mediaType.endsWith("png") ? "png" : "jpeg", out);
             return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    private static BufferedImage scaled(BufferedImage image, int width) {
-        int height = Math.max(1, (int) Math.round(image.getHeight() * (double) width / image.getWidth()));
-        boolean alpha = image.getColorModel().hasAlpha();
-        BufferedImage to =
-                new BufferedImage(width, height, alpha ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-        Graphics2D draw = to.createGraphics();
-        draw.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        draw.drawImage(image, 0, 0, width, height, null);
-        draw.dispose();
-        return to;
     }
 }

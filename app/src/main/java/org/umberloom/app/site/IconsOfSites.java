@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import org.jsoup.nodes.Document;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.picture.DrawnSquares;
 import org.umberloom.app.web.Sha256;
@@ -27,8 +26,6 @@ import org.umberloom.core.theme.ThemeDocument;
 public class IconsOfSites {
     private static final int MOST_SITES = 64;
     private static final Color WHITE = Color.rgb(255, 255, 255);
-    private static final String CHOICE = "site-icon";
-    private static final String HIDDEN = "hidden";
 
     private final SiteMapper sites;
     private final Cache<String, Map<String, byte[]>> made =
@@ -38,12 +35,8 @@ public class IconsOfSites {
         this.sites = sites;
     }
 
-    /** Adds them to a page, where the site has an icon and it is chosen to be shown. @param chosen values of choices by their names */
-    public void on(Document page, SiteDocument site, ThemeDocument theme, Map<String, String> chosen) {
-        if (!HIDDEN.equals(chosen.get(CHOICE))) of(site, theme).ifPresent(icons -> icons.on(page));
-    }
-
-    private Optional<SiteIcons> of(SiteDocument site, ThemeDocument theme) {
+    /** None for a site without an icon. */
+    public Optional<SiteIcons> of(SiteDocument site, ThemeDocument theme) {
         String picture = site.plate().icon();
         if (picture.isEmpty()) return Optional.empty();
         Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);

@@ -140,7 +140,7 @@ class PreviewController {
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
             chooseAtSpots(document, dressed, combination, draft.places(), page);
-            icons.on(document, draft.site(), dressed, chosen);
+            icons.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
         }
         String choice = as.choice();

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
@@ -105,6 +107,14 @@ public class SitePictures {
         return used;
     }
 
+    /** Names of those that only keep room. */
+    public Set<String> placeholders(long siteId) {
+        return sites.pictureRows(siteId).stream()
+                .filter(SiteMapper.PictureRow::placeholder)
+                .map(SiteMapper.PictureRow::name)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
     /** What pages are told of a site's pictures, by their names. */
     public Map<String, PagePictures.Known> known(long siteId) {
         Map<String, PagePictures.Known> known = new LinkedHashMap<>();
@@ -134,6 +144,8 @@ public class SitePictures {
     public Picture shown(String site, String name, ThemeDocument theme) {
         Picture picture = sites.picture(site, name)
                 .or(() -> smaller.named(name).flatMap(named -> sites.picture(site, named.of())
+                        .filter(large -> smaller.of(large.name(), large.mediaType(), large.width()).stream()
+                                .anyMatch(size -> size.name().equals(name)))
                         .map(large -> Picture.of(
                                 name,
                                 large.mediaType(),

@@ -90,9 +90,12 @@ class SitePicturesInTheDatabaseTest {
             assertThat(new Color(image.getRGB(20, 20)).getRed()).isGreaterThan(240);
             assertThat(new Color(image.getRGB(size.width() - 20, 20)).getBlue()).isGreaterThan(240);
         }
-        assertThatThrownBy(() -> pictures.shown(
-                        slug, "ferry-w481.jpeg", Starter.ALL.get(0).theme("T")))
-                .isInstanceOf(NoSuchElementException.class);
+        // A width that there is none of, of this picture or of any.
+        for (String missing :
+                List.of("ferry-w481.jpeg", "ferry-w1600.jpeg", "ferry-w99999999999.jpeg", "ferry-w480.svg"))
+            assertThatThrownBy(() ->
+                            pictures.shown(slug, missing, Starter.ALL.get(0).theme("T")))
+                    .isInstanceOf(NoSuchElementException.class);
     }
 
     @Test

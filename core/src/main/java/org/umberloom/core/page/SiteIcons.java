@@ -41,14 +41,17 @@ public record SiteIcons(String name, String picture, boolean vector, Color light
     public static final double SAFE = 0.8;
 
     private static final String PICTURES = "pictures/";
+    private static final String CHOICE = "site-icon";
+    private static final String HIDDEN = "hidden";
 
     /** The file of a size that a manifest names. */
     public static String file(int size) {
         return "icon-" + size + ".png";
     }
 
-    /** Adds what the head of a page says of them. */
-    public void on(Document page) {
+    /** Adds what the head of a page says of them, where they are chosen to be shown. @param chosen values of choices by their names */
+    public void on(Document page, Map<String, String> chosen) {
+        if (HIDDEN.equals(chosen.get(CHOICE))) return;
         link(page, "icon", FOLDER + TAB).attr("sizes", "48x48");
         if (vector) link(page, "icon", PICTURES + picture).attr("type", "image/svg+xml");
         link(page, "apple-touch-icon", FOLDER + TOUCH);

@@ -20,7 +20,7 @@ class SiteIconsTest {
     @Test
     void browsersAreToldOfEverySize() {
         Document page = Jsoup.parse(PAGE);
-        ICONS.on(page);
+        ICONS.on(page, Map.of());
         assertThat(page.head().select("link").eachAttr("href"))
                 .containsExactly(
                         "icons/favicon.ico", "pictures/icon.svg", "icons/icon-180.png", "icons/site.webmanifest");
@@ -32,16 +32,25 @@ class SiteIconsTest {
     @Test
     void aPageThatDoesNotTurnHasOneColor() {
         Document page = Jsoup.parse(PAGE);
-        new SiteIcons("Quay", "icon.png", false, Color.rgb(1, 2, 3), Optional.empty()).on(page);
+        new SiteIcons("Quay", "icon.png", false, Color.rgb(1, 2, 3), Optional.empty()).on(page, Map.of());
         assertThat(page.head().select("meta[name=theme-color]")).hasSize(1);
         assertThat(page.head().select("meta[media], link[type]")).isEmpty();
+    }
+
+    @Test
+    void theyStandWhereTheyAreChosenToBeShown() {
+        for (String chosen : List.of("shown", "hidden")) {
+            Document page = Jsoup.parse(PAGE);
+            ICONS.on(page, Map.of("site-icon", chosen));
+            assertThat(page.head().select("link").isEmpty()).isEqualTo(chosen.equals("hidden"));
+        }
     }
 
     @Test
     void whatWasAddedIsTakenOffAgain() {
         Document page = Jsoup.parse(PAGE);
         String before = page.outerHtml();
-        ICONS.on(page);
+        ICONS.on(page, Map.of());
         SiteIcons.off(page);
         assertThat(page.outerHtml()).isEqualTo(before);
     }
