@@ -23,7 +23,11 @@ final class Browsers {
             .chromium()
             .launch(new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-gpu")));
 
     /** Long enough for a machine that is busy with other things: how long anything takes is not tested. */
     private static final int PATIENCE_MS = 30_000;

@@ -221,6 +221,9 @@ class MainPathTest {
                         new FrameLocator.GetByRoleOptions().setName("Contact").setExact(true))
                 .click();
         Locator message = firstBay().getByLabel("Your question");
+        message.waitFor();
+        // The bench hears a page's keys from when all of the page is there.
+        page.waitForFunction("() => document.querySelector('iframe').contentDocument?.readyState === 'complete'");
         message.click();
         page.keyboard().type("a");
         page.keyboard().press("Control+z");

@@ -114,6 +114,11 @@ public final class Recipes {
                 .filter(group -> values(root.group(group).orElseThrow()).containsKey(path.name()));
     }
 
+    /** The names of the tokens that a group's recipe computes, those that are detached among them. */
+    public static Set<String> computed(Group group) {
+        return values(group).keySet();
+    }
+
     private static Map<String, TokenValue> values(Group group) {
         return of(group)
                 .filter(recipe -> computes(group, recipe))
