@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/themes/{id}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
+        put: operations["follow"];
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/put-away": {
         parameters: {
             query?: never;
@@ -308,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/rollouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rollouts"];
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/rollouts/{rollout}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/restore": {
         parameters: {
             query?: never;
@@ -318,6 +366,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/releases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["releases"];
+        put?: never;
+        post: operations["release"];
         delete?: never;
         options?: never;
         head?: never;
@@ -637,7 +701,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["follow"];
+        post: operations["follow_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -669,7 +733,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -749,7 +813,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1140,6 +1204,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/impact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["impact"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/impact/spots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["spots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/history": {
         parameters: {
             query?: never;
@@ -1212,6 +1308,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/themes/{id}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["difference"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1800,6 +1912,25 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        FollowRequest: {
+            site: string;
+            follows: string;
+        };
+        SiteStanding: {
+            slug: string;
+            /** Format: int64 */
+            theme: number;
+            release: string;
+            follows: string;
+            newer: string[];
+            stood: components["schemas"]["StoodView"][];
+        };
+        StoodView: {
+            release: string;
+            way: string;
+            person: string;
+            since: string;
+        };
         PutAwayRequest: {
             away: boolean;
         };
@@ -2380,6 +2511,46 @@ export interface components {
             /** Format: int32 */
             holds: number;
         };
+        TakeRequest: {
+            site: string;
+            release: string;
+        };
+        RolloutRequest: {
+            release: string;
+            stages: components["schemas"]["StageRequest"][];
+        };
+        StageRequest: {
+            sites: string[];
+            /** Format: int32 */
+            waitHours: number;
+        };
+        MemberView: {
+            slug: string;
+            name: string;
+            state: string;
+            was: string;
+        };
+        RolloutView: {
+            /** Format: int64 */
+            id: number;
+            release: string;
+            state: string;
+            person: string;
+            at: string;
+            stages: components["schemas"]["StageView"][];
+        };
+        StageView: {
+            /** Format: int32 */
+            position: number;
+            /** Format: int32 */
+            waitHours: number;
+            doneAt: string;
+            due: string;
+            sites: components["schemas"]["MemberView"][];
+        };
+        RolloutStep: {
+            step: string;
+        };
         RestoreRequest: {
             /** Format: int32 */
             number: number;
@@ -2387,6 +2558,32 @@ export interface components {
         Restored: {
             /** Format: int32 */
             revision: number;
+        };
+        ReleaseRequest: {
+            /** Format: int32 */
+            revision: number;
+            number: string;
+            notes: string;
+            reason: string;
+        };
+        ReleaseView: {
+            /** Format: int64 */
+            id: number;
+            number: string;
+            trial: boolean;
+            step: string;
+            notes: string;
+            reason: string;
+            person: string;
+            at: string;
+            /** Format: int32 */
+            revision: number;
+            hash: string;
+            weave: components["schemas"]["Weave"];
+        };
+        Weave: {
+            warp: string[];
+            weft: string[];
         };
         EditRequest: {
             /** Format: int32 */
@@ -2575,10 +2772,6 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        Weave: {
-            warp: string[];
-            weft: string[];
-        };
         AcceptRequest: {
             name: string;
             password: string;
@@ -2689,6 +2882,39 @@ export interface components {
             contexts: components["schemas"]["PlaceView"][];
             unknown: string[];
         };
+        NextView: {
+            any: boolean;
+            since: string;
+            step: string;
+            number: string;
+            trial: string;
+            numbers: string[];
+            reasons: components["schemas"]["ReasonView"][];
+            notes: string;
+            heavy: string[];
+        };
+        ReasonView: {
+            step: string;
+            sentence: string;
+        };
+        ReleasesView: {
+            /** Format: int64 */
+            theme: number;
+            name: string;
+            /** Format: int32 */
+            revision: number;
+            weave: components["schemas"]["Weave"];
+            releases: components["schemas"]["ReleaseView"][];
+            sites: components["schemas"]["StandingView"][];
+            next: components["schemas"]["NextView"];
+        };
+        StandingView: {
+            slug: string;
+            name: string;
+            release: string;
+            follows: string;
+            since: string;
+        };
         LookView: {
             contexts: {
                 [key: string]: string;
@@ -2751,6 +2977,61 @@ export interface components {
         FileText: {
             name: string;
             text: string;
+        };
+        CrossingView: {
+            surface: string;
+            role: string;
+            ground: string;
+            where: string;
+            /** Format: double */
+            before: number;
+            /** Format: double */
+            after: number;
+            /** Format: double */
+            needed: number;
+        };
+        ImpactView: {
+            to: string;
+            /** Format: int32 */
+            spots: number;
+            /** Format: int32 */
+            pages: number;
+            sites: components["schemas"]["SiteTouched"][];
+            untouched: string[];
+            lost: components["schemas"]["CrossingView"][];
+            won: components["schemas"]["CrossingView"][];
+        };
+        PageTouched: {
+            page: string;
+            title: string;
+            /** Format: int32 */
+            spots: number;
+            roles: string[];
+        };
+        SiteTouched: {
+            slug: string;
+            name: string;
+            standsOn: string;
+            /** Format: int32 */
+            spots: number;
+            pages: components["schemas"]["PageTouched"][];
+            /** Format: int32 */
+            more: number;
+            /** Format: int32 */
+            untouched: number;
+            /** Format: int32 */
+            kept: number;
+            choices: string[];
+            /** Format: double */
+            felt: number;
+            lost: components["schemas"]["CrossingView"][];
+        };
+        SpotsTouched: {
+            site: string;
+            page: string;
+            spots: {
+                [key: string]: string[];
+            };
         };
         Acceptance: {
             reason: string;
@@ -2826,6 +3107,38 @@ export interface components {
             hue: string;
             seed: string;
             shades: components["schemas"]["TakenShade"][];
+        };
+        DifferenceView: {
+            from: string;
+            /** Format: int32 */
+            fromRevision: number;
+            to: string;
+            /** Format: int32 */
+            toRevision: number;
+            any: boolean;
+            step: string;
+            changes: components["schemas"]["ToldChange"][];
+            /** Format: int32 */
+            more: number;
+            shifts: components["schemas"]["ReasonView"][];
+        };
+        ToldChange: {
+            kind: string;
+            step: string;
+            path: string;
+            group: string;
+            sentence: string;
+            before: string;
+            after: string;
+            beforeHex: string;
+            afterHex: string;
+            size: string;
+            /** Format: double */
+            felt: number;
+            places: string[];
+            /** Format: int32 */
+            follows: number;
+            follow: string[];
         };
         ChangeView: {
             place: string;
@@ -3970,6 +4283,82 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    standing: {
+        parameters: {
+            query: {
+                site: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteStanding"];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteStanding"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteStanding"];
+                };
+            };
+        };
+    };
     putAway: {
         parameters: {
             query?: never;
@@ -4646,6 +5035,81 @@ export interface operations {
             };
         };
     };
+    rollouts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RolloutView"][];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RolloutView"];
+                };
+            };
+        };
+    };
+    step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                rollout: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloutStep"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RolloutView"];
+                };
+            };
+        };
+    };
     restore: {
         parameters: {
             query?: never;
@@ -4668,6 +5132,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Restored"];
+                };
+            };
+        };
+    };
+    releases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReleasesView"];
+                };
+            };
+        };
+    };
+    release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReleaseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReleaseView"];
                 };
             };
         };
@@ -5222,7 +5734,7 @@ export interface operations {
             };
         };
     };
-    follow: {
+    follow_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5274,7 +5786,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query: {
                 theme: number;
@@ -5439,7 +5951,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6106,6 +6618,59 @@ export interface operations {
             };
         };
     };
+    impact: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImpactView"];
+                };
+            };
+        };
+    };
+    spots: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                site: string;
+                page: string;
+                scheme?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpotsTouched"];
+                };
+            };
+        };
+    };
     entries: {
         parameters: {
             query?: {
@@ -6218,6 +6783,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    difference: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DifferenceView"];
                 };
             };
         };

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
@@ -41,7 +42,7 @@ import org.umberloom.core.theme.ThemeGraph;
 
 /** Every check of a theme and of the sites that wear it, in one list. */
 @Service
-class FindingsService {
+public class FindingsService {
     private static final int MOST_COMBINATIONS = 12;
     private static final int MOST_SITES = 60;
     private static final String SITES = "site";
@@ -147,6 +148,19 @@ class FindingsService {
                         .toList(),
                 Math.min(MOST_SITES, wearing.size()),
                 Math.max(0, wearing.size() - MOST_SITES));
+    }
+
+    /** What is wrong with a theme itself with the heaviest weight, and not lived with, in sentences. */
+    public List<String> heavy(long theme) {
+        Set<String> livedWith =
+                accepted.all(theme).stream().map(AcceptedMapper.Row::finding).collect(Collectors.toSet());
+        return ofTheme(drafts.newest(theme).theme()).stream()
+                .filter(finding -> finding.weight() == Finding.Weight.MUST)
+                .map(FindingsService::entry)
+                .filter(entry -> !livedWith.contains(entry.id))
+                .map(FindingEntry::message)
+                .distinct()
+                .toList();
     }
 
     /** In every combination, up to a number of them; each is resolved once, though several look at it. */

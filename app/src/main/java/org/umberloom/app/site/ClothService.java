@@ -25,7 +25,7 @@ import org.umberloom.core.theme.ThemeGraph;
 
 /** All sites against the groups of roles: what follows, what differs on purpose, and what by accident. */
 @Service
-class ClothService {
+public class ClothService {
     /** One site's crossing with a group of roles: how many values of its own, and how many strays. */
     record Crossing(String group, int overrides, int strays) {}
 
@@ -120,7 +120,8 @@ class ClothService {
         return combination(theme, site.look(), site.scheme());
     }
 
-    static Combination combination(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
+    /** The combination that a site stands in, in a theme. */
+    public static Combination combination(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
         return new Combination(contexts(theme, look, policy)).completedFor(theme);
     }
 

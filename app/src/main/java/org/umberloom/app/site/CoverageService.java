@@ -17,6 +17,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.site.RoleGroups;
+import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
@@ -27,7 +28,7 @@ import org.umberloom.core.token.TokenPath;
 
 /** Where roles and tokens are taken, across all pages of all sites that wear a theme. */
 @Service
-class CoverageService {
+public class CoverageService {
     /** Pages that are named one by one; the rest is counted. */
     private static final int MOST_PAGES = 240;
     /** Combinations of a theme that are asked which roles come from a token. */
@@ -85,13 +86,21 @@ class CoverageService {
                 .orElse("");
     }
 
-    private record SiteTaking(String slug, String name, SiteUses uses) {}
+    /**
+     * A site with the roles that its pages take.
+     *
+     * @param look   in which it stands
+     * @param scheme which schemes its readers see
+     * @param own    whether it writes something at places of its own
+     */
+    public record SiteTaking(
+            String slug, String name, Map<String, String> look, SchemePolicy scheme, boolean own, SiteUses uses) {}
 
     /**
      * What every site takes with what is chosen there. What was counted by another version, by nobody yet, or with other choices, is
      * counted first.
      */
-    private List<SiteTaking> taking(long theme, ThemeDocument document) {
+    public List<SiteTaking> taking(long theme, ThemeDocument document) {
         List<SiteMapper.UsesRow> rows = mapper.uses(theme);
         if (rows.stream().anyMatch(row -> row.uses().isEmpty())) {
             sites.counted();
@@ -107,7 +116,13 @@ class CoverageService {
             if (facts.overrides().containsKey(RoleGroups.CHOICE)) choosing += "+" + row.revision();
             SiteUses uses = SiteUses.read(row.uses());
             if (!uses.chosen().equals(choosing)) uses = counted(row, document, choosing);
-            all.add(new SiteTaking(row.slug(), row.name(), uses));
+            all.add(new SiteTaking(
+                    row.slug(),
+                    row.name(),
+                    facts.look(),
+                    facts.scheme(),
+                    !facts.overrides().isEmpty(),
+                    uses));
         }
         return all;
     }

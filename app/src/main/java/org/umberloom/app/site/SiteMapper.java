@@ -134,7 +134,9 @@ interface SiteMapper {
     @Delete("delete from site_wore where site_id = #{id} and theme_id = #{theme}")
     void removeOneWore(long id, long theme);
 
-    @Update("update site set theme_id = #{theme} where id = #{id}")
+    /** What it stood on was a release of the theme before. */
+    @Update(
+            "update site set release_id = if(theme_id = #{theme}, release_id, null), theme_id = #{theme} where id = #{id}")
     void wear(long id, long theme);
 
     @Delete("delete from site_part where site_id = #{id}")

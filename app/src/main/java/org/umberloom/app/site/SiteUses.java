@@ -17,12 +17,12 @@ import org.umberloom.core.site.Strays;
  *
  * @param chosen under which choices it was counted, in a form that can be compared; empty for every choice at its standard
  */
-record SiteUses(String chosen, List<PageUses> pages) {
+public record SiteUses(String chosen, List<PageUses> pages) {
     /** @param hiding spots that should take the role and have a value of their own */
-    record Count(int taking, int hiding) {}
+    public record Count(int taking, int hiding) {}
 
     /** @param roles by their paths */
-    record PageUses(String page, String title, Map<String, Count> roles) {}
+    public record PageUses(String page, String title, Map<String, Count> roles) {}
 
     /** @param sheet what the declarations of its own style sheet reach, by their numbers */
     static SiteUses of(SiteDocument site, Map<Integer, List<Strays.Stray>> sheet) {

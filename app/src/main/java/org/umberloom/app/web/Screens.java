@@ -18,6 +18,7 @@ class Screens {
         "/dress/{theme}",
         "/coverage/{theme}",
         "/findings/{theme}",
+        "/releases/{theme}",
         "/type-sheet/{theme}",
         "/sites",
         "/sites/{site}",

@@ -101,7 +101,7 @@ public record Size(Measure measure, double amount, String part) implements Compa
     }
 
     /** Comparable between unlike measures, in tenths of what everybody sees; what cannot be measured counts as plainly seen. */
-    double felt() {
+    public double felt() {
         return switch (measure) {
             case NONE -> 0;
             case COLOR -> amount;

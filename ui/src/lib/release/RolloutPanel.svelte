@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { toast } from 'svelte-sonner';
+  import { api, Problem, store, type Schemas } from '$lib/api/client';
+  import { counted } from '$lib/ui/words';
+  import type { Releases } from './releases.svelte';
+
+  let { releases, release }: { releases: Releases; release: Schemas['ReleaseView'] } = $props();
+
+  const BY_HAND = -1;
+  const A_DAY = 24;
+  let busy = $state(false);
+  let refused = $state('');
+  /** Sites of the first stage; the rest follow. */
+  let first = $state<string[]>([]);
+  let waitHours = $state(BY_HAND);
+
+  const sites = $derived(releases.all?.sites ?? []);
+  const waiting = $derived(sites.filter((site) => site.release !== release.number));
+  const on = $derived(sites.filter((site) => site.release === release.number));
+  const rollout = $derived(releases.rollouts.find((one) => one.release === release.number));
+  const open = $derived(rollout && (rollout.state === 'going' || rollout.state === 'paused') ? rollout : null);
+  const rest = $derived(waiting.filter((site) => !first.includes(site.slug)));
+  const time = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+  async function change(what: () => Promise<unknown>) {
+    busy = true;
+    refused = '';
+    try {
+      await what();
+    } catch (e) {
+      refused = e instanceof Problem ? e.message : String(e);
+    } finally {
+      await releases.load().catch(() => undefined);
+      busy = false;
+    }
+  }
+
+  const start = () =>
+    change(async () => {
+      const stages = [{ sites: first.length ? first : waiting.map((site) => site.slug), waitHours: 0 }];
+      if (first.length && rest.length) stages.push({ sites: rest.map((site) => site.slug), waitHours });
+      await store(() => api.POST('/api/themes/{id}/rollouts', { params: releases.path, body: { release: release.number, stages } }));
+      toast.success(stages.length === 1 ? 'Rolled out' : 'The first stage stands on it');
+      first = [];
+    });
+  const step = (id: number, name: string) =>
+    change(() =>
+      store(() =>
+        api.POST('/api/themes/{id}/rollouts/{rollout}', {
+          params: { path: { id: releases.theme, rollout: id } },
+          body: { step: name }
+        })
+      )
+    );
+</script>
+
+<h2 class="font-semibold">On its way to sites</h2>
+{#if rollout}
+  <ol class="mt-2 border-l-2 border-ink">
+    {#each rollout.stages as stage (stage.position)}
+      <li class="relative pb-2 pl-4">
+        <span
+          class="absolute top-1.5 -left-[7px] h-3 w-3 rounded-full border-2 border-ink {stage.doneAt ? 'bg-ink' : 'bg-ground'}"
+          aria-hidden="true"
+        ></span>
+        <span class="block text-sm text-muted">
+          {stage.doneAt
+            ? `stands since ${time(stage.doneAt)}`
+            : stage.due
+              ? `goes by itself ${time(stage.due)}`
+              : rollout.state === 'back'
+                ? 'was not reached'
+                : stage.waitHours < 0
+                  ? 'waits for you'
+                  : `${stage.waitHours} hours after the one before`}
+        </span>
+        {#each stage.sites as site (site.slug)}
+          <a class="mr-2 hover:underline {site.state === 'back' ? 'text-muted line-through' : ''}" href="/sites/{site.slug}">{site.name}</a>
+        {/each}
+      </li>
+    {/each}
+  </ol>
+  <p class="text-sm text-muted">
+    {rollout.state === 'back'
+      ? 'taken back; every site stands on what it stood on before'
+      : rollout.state === 'paused'
+        ? 'held'
+        : rollout.state === 'done'
+          ? 'all stages went'
+          : ''}
+  </p>
+  <div class="mt-2 flex flex-wrap gap-2">
+    {#if rollout.state === 'going'}
+      <button class="button button-primary" disabled={busy} onclick={() => step(rollout.id, 'next')}>Next stage now</button>
+      <button class="button" disabled={busy} onclick={() => step(rollout.id, 'pause')}>Hold</button>
+    {:else if rollout.state === 'paused'}
+      <button class="button" disabled={busy} onclick={() => step(rollout.id, 'resume')}>Go on</button>
+    {/if}
+    {#if rollout.state !== 'back'}
+      <button class="button" disabled={busy} onclick={() => step(rollout.id, 'back')}>Take all of it back</button>
+    {/if}
+  </div>
+{/if}
+{#if !open && waiting.length}
+  <p class="mt-2 text-sm text-muted">
+    {on.length ? `${on.map((site) => site.name).join(', ')} ${on.length === 1 ? 'stands' : 'stand'} on it.` : 'No site stands on it yet.'}
+    Choose who takes it first; without a choice all take it at once.
+  </p>
+  <ul class="mt-2 space-y-0.5">
+    {#each waiting as site (site.slug)}
+      <li>
+        <label class="flex items-center gap-2">
+          <input type="checkbox" value={site.slug} bind:group={first} data-stored />
+          <span class="min-w-0 grow truncate">{site.name}</span>
+          <span class="value text-sm text-muted">{site.release || 'none'}</span>
+        </label>
+      </li>
+    {/each}
+  </ul>
+  {#if first.length && rest.length}
+    <div class="mt-2" role="radiogroup" aria-label="When the rest follows">
+      <p class="text-sm text-muted">The other {counted(rest.length, 'site', 'sites')}</p>
+      {#each [{ hours: BY_HAND, words: 'when let go by hand' }, { hours: A_DAY, words: 'a day later, by themselves' }] as one (one.hours)}
+        <label class="flex items-center gap-2"
+          ><input type="radio" name="wait" checked={waitHours === one.hours} onchange={() => (waitHours = one.hours)} />{one.words}</label
+        >
+      {/each}
+    </div>
+  {/if}
+  <button class="button button-primary mt-3" disabled={busy} onclick={start}>
+    {first.length
+      ? `Roll out to ${counted(first.length, 'site', 'sites')} first`
+      : `Roll out to ${counted(waiting.length, 'site', 'sites')}`}
+  </button>
+{:else if !open && sites.length}
+  <p class="mt-2 text-muted">Every site stands on it.</p>
+{:else if !sites.length}
+  <p class="mt-2 text-muted">No site wears this theme yet.</p>
+{/if}
+{#if refused}<p class="mt-3 text-must" role="alert">{refused}</p>{/if}
