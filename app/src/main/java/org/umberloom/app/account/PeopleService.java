@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.umberloom.app.web.Sha256;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
 /** Who belongs here: inviting by a link, accepting, taking off the list. All of it is for leads. */
@@ -104,7 +104,7 @@ class PeopleService {
     }
 
     private static String hash(String word) {
-        return Sha256.hex(word.getBytes(StandardCharsets.UTF_8));
+        return Fingerprint.of(word.getBytes(StandardCharsets.UTF_8));
     }
 
     /** @throws IllegalArgumentException when it is no name, or too long */

@@ -10,10 +10,10 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.font.BadFont;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.Woff2;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.ValueText;
 
@@ -131,7 +131,7 @@ public class OwnFonts {
     private static OwnFontMapper.Row row(FontFile font, String family) {
         String weights = range(font.lightest(), font.heaviest());
         String style = font.italic() ? "italic" : "normal";
-        String hash = Sha256.hex(font.tables().file()).substring(0, HASH);
+        String hash = Fingerprint.of(font.tables().file()).substring(0, HASH);
         String license = (font.license().orElse("") + "\n" + font.licenseAt().orElse("")).strip();
         return new OwnFontMapper.Row(
                 FOLDER + slug(family) + "-" + weights.replace(' ', '-') + (font.italic() ? "-italic-" : "-") + hash

@@ -3,7 +3,6 @@ package org.umberloom.app.check;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,7 +14,6 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.asset.FontShelf;
-import org.umberloom.app.looking.Combos;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SitePictures;
@@ -23,22 +21,19 @@ import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
-import org.umberloom.app.web.Sha256;
-import org.umberloom.core.check.Tidiness;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
-import org.umberloom.core.ground.Pictures;
+import org.umberloom.core.finding.AllFindings;
 import org.umberloom.core.page.Alternatives;
 import org.umberloom.core.page.Headings;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
-import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
-import org.umberloom.core.theme.ThemeGraph;
+import org.umberloom.core.token.Fingerprint;
 
 /** Every check of a theme and of the sites that wear it, in one list. */
 @Service
@@ -163,21 +158,8 @@ public class FindingsService {
                 .toList();
     }
 
-    /** In every combination, up to a number of them; each is resolved once, though several look at it. */
     private List<Finding> ofTheme(ThemeDocument theme) {
-        Map<Combination, ThemeGraph> graphs = new HashMap<>();
-        List<Finding> findings = new ArrayList<>();
-        for (Combination combination : theme.combinations(MOST_COMBINATIONS))
-            findings.addAll(ThemeViews.found(Combos.of(
-                    theme,
-                    combination,
-                    List.of(combination),
-                    Pictures.NONE,
-                    fonts.atHand(),
-                    one -> graphs.computeIfAbsent(one, key -> ThemeGraph.of(theme, key)),
-                    Map.of())));
-        findings.addAll(Tidiness.findings(theme));
-        return findings;
+        return AllFindings.everywhere(theme, fonts.atHand(), MOST_COMBINATIONS);
     }
 
     private static FindingEntry entry(Finding finding) {
@@ -186,7 +168,7 @@ public class FindingsService {
                 .map(one -> finding.path().split("\\.")[1])
                 .orElse(Surfaces.PAGE);
         return new FindingEntry(
-                Sha256.hex((finding.code() + '\n' + finding.path() + '\n' + finding.message())
+                Fingerprint.of((finding.code() + '\n' + finding.path() + '\n' + finding.message())
                         .getBytes(StandardCharsets.UTF_8)),
                 finding.code(),
                 finding.weight().name().toLowerCase(Locale.ROOT),
@@ -316,7 +298,7 @@ public class FindingsService {
     private static FindingEntry entry(
             Site site, SitePage page, String kind, Finding.Weight weight, String message, String remedy) {
         return new FindingEntry(
-                Sha256.hex((SITES + '\n' + site.slug() + '\n' + page.slug() + '\n' + kind + '\n' + message)
+                Fingerprint.of((SITES + '\n' + site.slug() + '\n' + page.slug() + '\n' + kind + '\n' + message)
                         .getBytes(StandardCharsets.UTF_8)),
                 kind,
                 weight.name().toLowerCase(Locale.ROOT),

@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -39,26 +40,26 @@ class KitController {
     }
 
     @GetMapping("/themes/{id}/kit")
-    KitService.KitView contents(@PathVariable long id, @RequestParam(defaultValue = "") String site) {
-        return kits.contents(id, site);
+    KitService.KitView contents(@PathVariable long id, @ParameterObject KitAsked asked) {
+        return kits.contents(id, asked);
     }
 
     @GetMapping("/themes/{id}/kit/file")
-    FileText file(@PathVariable long id, @RequestParam(defaultValue = "") String site, @RequestParam String name) {
-        return new FileText(name, kits.text(id, site, name));
+    FileText file(@PathVariable long id, @ParameterObject KitAsked asked, @RequestParam String name) {
+        return new FileText(name, kits.text(id, asked, name));
     }
 
     @GetMapping("/themes/{id}/kit.zip")
-    ResponseEntity<byte[]> archive(@PathVariable long id, @RequestParam(defaultValue = "") String site) {
+    ResponseEntity<byte[]> archive(@PathVariable long id, @ParameterObject KitAsked asked) {
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/zip"))
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(kits.fileName(id))
+                                .filename(kits.fileName(id, asked))
                                 .build()
                                 .toString())
-                .body(kits.archive(id, site));
+                .body(kits.archive(id, asked));
     }
 
     /** What would come in; nothing is stored. */

@@ -26,6 +26,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.format.form.Form;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.SiteIcons;
@@ -40,7 +41,8 @@ public class KitFiles {
     private static final String STYLESHEET = "theme.css";
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
-    private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt");
+    private static final String FORMS = "forms/";
+    private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt", "scss", "js", "ts", "gpl");
 
     private final SiteService sites;
     private final WornBySites worn;
@@ -67,8 +69,22 @@ public class KitFiles {
         this.shelf = shelf;
     }
 
+    /**
+     * What goes into a kit besides the theme and the pages of sites.
+     *
+     * @param release that it is made of; empty for a draft
+     * @param fonts   whether font files go in
+     */
+    record Parts(String release, boolean fonts, List<Form> forms) {
+        static final Parts OF_DRAFT = new Parts("", true, List.of());
+    }
+
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
     public Map<String, byte[]> of(ThemeDocument theme, List<Site> shown) {
+        return of(theme, shown, Parts.OF_DRAFT);
+    }
+
+    Map<String, byte[]> of(ThemeDocument theme, List<Site> shown, Parts parts) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> beside = new LinkedHashMap<>();
         Map<String, Document> pages = new LinkedHashMap<>();
@@ -79,7 +95,7 @@ public class KitFiles {
         Optional<SiteDocument> one = alone(shown);
         ThemeDocument worn = worn(theme, shown);
         List<FontCatalog.Family> families = fonts.familiesOf(worn).stream()
-                .filter(FontCatalog.Family::travels)
+                .filter(family -> parts.fonts() && family.travels())
                 .toList();
         FontCatalog catalog = shelf.atHand().catalog();
         PageUse use = PageUse.of(markup);
@@ -111,14 +127,19 @@ public class KitFiles {
                         .write()));
         files.put(
                 STYLESHEET,
-                bytes(Stylesheet.compile(worn, usage, fonts.usedBy(worn, FONTS, need::of), grounds.of(theme))
+                bytes(Stylesheet.compile(
+                                worn,
+                                usage,
+                                parts.fonts() ? fonts.usedBy(worn, FONTS, need::of) : List.of(),
+                                grounds.of(theme))
                         + one.map(site -> Stylesheet.own(site.css())).orElse("")));
         themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
         FirstView first = new FirstView(worn, catalog, need);
         pages.forEach((name, page) -> {
-            first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
-                    .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
-                            + "\" crossorigin>"));
+            if (parts.fonts())
+                first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
+                        .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
+                                + "\" crossorigin>"));
             files.put(name, bytes(page.outerHtml() + "\n"));
         });
         files.putAll(beside);
@@ -147,7 +168,9 @@ public class KitFiles {
                 .forEach(said ->
                         licenses.append("Not in this kit: ").append(said).append("\n"));
         files.put("LICENSES.txt", bytes(licenses.toString()));
-        return files;
+        for (Form form : parts.forms())
+            form.write(theme).forEach((name, text) -> files.put(FORMS + form.id() + "/" + name, bytes(text)));
+        return KitManifest.sealed(files, parts.release());
     }
 
     private Optional<SiteDocument> alone(List<Site> shown) {

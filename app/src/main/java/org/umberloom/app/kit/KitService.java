@@ -20,9 +20,9 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.release.States;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
-import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.core.dress.Dressing;
@@ -30,6 +30,7 @@ import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeFiles;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.format.form.Form;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.propose.MeaningProposal;
 import org.umberloom.core.theme.Picture;
@@ -47,11 +48,20 @@ class KitService {
     /** A file of a kit with its size as it is, and as a web server would send it compressed. */
     record FileView(String name, long bytes, long compressed, boolean readable) {}
 
+    /** A form that can go in. */
+    record FormView(String id, String title) {}
+
+    /** A context that can stay out. */
+    record ContextOfKit(String modifier, String context) {}
+
     /** @param leftOut a sentence for each family whose files may not travel */
     record KitView(
             String theme,
+            String state,
             String site,
             List<String> sites,
+            List<FormView> forms,
+            List<ContextOfKit> contexts,
             List<FileView> files,
             long bytes,
             long archive,
@@ -68,8 +78,16 @@ class KitService {
     private final KitFiles kits;
     private final PictureStore grounds;
     private final FontShelf fonts;
+    private final States states;
 
-    KitService(DraftService drafts, SiteService sites, KitFiles kits, PictureStore grounds, FontShelf fonts) {
+    KitService(
+            DraftService drafts,
+            States states,
+            SiteService sites,
+            KitFiles kits,
+            PictureStore grounds,
+            FontShelf fonts) {
+        this.states = states;
         this.fonts = fonts;
         this.grounds = grounds;
         this.drafts = drafts;
@@ -77,38 +95,67 @@ class KitService {
         this.kits = kits;
     }
 
-    /** @param site slug of the site whose pages travel along; empty for none */
-    KitView contents(long theme, String site) {
-        Draft draft = drafts.newest(theme);
-        List<Site> shown = shown(site);
-        Map<String, byte[]> files = kits.of(draft.theme(), shown);
+    KitView contents(long theme, KitAsked asked) {
+        States.State state = states.of(theme, asked.state());
+        List<Site> shown = shown(asked.site());
+        ThemeDocument narrowed = asked.narrowed(state.theme());
+        Map<String, byte[]> files = kits.of(narrowed, shown, parts(state, asked));
         List<String> readable = KitFiles.readable(files);
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, compressed(content), readable.contains(name))));
+        List<String> leftOut = new ArrayList<>(kits.leftOut(kits.worn(narrowed, shown), shown));
+        if (!asked.fonts()) leftOut.add("All fonts, as you chose. Pages show what the reader’s device has.");
         return new KitView(
-                draft.theme().name(),
-                site,
+                state.theme().name(),
+                state.name(),
+                asked.site(),
                 sites.all().stream().map(Site::slug).toList(),
+                Form.ALL.stream()
+                        .map(form -> new FormView(form.id(), form.title()))
+                        .toList(),
+                contexts(state.theme()),
                 views,
                 views.stream().mapToLong(FileView::bytes).sum(),
                 KitArchive.write(files).length,
-                kits.leftOut(kits.worn(draft.theme(), shown), shown));
+                leftOut);
+    }
+
+    /** Contexts that can stay out: of every modifier that has more than one. */
+    private static List<ContextOfKit> contexts(ThemeDocument theme) {
+        List<ContextOfKit> all = new ArrayList<>();
+        theme.modifiers().forEach((name, modifier) -> {
+            if (modifier.contexts().size() > 1)
+                modifier.contexts().keySet().forEach(context -> all.add(new ContextOfKit(name, context)));
+        });
+        return all;
+    }
+
+    private static KitFiles.Parts parts(States.State state, KitAsked asked) {
+        return new KitFiles.Parts(
+                state.release().isPresent() ? state.name() : "",
+                asked.fonts(),
+                asked.forms().stream().map(Form::byId).toList());
+    }
+
+    private Map<String, byte[]> files(long theme, KitAsked asked) {
+        States.State state = states.of(theme, asked.state());
+        return kits.of(asked.narrowed(state.theme()), shown(asked.site()), parts(state, asked));
     }
 
     /** The text of one file. */
-    String text(long theme, String site, String name) {
-        Map<String, byte[]> files = kits.of(drafts.newest(theme).theme(), shown(site));
+    String text(long theme, KitAsked asked, String name) {
+        Map<String, byte[]> files = files(theme, asked);
         if (!KitFiles.readable(files).contains(name))
             throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
         return new String(files.get(name), StandardCharsets.UTF_8);
     }
 
-    byte[] archive(long theme, String site) {
-        return KitArchive.write(kits.of(drafts.newest(theme).theme(), shown(site)));
+    byte[] archive(long theme, KitAsked asked) {
+        return KitArchive.write(files(theme, asked));
     }
 
-    String fileName(long theme) {
+    String fileName(long theme, KitAsked asked) {
         StringBuilder name = new StringBuilder();
         drafts.newest(theme)
                 .theme()
@@ -120,7 +167,10 @@ class KitService {
                     if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
                     else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
                 });
-        return (name.isEmpty() ? "theme" : name) + ".kit.zip";
+        String state = states.of(theme, asked.state()).release().isPresent()
+                ? "-" + states.of(theme, asked.state()).name()
+                : "";
+        return (name.isEmpty() ? "theme" : name) + state + ".kit.zip";
     }
 
     /** A theme as it would come in; nothing of it is stored. */
@@ -187,6 +237,7 @@ class KitService {
         ThemeJson.Reading reading =
                 refusing(() -> files.isEmpty() ? ThemeFiles.reading(texts(given)) : KitManifest.reading(files));
         List<String> notes = new ArrayList<>(reading.notes());
+        notes.addAll(KitManifest.faults(files));
         ThemeDocument theme = keeping ? withPictures(reading.theme(), files, notes) : reading.theme();
         return new Read(MeaningProposal.recorded(theme, notes), notes);
     }

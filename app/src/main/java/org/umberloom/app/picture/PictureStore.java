@@ -5,11 +5,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.color.Tones;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
 /**
@@ -69,7 +69,7 @@ public class PictureStore {
         if (seen.pixels().length == 0)
             throw new IllegalArgumentException(
                     "“" + shown + "” shows no color, so nothing could be computed for text on it. It was not kept.");
-        String hash = Sha256.hex(seen.content());
+        String hash = Fingerprint.of(seen.content());
         pictures.keep(
                 hash,
                 seen.mediaType(),

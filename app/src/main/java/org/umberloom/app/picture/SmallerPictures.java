@@ -13,8 +13,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.page.PagePictures;
+import org.umberloom.core.token.Fingerprint;
 
 /** Smaller files of large pictures, for windows that do not need all of their pixels. They are made when they are asked for. */
 @Component
@@ -57,7 +57,7 @@ public class SmallerPictures {
 
     /** @param content of a picture that was read before */
     public byte[] made(byte[] content, String mediaType, int width) {
-        return made.get(Sha256.hex(content) + width, key -> make(content, mediaType, width));
+        return made.get(Fingerprint.of(content) + width, key -> make(content, mediaType, width));
     }
 
     private static byte[] make(byte[] content, String mediaType, int width) {

@@ -11,10 +11,10 @@ import org.flywaydb.core.api.migration.Context;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 
 /**
  * Pictures that stood beside a theme by their names are kept by their contents, and named in the theme's document and in the
@@ -50,7 +50,7 @@ class V6__Pictures_in_documents extends BaseJavaMigration {
     private static void keep(Connection database, ResultSet row, Map<Long, Map<String, Picture>> byTheme)
             throws Exception {
         byte[] content = row.getBytes("content");
-        String hash = Sha256.hex(content);
+        String hash = Fingerprint.of(content);
         Picture picture;
         try {
             picture = new Picture(

@@ -66,6 +66,12 @@ class ReleaseController {
         return releases.of(id);
     }
 
+    /** What each site stands on, and the newest full release. */
+    @GetMapping("/standings")
+    ReleaseService.StandingsView standings(@PathVariable long id) {
+        return releases.standings(id);
+    }
+
     /** Releases the draft. */
     @PostMapping("/releases")
     ReleaseService.ReleaseView release(

@@ -22,7 +22,6 @@ import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.app.web.Conflict;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.change.Changes;
 import org.umberloom.core.change.Reason;
 import org.umberloom.core.change.ReleaseNumber;
@@ -30,6 +29,7 @@ import org.umberloom.core.change.Step;
 import org.umberloom.core.change.Telling;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
 /** Releases of a theme: what the next would be, and making it. */
@@ -268,7 +268,7 @@ public class ReleaseService {
                         asked,
                         draft.revision(),
                         document,
-                        Sha256.hex(document.getBytes(StandardCharsets.UTF_8)),
+                        Fingerprint.of(document.getBytes(StandardCharsets.UTF_8)),
                         said,
                         heavy.isEmpty() ? "" : why,
                         by.id(),
@@ -318,6 +318,19 @@ public class ReleaseService {
             throw new IllegalArgumentException(
                     what + " may have " + longest + " letters; there are " + trimmed.length() + ".");
         return trimmed;
+    }
+
+    /** What a cloth is told of a theme: its newest full release, empty for none, and what each site stands on. */
+    public record StandingsView(String latest, List<StandingView> sites) {}
+
+    StandingsView standings(long theme) {
+        List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
+        Map<Long, String> numbers = numbers(theme);
+        return new StandingsView(
+                States.latest(rows).map(ReleaseNumber::toString).orElse(""),
+                releases.standing(theme).stream()
+                        .map(row -> standing(row, numbers))
+                        .toList());
     }
 
     /** The numbers of a theme's releases by the keys of their rows. */

@@ -7,10 +7,10 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.change.ReleaseNumber;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
 /** The states of a theme that can be named: its draft, a revision, a release. */
@@ -66,7 +66,7 @@ public class States {
     /** A release as it was stored; what is read back is what was released, or it is refused. */
     State whole(ReleaseMapper.ReleaseRow row) {
         ReleaseMapper.KeptRow kept = releases.kept(row.id()).orElseThrow();
-        if (!Sha256.hex(kept.document().getBytes(StandardCharsets.UTF_8)).equals(kept.hash()))
+        if (!Fingerprint.of(kept.document().getBytes(StandardCharsets.UTF_8)).equals(kept.hash()))
             throw new IllegalStateException("Release " + number(row)
                     + " is no longer what was released: its document does not have the hash that was stored with it. "
                     + "Nothing was changed; bring the database back from a backup.");

@@ -9,7 +9,6 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.umberloom.app.picture.DrawnSquares;
-import org.umberloom.app.web.Sha256;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.SiteIcons;
@@ -20,6 +19,7 @@ import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 
 /** What browsers show of sites outside their pages, in all sizes that they ask for. */
 @Component
@@ -66,7 +66,7 @@ public class IconsOfSites {
         Optional<Picture> picture = icons.flatMap(one -> sites.picture(site.slug(), one.picture()));
         if (picture.isEmpty()) return Map.of();
         SiteIcons one = icons.orElseThrow();
-        String key = Sha256.hex(picture.get().content()) + one.light().hex() + one.manifest();
+        String key = Fingerprint.of(picture.get().content()) + one.light().hex() + one.manifest();
         return made.get(key, seen -> make(one, picture.get()));
     }
 

@@ -13,16 +13,13 @@ import org.umberloom.app.looking.Combos;
 import org.umberloom.app.shape.ShapeView;
 import org.umberloom.app.space.SpaceView;
 import org.umberloom.app.type.TypeView;
-import org.umberloom.core.check.Contrasts;
-import org.umberloom.core.check.ShapeChecks;
-import org.umberloom.core.check.TypeChecks;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Homes;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.LiveProperties;
 import org.umberloom.core.css.SpotProperties;
 import org.umberloom.core.css.Stylesheet;
-import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.finding.AllFindings;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Grounds;
@@ -31,7 +28,6 @@ import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Place;
-import org.umberloom.core.theme.Recipes;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
@@ -212,9 +208,7 @@ public final class ThemeViews {
 
     /** What is wrong with a theme in the combinations that are looked at, and at its own scopes. */
     public static Set<Finding> found(Combos combos) {
-        Set<Finding> all = new LinkedHashSet<>(Recipes.findings(combos.theme()));
-        all.addAll(Choices.findings(combos.theme()));
-        Dressing.finding(combos.theme()).ifPresent(all::add);
+        Set<Finding> all = new LinkedHashSet<>(AllFindings.ofDocument(combos.theme()));
         combos.byScheme().values().forEach(resolution -> collect(combos, resolution, all));
         combos.live().values().forEach(resolution -> {
             if (!combos.byScheme().containsValue(resolution)) collect(combos, resolution, all);
@@ -224,11 +218,12 @@ public final class ThemeViews {
     }
 
     private static void collect(Combos combos, Resolution resolution, Set<Finding> all) {
-        all.addAll(resolution.findings());
-        all.addAll(TypeChecks.findings(resolution, combos.families()));
-        all.addAll(ShapeChecks.findings(
-                combos.theme(), resolution, Choices.values(combos.choices(resolution.combination()))));
-        all.addAll(Contrasts.findings(resolution, combos.pairs(resolution)));
+        all.addAll(AllFindings.of(
+                combos.theme(),
+                resolution,
+                combos.families(),
+                Choices.values(combos.choices(resolution.combination())),
+                combos.pairs(resolution)));
         if (!combos.grounds().isEmpty())
             all.addAll(Grounds.findings(combos.theme(), resolution, combos.grounds(resolution)));
     }

@@ -3,11 +3,13 @@ package org.umberloom.app.web;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
+import java.util.HexFormat;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.ResourceLoader;
 import org.springframework.stereotype.Component;
+import org.umberloom.core.token.Fingerprint;
 
 /**
  * The few inline lines that start the front end, as hashes for the content security policy. Source: CSP Level 3,
@@ -25,7 +27,7 @@ class StartScripts {
         if (index.exists()) {
             Matcher script = INLINE.matcher(index.getContentAsString(StandardCharsets.UTF_8));
             while (script.find()) {
-                byte[] hash = Sha256.of(script.group(1).getBytes(StandardCharsets.UTF_8));
+                byte[] hash = HexFormat.of().parseHex(Fingerprint.of(script.group(1)));
                 found.append(" 'sha256-")
                         .append(Base64.getEncoder().encodeToString(hash))
                         .append("'");

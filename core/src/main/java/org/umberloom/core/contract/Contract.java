@@ -9,10 +9,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.umberloom.core.token.Fingerprint;
 
 /** Everything that pages read from a theme: the parts with their rules, roles and choices, read once. */
 public final class Contract {
     private static final Contract STANDARD = new Contract(PartFolders.read());
+
+    private static final int FINGERPRINT_DIGITS = 12;
 
     private final List<Part> parts;
     private final List<PartRule> rules;
@@ -62,6 +65,24 @@ public final class Contract {
 
     public Map<String, Choice> choices() {
         return Collections.unmodifiableMap(choices);
+    }
+
+    /** What tells this contract from another: 12 hex digits of what it asks of themes. */
+    public String fingerprint() {
+        StringBuilder said = new StringBuilder();
+        roles.values().forEach(role -> said.append(role.path())
+                .append(' ')
+                .append(role.type().id())
+                .append(' ')
+                .append(role.fallback())
+                .append('\n'));
+        choices.values().forEach(choice -> said.append(choice.name())
+                .append(' ')
+                .append(List.copyOf(choice.values().keySet()))
+                .append(' ')
+                .append(choice.standard())
+                .append('\n'));
+        return Fingerprint.of(said.toString()).substring(0, FINGERPRINT_DIGITS);
     }
 
     /** Every choice with its value; those that are not named, or stand at a value that is none, at their standard. */

@@ -5,9 +5,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
+import org.umberloom.core.token.Names;
 
 /**
  * What a kit says of itself, in {@value #FILE}.
@@ -22,6 +25,7 @@ import org.umberloom.core.theme.ThemeDocument;
 public record KitManifest(
         String name, String theme, String stylesheet, List<String> pages, List<Font> fonts, List<Picture> pictures) {
     public static final String FILE = "kit.json";
+    private static final String FILES = "files";
     private static final String FORMAT = "org.umberloom.kit";
     private static final double VERSION = 1;
 
@@ -62,6 +66,42 @@ public record KitManifest(
                             })
                             .toList());
         return Json.write(data);
+    }
+
+    /**
+     * A kit's files with a manifest that says what each is to be, so that a copy can be checked against it.
+     *
+     * @param release that it was made of; empty for a draft
+     */
+    public static Map<String, byte[]> sealed(Map<String, byte[]> files, String release) {
+        Map<String, Object> data = new LinkedHashMap<>(Json.readObject(FILE, text(files, FILE)));
+        if (!release.isEmpty()) data.put("release", release);
+        data.put("contract", Contract.standard().fingerprint());
+        Map<String, Object> hashes = new LinkedHashMap<>();
+        files.forEach((name, content) -> {
+            if (!name.equals(FILE)) hashes.put(name, Fingerprint.of(content));
+        });
+        data.put(FILES, hashes);
+        Map<String, byte[]> sealed = new LinkedHashMap<>(files);
+        sealed.put(FILE, Json.write(data).getBytes(StandardCharsets.UTF_8));
+        return sealed;
+    }
+
+    /** What of a kit is not as its manifest says, a sentence for each file; none where it says no hashes. */
+    public static List<String> faults(Map<String, byte[]> files) {
+        if (!files.containsKey(FILE)
+                || !(Json.readObject(FILE, text(files, FILE)).get(FILES) instanceof Map<?, ?> hashes)) return List.of();
+        List<String> faults = new ArrayList<>();
+        hashes.forEach((name, hash) -> {
+            byte[] content = files.get((String) name);
+            if (content == null) faults.add("“" + Names.shown((String) name) + "” is missing from the kit.");
+            else if (!Fingerprint.of(content).equals(hash))
+                faults.add("“" + Names.shown((String) name) + "” is not the file that the kit was made with.");
+        });
+        for (String name : files.keySet())
+            if (!name.equals(FILE) && !hashes.containsKey(name))
+                faults.add("“" + Names.shown(name) + "” was added to the kit after it was made.");
+        return faults;
     }
 
     /** The theme of a kit's files. @throws FormatException when the manifest or a file it needs is missing or wrong */

@@ -1,0 +1,40 @@
+package org.umberloom.app.kit;
+
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.umberloom.app.release.States;
+import org.umberloom.core.format.Narrowing;
+import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.ThemeDocument;
+
+/**
+ * What somebody wants in a kit.
+ *
+ * @param site    whose pages go in; empty for none
+ * @param state   draft, the number of a release, or latest
+ * @param forms   by their short names
+ * @param fonts   whether font files go in
+ * @param without contexts that stay out, each as a combination writes it: {@code look=freight}
+ */
+record KitAsked(String site, String state, List<String> forms, Boolean fonts, List<String> without) {
+    KitAsked {
+        site = site == null ? "" : site;
+        state = state == null || state.isEmpty() ? States.DRAFT : state;
+        forms = forms == null ? List.of() : List.copyOf(forms);
+        fonts = fonts == null || fonts;
+        without = without == null ? List.of() : List.copyOf(without);
+    }
+
+    ThemeDocument narrowed(ThemeDocument theme) {
+        if (without.isEmpty()) return theme;
+        Map<String, Set<String>> contexts = new LinkedHashMap<>();
+        for (String one : without)
+            Combination.parse(one).contexts().forEach((modifier, context) -> contexts.computeIfAbsent(
+                            modifier, key -> new LinkedHashSet<>())
+                    .add(context));
+        return Narrowing.of(theme, contexts);
+    }
+}

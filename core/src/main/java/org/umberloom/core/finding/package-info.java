@@ -1,0 +1,2 @@
+/** All checks of a theme, gathered for everybody who asks. */
+package org.umberloom.core.finding;
