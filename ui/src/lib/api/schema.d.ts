@@ -1108,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/standings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/pictures/{name}": {
         parameters: {
             query?: never;
@@ -2882,6 +2898,19 @@ export interface components {
             contexts: components["schemas"]["PlaceView"][];
             unknown: string[];
         };
+        StandingView: {
+            slug: string;
+            name: string;
+            release: string;
+            follows: string;
+            since: string;
+        };
+        StandingsView: {
+            latest: string;
+            /** Format: int32 */
+            revision: number;
+            sites: components["schemas"]["StandingView"][];
+        };
         NextView: {
             any: boolean;
             since: string;
@@ -2907,13 +2936,6 @@ export interface components {
             releases: components["schemas"]["ReleaseView"][];
             sites: components["schemas"]["StandingView"][];
             next: components["schemas"]["NextView"];
-        };
-        StandingView: {
-            slug: string;
-            name: string;
-            release: string;
-            follows: string;
-            since: string;
         };
         LookView: {
             contexts: {
@@ -2955,6 +2977,10 @@ export interface components {
             checkpoints: number;
             sites: string[];
         };
+        ContextOfKit: {
+            modifier: string;
+            context: string;
+        };
         FileView: {
             name: string;
             /** Format: int64 */
@@ -2963,10 +2989,17 @@ export interface components {
             compressed: number;
             readable: boolean;
         };
+        FormView: {
+            id: string;
+            title: string;
+        };
         KitView: {
             theme: string;
+            state: string;
             site: string;
             sites: string[];
+            forms: components["schemas"]["FormView"][];
+            contexts: components["schemas"]["ContextOfKit"][];
             files: components["schemas"]["FileView"][];
             /** Format: int64 */
             bytes: number;
@@ -2977,6 +3010,9 @@ export interface components {
         FileText: {
             name: string;
             text: string;
+            tokens: {
+                [key: string]: string;
+            };
         };
         CrossingView: {
             surface: string;
@@ -6457,6 +6493,28 @@ export interface operations {
             };
         };
     };
+    standings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StandingsView"];
+                };
+            };
+        };
+    };
     content: {
         parameters: {
             query?: never;
@@ -6549,6 +6607,10 @@ export interface operations {
         parameters: {
             query?: {
                 site?: string;
+                state?: string;
+                forms?: string[];
+                fonts?: boolean;
+                without?: string[];
             };
             header?: never;
             path: {
@@ -6573,6 +6635,10 @@ export interface operations {
         parameters: {
             query: {
                 site?: string;
+                state?: string;
+                forms?: string[];
+                fonts?: boolean;
+                without?: string[];
                 name: string;
             };
             header?: never;
@@ -6598,6 +6664,10 @@ export interface operations {
         parameters: {
             query?: {
                 site?: string;
+                state?: string;
+                forms?: string[];
+                fonts?: boolean;
+                without?: string[];
             };
             header?: never;
             path: {

@@ -9,11 +9,13 @@
   const LEFT = 28;
   const LOOSE = 190;
   const LEAST = 92;
+  /** Names of sites under a seam; a house with a thousand still fits. */
+  const MOST_NAMES = 4;
   let width = $state(1200);
 
   const line = $derived(releases.line);
   const all = $derived(releases.all);
-  const piece = $derived(Math.min(240, Math.max(LEAST, (width - LEFT - LOOSE) / Math.max(1, line.length))));
+  const piece = $derived(Math.min(320, Math.max(LEAST, (width - LEFT - LOOSE) / Math.max(1, line.length))));
   const whole = $derived(Math.max(width, LEFT + piece * line.length + LOOSE));
   const draftAt = $derived(LEFT + piece * line.length);
 
@@ -105,11 +107,14 @@
             <span class="block text-sm text-muted">{day(one.at)}</span>
           </button>
           <ul class="mt-1" aria-label="Sites on {one.number}">
-            {#each hanging(one.number) as site (site.slug)}
+            {#each hanging(one.number).slice(0, MOST_NAMES) as site (site.slug)}
               <li class="-mr-3 border-r-2 border-ink pr-2 text-sm leading-5">
                 <a class="hover:underline" href="/sites/{site.slug}">{site.name}</a>
               </li>
             {/each}
+            {#if hanging(one.number).length > MOST_NAMES}
+              <li class="-mr-3 border-r-2 border-ink pr-2 text-sm text-muted">and {hanging(one.number).length - MOST_NAMES} more</li>
+            {/if}
           </ul>
         </div>
       {/each}
@@ -126,7 +131,10 @@
         </button>
         {#if loose.length}
           <p class="mt-1 px-2 text-sm text-muted">
-            {line.length ? 'On no release: ' : ''}{loose.map((site) => site.name).join(', ')}
+            {line.length ? 'On no release: ' : ''}{loose
+              .slice(0, 8)
+              .map((site) => site.name)
+              .join(', ')}{loose.length > 8 ? ` and ${loose.length - 8} more` : ''}
           </p>
         {/if}
       </div>

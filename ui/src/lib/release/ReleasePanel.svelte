@@ -99,7 +99,7 @@
   {/if}
   {#if refused}<p class="mt-3 text-must" role="alert">{refused}</p>{/if}
   <div class="mt-3 flex flex-wrap gap-2">
-    <button class="button button-primary" disabled={busy} onclick={() => release(number)}>Release {number}</button>
+    <button class="button button-strong" disabled={busy} onclick={() => release(number)}>Release {number}</button>
     <button class="button" disabled={busy} onclick={() => release(next.trial)}>Try as {next.trial}</button>
   </div>
 {/if}

@@ -91,7 +91,7 @@
   </p>
   <div class="mt-2 flex flex-wrap gap-2">
     {#if rollout.state === 'going'}
-      <button class="button button-primary" disabled={busy} onclick={() => step(rollout.id, 'next')}>Next stage now</button>
+      <button class="button button-strong" disabled={busy} onclick={() => step(rollout.id, 'next')}>Next stage now</button>
       <button class="button" disabled={busy} onclick={() => step(rollout.id, 'pause')}>Hold</button>
     {:else if rollout.state === 'paused'}
       <button class="button" disabled={busy} onclick={() => step(rollout.id, 'resume')}>Go on</button>
@@ -127,7 +127,7 @@
       {/each}
     </div>
   {/if}
-  <button class="button button-primary mt-3" disabled={busy} onclick={start}>
+  <button class="button button-strong mt-3" disabled={busy} onclick={start}>
     {first.length
       ? `Roll out to ${counted(first.length, 'site', 'sites')} first`
       : `Roll out to ${counted(waiting.length, 'site', 'sites')}`}

@@ -12,7 +12,6 @@ const SEEN = [
   'text-decoration-line',
   'border-top-color',
   'border-top-width',
-  'border-top-left-radius',
   'box-shadow',
   'padding-top',
   'padding-left',
@@ -21,10 +20,16 @@ const SEEN = [
 /** px that a box may differ by rounding. */
 const HAIR = 1;
 
+const style = (element: Element) => element.ownerDocument.defaultView!.getComputedStyle(element);
+/** Corners are seen only where something is painted up to them. */
+const cornered = (of: CSSStyleDeclaration) =>
+  of.backgroundColor !== 'rgba(0, 0, 0, 0)' || of.backgroundImage !== 'none' || of.borderTopWidth !== '0px' || of.boxShadow !== 'none';
+
 const same = (a: Element, b: Element) => {
-  const one = a.ownerDocument.defaultView?.getComputedStyle(a);
-  const other = b.ownerDocument.defaultView?.getComputedStyle(b);
-  return SEEN.every((name) => one?.getPropertyValue(name) === other?.getPropertyValue(name));
+  const one = style(a);
+  const other = style(b);
+  if (cornered(other) && one.borderTopLeftRadius !== other.borderTopLeftRadius) return false;
+  return SEEN.every((name) => one.getPropertyValue(name) === other.getPropertyValue(name));
 };
 const boxOf = (element: Element) => {
   const box = element.getBoundingClientRect();

@@ -5,7 +5,11 @@
   import { counted } from '$lib/ui/words';
 
   /** Sites across, groups of roles along: the sites that wear one theme as one cloth. */
-  let { groups, rows }: { groups: string[]; rows: Schemas['ClothRow'][] } = $props();
+  let { groups, rows, standings }: { groups: string[]; rows: Schemas['ClothRow'][]; standings?: Schemas['StandingsView'] } = $props();
+
+  const standsOn = $derived(new Map(standings?.sites.map((site) => [site.slug, site.release])));
+  /** Whether a site stands on something older than the newest release; one that stands on none shows the draft. */
+  const lags = (row: Schemas['ClothRow']) => !!standsOn.get(row.slug) && standsOn.get(row.slug) !== standings?.latest;
 
   const NAMES: Record<string, string> = { choice: 'choices' };
 
@@ -39,12 +43,16 @@
             <WeaveMark weave={row.weave} size={34} />
             <span class="min-w-0">
               <span class="block truncate font-semibold text-heading">{row.name}</span>
-              <span class="caption block truncate">{row.look || 'as the theme stands'} · {counted(row.pages, 'page', 'pages')}</span>
+              <span class="caption block truncate"
+                >{row.look || 'as the theme stands'} · {counted(row.pages, 'page', 'pages')}{standsOn.get(row.slug)
+                  ? ` · ${standsOn.get(row.slug)}`
+                  : ''}</span
+              >
             </span>
           </a>
         </th>
         {#each row.crossings as crossing (crossing.group)}
-          <td class="relative p-0">
+          <td class="relative p-0 {lags(row) ? 'bg-ground [&_svg]:opacity-35' : ''}">
             <a
               class="block hover:outline-2 hover:-outline-offset-2 hover:outline-accent focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-accent"
               href="/sites/{row.slug}?group={crossing.group}"

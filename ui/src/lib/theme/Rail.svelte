@@ -6,6 +6,7 @@
   import { SAID } from '$lib/ui/words';
   import type { Bench } from './bench.svelte';
   import Findings from './Findings.svelte';
+  import ReleaseLink from '$lib/release/ReleaseLink.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
   import WeaveMark from './WeaveMark.svelte';
 
@@ -79,5 +80,6 @@
   <span class="grow"></span>
   <Findings {bench} />
   <a class="button" href="/dress/{bench.id}">Dress</a>
+  <ReleaseLink theme={bench.id} revision={bench.saved?.revision ?? 0} />
   <a class="button button-strong" href="/kit/{bench.id}">Kit</a>
 </header>

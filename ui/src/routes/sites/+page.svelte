@@ -16,6 +16,7 @@
 
   let cloth = $state.raw<Schemas['Cloth'] | null>(null);
   let alike = $state.raw<{ theme: number; groups: Schemas['LikeView'][] }[]>([]);
+  let standings = $state.raw<Record<number, Schemas['StandingsView']>>({});
   let away = $state.raw<Schemas['AwayView'][]>([]);
   let search = $state('');
   let order = $state<'name' | 'difference'>('name');
@@ -27,6 +28,9 @@
     try {
       cloth = await ask(() => api.GET('/api/cloth'));
       away = await ask(() => api.GET('/api/sites-away'));
+      const worn = [...new Set(cloth.rows.map((row) => row.themeId))];
+      const found = await Promise.all(worn.map((id) => ask(() => api.GET('/api/themes/{id}/standings', { params: { path: { id } } }))));
+      standings = Object.fromEntries(worn.map((id, i) => [id, found[i]!]));
       const themes = [...new Set(cloth.rows.filter((row) => row.crossings.some((one) => one.strays)).map((row) => row.themeId))];
       alike = await Promise.all(
         themes.map(async (theme) => ({ theme, groups: await ask(() => api.GET('/api/strays', { params: { query: { theme } } })) }))
@@ -108,7 +112,10 @@
     <div class="mb-5 flex flex-wrap items-end gap-3">
       <div>
         <h1 class="font-display text-3xl leading-tight text-heading">Sites</h1>
-        <p class="text-muted">Each site is a thread through its theme: plain where it follows, knotted or frayed where it does not.</p>
+        <p class="text-muted">
+          Each site is a thread through its theme: plain where it follows, knotted or frayed where it does not, pale where it stands on an
+          older release.
+        </p>
       </div>
       <button class="button ml-auto h-9" onclick={() => (bringing = true)}><FileUp size={16} aria-hidden="true" /> Bring one in</button>
       <button class="button button-strong h-9" onclick={() => (creating = true)}><Plus size={16} aria-hidden="true" /> New site</button>
@@ -159,7 +166,7 @@
           <span class="caption">{one.rows.length} {one.rows.length === 1 ? 'site' : 'sites'}</span>
           <a class="ml-auto text-link underline underline-offset-2" href="/coverage/{one.id}">Where its roles are taken</a>
         </h2>
-        <Cloth groups={cloth?.groups ?? []} rows={one.rows} />
+        <Cloth groups={cloth?.groups ?? []} rows={one.rows} standings={standings[one.id]} />
       </section>
     {/each}
 

@@ -47,6 +47,8 @@
     const inner = site?.pages.find((one) => `${site.slug}/${one.page}` === looked) ?? site?.pages[0];
     return site && inner ? { site, page: inner } : null;
   });
+  /** The site’s own state before: what it stands on, else what the rest is compared with. */
+  const revisionBefore = $derived(releases?.release(shown?.site.standsOn ?? '')?.revision ?? releases?.difference?.fromRevision ?? 0);
   const src = (revision: number, of: { site: Schemas['SiteTouched']; page: Schemas['PageTouched'] }) =>
     `/preview/${theme}/${revision}/site/${of.site.slug}/${of.page.page}.html?still=true`;
   const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -97,7 +99,7 @@
               {#each largest as change (change.path + change.places.join())}<ChangeCard {change} />{/each}
             </div>
             <h2 class="mt-5 mb-2 flex items-baseline gap-3 font-display text-xl text-heading">
-              Where it shows
+              {chosen ? 'What sites would see that take it' : 'Where it shows'}
               {#if releases.impact}
                 <span class="font-sans text-base text-muted"
                   >{counted(releases.impact.spots, 'spot', 'spots')} on {counted(releases.impact.pages, 'page', 'pages')} of {counted(
@@ -117,10 +119,10 @@
               {#if shown}
                 <h3 class="mt-5 mb-2 font-semibold">{shown.page.title}, {shown.site.name}</h3>
                 <BeforeAfter
-                  before={src(releases.difference.fromRevision, shown)}
+                  before={src(revisionBefore, shown)}
                   after={src(releases.difference.toRevision, shown)}
                   title={shown.page.title}
-                  names={[releases.difference.from, releases.difference.to]}
+                  names={[shown.site.standsOn, releases.difference.to]}
                 />
               {/if}
             {/if}

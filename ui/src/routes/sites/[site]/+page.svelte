@@ -12,6 +12,7 @@
   import PieceList from '$lib/site/PieceList.svelte';
   import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
+  import SiteStands from '$lib/release/SiteStands.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
   import Reading from '$lib/site/Reading.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
@@ -227,6 +228,11 @@
             </select></label
           >
         {/if}
+      </section>
+
+      <section class="mb-6" aria-labelledby="stands">
+        <h2 class="font-display mb-2 text-xl text-heading" id="stands">Stands on</h2>
+        {#key site.themeId}<SiteStands {slug} theme={site.themeId} />{/key}
       </section>
 
       <section class="mb-6" aria-labelledby="plate">

@@ -27,8 +27,6 @@ import org.umberloom.app.web.Uploads;
 class KitController {
     private static final int MOST_FILES = 40;
 
-    record FileText(String name, String text) {}
-
     private final KitService kits;
     private final AccountService accounts;
     private final HeavyWork heavy;
@@ -45,8 +43,8 @@ class KitController {
     }
 
     @GetMapping("/themes/{id}/kit/file")
-    FileText file(@PathVariable long id, @ParameterObject KitAsked asked, @RequestParam String name) {
-        return new FileText(name, kits.text(id, asked, name));
+    KitService.FileText file(@PathVariable long id, @ParameterObject KitAsked asked, @RequestParam String name) {
+        return kits.text(id, asked, name);
     }
 
     @GetMapping("/themes/{id}/kit.zip")

@@ -25,6 +25,7 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
@@ -143,12 +144,24 @@ class KitService {
         return kits.of(asked.narrowed(state.theme()), shown(asked.site()), parts(state, asked));
     }
 
-    /** The text of one file. */
-    String text(long theme, KitAsked asked, String name) {
+    /** @param tokens paths by the custom properties that the text declares */
+    record FileText(String name, String text, Map<String, String> tokens) {}
+
+    /** The text of one file; of a style sheet with where its values come from. */
+    FileText text(long theme, KitAsked asked, String name) {
         Map<String, byte[]> files = files(theme, asked);
         if (!KitFiles.readable(files).contains(name))
             throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
-        return new String(files.get(name), StandardCharsets.UTF_8);
+        String text = new String(files.get(name), StandardCharsets.UTF_8);
+        Map<String, String> tokens = new LinkedHashMap<>();
+        if (name.endsWith(".css")) {
+            ThemeDocument document = states.of(theme, asked.state()).theme();
+            CustomProperties.origins(Resolution.of(document, document.defaults()))
+                    .forEach((property, path) -> {
+                        if (text.contains(property + ":")) tokens.put(property, path);
+                    });
+        }
+        return new FileText(name, text, tokens);
     }
 
     byte[] archive(long theme, KitAsked asked) {

@@ -320,14 +320,26 @@ public class ReleaseService {
         return trimmed;
     }
 
-    /** What a cloth is told of a theme: its newest full release, empty for none, and what each site stands on. */
-    public record StandingsView(String latest, List<StandingView> sites) {}
+    /**
+     * What a cloth and a bench are told of a theme.
+     *
+     * @param latest   its newest full release; empty for none
+     * @param revision that it was made of
+     * @param sites    what each stands on
+     */
+    public record StandingsView(String latest, int revision, List<StandingView> sites) {}
 
     StandingsView standings(long theme) {
         List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
         Map<Long, String> numbers = numbers(theme);
+        Optional<ReleaseNumber> latest = States.latest(rows);
         return new StandingsView(
-                States.latest(rows).map(ReleaseNumber::toString).orElse(""),
+                latest.map(ReleaseNumber::toString).orElse(""),
+                rows.stream()
+                        .filter(row -> latest.equals(Optional.of(States.number(row))))
+                        .mapToInt(ReleaseMapper.ReleaseRow::revision)
+                        .findFirst()
+                        .orElse(0),
                 releases.standing(theme).stream()
                         .map(row -> standing(row, numbers))
                         .toList());

@@ -112,6 +112,17 @@ public record CustomProperties(Map<String, Map<String, String>> blocks) {
         return name.toString();
     }
 
+    /** The path of the token behind every property that a style sheet of the theme can have; of surfaces that of the page. */
+    public static Map<String, String> origins(Resolution resolution) {
+        Map<String, String> origins = new LinkedHashMap<>();
+        for (String reading : Contract.standard().readings())
+            Contract.standard()
+                    .ofReading(reading)
+                    .ifPresent(role -> origins.put(nameOf(reading), role.on(Surfaces.PAGE)));
+        resolution.tokens().keySet().forEach(path -> origins.putIfAbsent(nameOf(path.dotted()), path.dotted()));
+        return origins;
+    }
+
     /** The surface that a block stands for. */
     static String surfaceOf(String block) {
         return block.equals(ROOT) ? Surfaces.PAGE : block;

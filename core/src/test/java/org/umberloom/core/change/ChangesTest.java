@@ -48,12 +48,14 @@ class ChangesTest {
                 "color.a = #111;color.b = #222 | color.a = #111;color.b = {color.a} | 1.4.3 | CHANGED color.b",
                 "color.a = #111;color.b = {color.a} | color.a = #111;color.b = #111 | 1.4.3 | CHANGED color.b",
                 "color.a = #111;color.b = {color.a} | color.a = #333;color.b = {color.a} | 1.4.3 | CHANGED color.a",
-                "color.a = #111;color.b = lighten({color.a}, 10) | color.a = #111;color.b = lighten({color.a}, 20) | 1.4.3 | CHANGED color.b",
+                "color.a = #111;color.b = lighten({color.a}, 10) | "
+                        + "color.a = #111;color.b = lighten({color.a}, 20) | 1.4.3 | CHANGED color.b",
                 "color.a = #111;color.b = #222 | color.a = #222;color.b = #111 | 1.4.3 | CHANGED color.a, CHANGED color.b",
                 "light:;dark:;color.a = #111 | light:;dark: color.a = #eee;color.a = #111 | 1.4.3 | PLACED color.a",
                 "light:;dark: color.a = #eee;color.a = #111 | light:;dark:;color.a = #111 | 1.4.3 | PLACED color.a",
                 "light:;dark: color.a = #eee;color.a = #111 | light:;dark: color.a = #ddd;color.a = #111 | 1.4.3 | CHANGED color.a",
-                "light: color.a = #111;dark: color.a = #eee | light: color.a = #222;dark: color.a = #222 | 1.4.3 | CHANGED color.a, CHANGED color.a",
+                "light: color.a = #111;dark: color.a = #eee | "
+                        + "light: color.a = #222;dark: color.a = #222 | 1.4.3 | CHANGED color.a, CHANGED color.a",
                 "light:;dark: | dark:;light: | 1.4.3 | ''",
                 // Something new.
                 "color.a = #111 | color.a = #111;color.b = #222 | 1.5.0 | ADDED color.b",
@@ -70,13 +72,16 @@ class ChangesTest {
                 "color.a = #111;color.b = {color.a} | color.a = #111 | 2.0.0 | REMOVED color.b",
                 "color.a = #111 | color.b = #111 | 2.0.0 | RENAMED color.b",
                 "color.a = #111 | color.b = #222 | 2.0.0 | REMOVED color.a, ADDED color.b",
-                "color.one.a = #111;color.one.b = #222 | color.two.a = #111;color.two.b = #222 | 2.0.0 | RENAMED color.two.a, RENAMED color.two.b",
+                "color.one.a = #111;color.one.b = #222 | "
+                        + "color.two.a = #111;color.two.b = #222 | 2.0.0 | RENAMED color.two.a, RENAMED color.two.b",
                 "color.one.a = #111;color.x = {color.one.a} | color.two.a = #111;color.x = {color.two.a} | 2.0.0 | RENAMED color.two.a",
-                "color.one.a = #111;color.one.b = {color.one.a} | color.two.a = #111;color.two.b = {color.two.a} | 2.0.0 | RENAMED color.two.a, RENAMED color.two.b",
+                "color.one.a = #111;color.one.b = {color.one.a} | "
+                        + "color.two.a = #111;color.two.b = {color.two.a} | 2.0.0 | RENAMED color.two.a, RENAMED color.two.b",
                 "color.one.a = #111 | color.two.z = #111 | 2.0.0 | REMOVED color.one.a, ADDED color.two.z",
                 "color.a = #111;color.b = #111 | color.b = #111;color.c = #111 | 2.0.0 | RENAMED color.c",
                 "light: color.a = #111;dark: color.a = #eee | light: color.b = #111;dark: color.b = #eee | 2.0.0 | RENAMED color.b",
-                "light: color.a = #111;dark: color.a = #eee | light: color.b = #111;dark: color.b = #ddd | 2.0.0 | REMOVED color.a, ADDED color.b",
+                "light: color.a = #111;dark: color.a = #eee | "
+                        + "light: color.b = #111;dark: color.b = #ddd | 2.0.0 | REMOVED color.a, ADDED color.b",
                 "x.a@space = 4px | x.a@ratio = 4 | 2.0.0 | RETYPED x.a",
                 "x.a@color = #111;x.b@color = {x.a} | x.a@space = 1px;x.b@color = #111 | 2.0.0 | RETYPED x.a, CHANGED x.b",
                 "light:;dark: | light: | 2.0.0 | ''",

@@ -5,7 +5,7 @@ import java.util.Map;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.token.ColorValue;
 
-/** Opaque colors as a palette file: red, green, blue and a name on each line. Source: the GPL palette format, as common programs read it. */
+/** Opaque colors as a palette file: red, green, blue and a name on each line. Source: the GPL form, as common programs read it. */
 final class PaletteForm implements Form {
     private static final int COLUMNS = 8;
 

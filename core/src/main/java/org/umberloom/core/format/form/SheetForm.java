@@ -59,8 +59,8 @@ final class SheetForm implements Form {
     }
 
     private static void colors(StringBuilder html, FormValues values) {
-        html.append(
-                "<h2>Colors</h2>\n<table>\n<thead><tr><th></th><th>Name</th><th>sRGB</th><th>OKLCH</th><th>Depth</th></tr></thead>\n<tbody>\n");
+        html.append("<h2>Colors</h2>\n<table>\n<thead><tr><th></th><th>Name</th><th>sRGB</th>"
+                + "<th>OKLCH</th><th>Depth</th></tr></thead>\n<tbody>\n");
         for (FormValues.Line line : values.colors()) {
             Color color = ((ColorValue) line.value()).color();
             html.append("<tr><td class=\"s\" style=\"background:")
@@ -124,8 +124,8 @@ final class SheetForm implements Form {
         Resolution resolution = Resolution.of(values.theme(), values.theme().defaults());
         List<Pair.Measured> pairs = Contrasts.measure(resolution);
         if (pairs.isEmpty()) return;
-        html.append(
-                "<h2>Pairs</h2>\n<table>\n<thead><tr><th></th><th>Surface</th><th>Pair</th><th>Contrast</th><th>Needed</th></tr></thead>\n<tbody>\n");
+        html.append("<h2>Pairs</h2>\n<table>\n<thead><tr><th></th><th>Surface</th><th>Pair</th>"
+                + "<th>Contrast</th><th>Needed</th></tr></thead>\n<tbody>\n");
         for (Pair.Measured pair : pairs)
             html.append("<tr><td class=\"s\" style=\"background:")
                     .append(pair.groundColor().hex())
