@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/builds/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["live"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/away": {
         parameters: {
             query?: never;
@@ -724,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/builds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["builds"];
+        put?: never;
+        post: operations["build"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/archive": {
         parameters: {
             query?: never;
@@ -830,6 +862,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keys"];
+        put?: never;
+        post: operations["make"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1044,6 +1092,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{token}/**": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}": {
         parameters: {
             query?: never;
@@ -1195,7 +1259,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file_1"];
+        get: operations["file_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1844,6 +1908,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/themes/{id}/kit.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A kit as an archive, for builds
+         * @description Sent with the header “Authorization: Bearer loom_…”. The tag of an answer is that of its content: asked again with If-None-Match it answers 304 while nothing changed.
+         */
+        get: operations["archive_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/themes/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One text file of a kit, for builds
+         * @description Such as theme.css, or forms/scss/_tokens.scss with forms=scss.
+         */
+        get: operations["file_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/wore/{theme}": {
         parameters: {
             query?: never;
@@ -1919,6 +2023,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["revoke"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2033,6 +2153,39 @@ export interface components {
             /** Format: int32 */
             base: number;
             css: string;
+        };
+        LiveRequest: {
+            /** Format: int32 */
+            number: number;
+        };
+        BuildView: {
+            /** Format: int32 */
+            number: number;
+            release: string;
+            /** Format: int32 */
+            siteRevision: number;
+            address: string;
+            /** Format: int64 */
+            bytes: number;
+            person: string;
+            at: string;
+            live: boolean;
+            same: boolean;
+        };
+        Published: {
+            standsOn: string;
+            /** Format: int32 */
+            live: number;
+            /** Format: int32 */
+            edits: number;
+            builds: components["schemas"]["BuildView"][];
+            before: components["schemas"]["WasLive"][];
+        };
+        WasLive: {
+            /** Format: int32 */
+            number: number;
+            person: string;
+            since: string;
         };
         PasswordRequest: {
             current: string;
@@ -2787,6 +2940,27 @@ export interface components {
             type: string;
             /** Format: int32 */
             count: number;
+        };
+        KeyRequest: {
+            name: string;
+            /** Format: int64 */
+            theme?: number;
+            /** Format: int32 */
+            days: number;
+        };
+        KeyView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            theme: string;
+            madeAt: string;
+            expiresAt: string;
+            usedAt: string;
+            expired: boolean;
+        };
+        NewKey: {
+            secret: string;
+            keys: components["schemas"]["KeyView"][];
         };
         AcceptRequest: {
             name: string;
@@ -4935,6 +5109,32 @@ export interface operations {
             };
         };
     };
+    live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Published"];
+                };
+            };
+        };
+    };
     putAway_1: {
         parameters: {
             query?: never;
@@ -5822,6 +6022,50 @@ export interface operations {
             };
         };
     };
+    builds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Published"];
+                };
+            };
+        };
+    };
+    build: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Published"];
+                };
+            };
+        };
+    };
     take_1: {
         parameters: {
             query: {
@@ -6035,6 +6279,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeyView"][];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NewKey"];
                 };
             };
         };
@@ -6377,6 +6665,28 @@ export interface operations {
             };
         };
     };
+    file_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     bench: {
         parameters: {
             query?: {
@@ -6631,7 +6941,7 @@ export interface operations {
             };
         };
     };
-    file_1: {
+    file_2: {
         parameters: {
             query: {
                 site?: string;
@@ -7564,6 +7874,64 @@ export interface operations {
             };
         };
     };
+    archive_2: {
+        parameters: {
+            query?: {
+                site?: string;
+                state?: string;
+                forms?: string[];
+                fonts?: boolean;
+                without?: string[];
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    file_3: {
+        parameters: {
+            query: {
+                site?: string;
+                state?: string;
+                forms?: string[];
+                fonts?: boolean;
+                without?: string[];
+                /** @example theme.css */
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     forgetWore: {
         parameters: {
             query?: never;
@@ -7665,6 +8033,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    revoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeyView"][];
+                };
             };
         };
     };

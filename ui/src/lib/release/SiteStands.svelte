@@ -4,7 +4,7 @@
   import { at } from '$lib/ui/words';
 
   /** What a site stands on, what is newer, what it takes by itself, and what it stood on before. */
-  let { slug, theme }: { slug: string; theme: number } = $props();
+  let { slug, theme, onchange }: { slug: string; theme: number; onchange: () => void } = $props();
 
   const FOLLOWS = [
     { id: 'hand', words: 'takes releases by hand' },
@@ -25,6 +25,7 @@
     busy = true;
     try {
       standing = await what();
+      onchange();
     } catch (e) {
       toast.error('Nothing was changed.', { description: e instanceof Problem ? e.message : String(e) });
     } finally {

@@ -5,6 +5,7 @@
   import Copy from '@lucide/svelte/icons/copy';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
+  import BuildKeys from '$lib/account/BuildKeys.svelte';
   import ChangePassword from '$lib/account/ChangePassword.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
 
@@ -162,5 +163,6 @@
       {/if}
     </div>
     <ChangePassword />
+    <div class="mt-10"><BuildKeys /></div>
   </main>
 {/if}

@@ -8,11 +8,17 @@ import { pathToFileURL } from 'node:url';
 
 const [folder, ui] = process.argv.slice(2);
 const require = createRequire(join(ui, 'package.json'));
-const load = (name) => import(pathToFileURL(require.resolve(name)).href);
+const load = async (name) => {
+  const found = await import(pathToFileURL(require.resolve(name)).href);
+  return found.default ?? found;
+};
 const flat = JSON.parse(readFileSync(join(folder, 'json/tokens.flat.json'), 'utf8'));
 const faults = [];
 const same = (of, name, expected, found) => {
-  const plain = (css) => String(css).toLowerCase().replace(/calc\(([^()]*)\)/g, '$1').replace(/["']/g, '').replace(/\s+/g, ' ').trim();
+  const hex = (n) => Math.round(Number(n)).toString(16).padStart(2, '0');
+  const plain = (css) => String(css).toLowerCase()
+    .replace(/rgba\((\d+), (\d+), (\d+), ([\d.]+)\)/g, (_, r, g, b, a) => `#${hex(r)}${hex(g)}${hex(b)}${hex(a * 255)}`)
+    .replace(/calc\(([^()]*)\)/g, '$1').replace(/["']/g, '').replace(/\s+/g, ' ').trim();
   if (plain(expected) !== plain(found)) faults.push(`${of}: ${name} is ${found}, not ${expected}`);
 };
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
   import { Problem, type Schemas } from '$lib/api/client';
@@ -21,7 +22,9 @@
   let looked = $state('');
 
   $effect(() => {
-    void read(theme);
+    const id = theme;
+    // Who has signed in meanwhile is no reason to begin anew.
+    untrack(() => void read(id));
   });
 
   async function read(id: number) {

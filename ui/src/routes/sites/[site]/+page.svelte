@@ -12,6 +12,7 @@
   import PieceList from '$lib/site/PieceList.svelte';
   import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
+  import PublishedBuilds from '$lib/release/PublishedBuilds.svelte';
   import SiteStands from '$lib/release/SiteStands.svelte';
   import StrayList from '$lib/site/StrayList.svelte';
   import Reading from '$lib/site/Reading.svelte';
@@ -34,6 +35,8 @@
   });
   const about = (one: Schemas['WholeSite']['pages'][number]) =>
     [byKind ? '' : one.kind, one.overrides && `${one.overrides} of its own`].filter(Boolean).join(' · ');
+  /** Counts when it was put on another release. */
+  let standing = $state(0);
   let modifiers = $state.raw<Schemas['LayerView'][]>([]);
   let problem = $state('');
   let title = $state('');
@@ -232,7 +235,12 @@
 
       <section class="mb-6" aria-labelledby="stands">
         <h2 class="font-display mb-2 text-xl text-heading" id="stands">Stands on</h2>
-        {#key site.themeId}<SiteStands {slug} theme={site.themeId} />{/key}
+        {#key site.themeId}<SiteStands {slug} theme={site.themeId} onchange={() => standing++} />{/key}
+      </section>
+
+      <section class="mb-6" aria-labelledby="live">
+        <h2 class="font-display mb-2 text-xl text-heading" id="live">What readers see</h2>
+        <PublishedBuilds {slug} seen="{site.revision}/{standing}" />
       </section>
 
       <section class="mb-6" aria-labelledby="plate">

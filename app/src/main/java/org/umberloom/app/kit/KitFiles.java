@@ -84,6 +84,11 @@ public class KitFiles {
         return of(theme, shown, Parts.OF_DRAFT);
     }
 
+    /** The kit of a release for one site, with everything that its pages need. */
+    public Map<String, byte[]> ofRelease(ThemeDocument theme, Site site, String release) {
+        return of(theme, List.of(site), new Parts(release, true, List.of()));
+    }
+
     Map<String, byte[]> of(ThemeDocument theme, List<Site> shown, Parts parts) {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> beside = new LinkedHashMap<>();

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
@@ -346,7 +345,7 @@ public class ReleaseService {
     }
 
     /** The numbers of a theme's releases by the keys of their rows. */
-    Map<Long, String> numbers(long theme) {
+    public Map<Long, String> numbers(long theme) {
         Map<Long, String> numbers = new LinkedHashMap<>();
         releases.all(theme)
                 .forEach(row -> numbers.put(row.id(), States.number(row).toString()));
@@ -354,8 +353,8 @@ public class ReleaseService {
     }
 
     /** What a site stands on; empty for none. */
-    public Function<String, Optional<States.State>> standing() {
-        return site -> releases.standingOf(site)
+    public Optional<States.State> standing(String site) {
+        return releases.standingOf(site)
                 .flatMap(row -> Optional.ofNullable(row.releaseId()))
                 .flatMap(releases::find)
                 .map(states::whole);

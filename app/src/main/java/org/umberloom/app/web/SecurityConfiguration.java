@@ -35,7 +35,7 @@ class SecurityConfiguration {
                 + "object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
-                        .requestMatchers("/api/invitation/*")
+                        .requestMatchers("/api/invitation/*", "/api/builds/**")
                         .permitAll()
                         .requestMatchers("/api/people/**")
                         .hasRole("LEAD")
@@ -60,6 +60,8 @@ class SecurityConfiguration {
                                 response.setHeader(
                                         POLICY,
                                         request.getRequestURI().startsWith("/preview/")
+                                                        || request.getRequestURI()
+                                                                .startsWith("/builds/")
                                                 ? PREVIEW_POLICY
                                                 : applicationPolicy);
                         }))
