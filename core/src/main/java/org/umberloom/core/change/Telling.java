@@ -2,11 +2,15 @@ package org.umberloom.core.change;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.theme.Recipe;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 
@@ -14,6 +18,9 @@ import org.umberloom.core.token.TokenType;
 public final class Telling {
     /** From how many on changes of one group are told together. */
     private static final int MANY = 3;
+
+    /** What follows is named by so many things that it shows in. */
+    private static final int MOST_PURPOSES = 3;
 
     private static final double SEEN = 1;
     private static final double PLAIN = 5;
@@ -117,17 +124,51 @@ public final class Telling {
         return count + " " + what + (count == 1 ? "" : "s");
     }
 
-    /** Notes to begin with, a line for each thing, the heaviest first. @param most lines */
+    /**
+     * Notes to begin with, in words of pages rather than of tokens: a line for each thing, the heaviest first.
+     *
+     * @param most lines
+     */
     public static String notes(Changes changes, int most) {
-        List<Reason> reasons = changes.reasons();
+        Set<String> lines = new LinkedHashSet<>();
+        for (Change change : changes.changes()) if (change.kind() != Change.Kind.DESCRIBED) lines.add(note(change));
+        changes.shifts().forEach(shift -> lines.add(shift.sentence()));
         StringBuilder notes = new StringBuilder();
-        reasons.stream()
+        lines.stream()
                 .limit(most)
-                .forEach(reason -> notes.append("- ").append(reason.sentence()).append("\n"));
-        if (reasons.size() > most)
-            notes.append("- And ")
-                    .append(counted(reasons.size() - most, "thing"))
-                    .append(" more.\n");
+                .forEach(line -> notes.append("- ").append(line).append("\n"));
+        if (lines.size() > most)
+            notes.append("- And ").append(counted(lines.size() - most, "thing")).append(" more.\n");
         return notes.toString();
+    }
+
+    private static String note(Change change) {
+        if (change.kind() != Change.Kind.CHANGED && change.kind() != Change.Kind.RECIPE) return sentence(change);
+        boolean seed = change.path().name().equals(Recipe.HueRamp.SEED);
+        String what = seed
+                ? "The color “" + change.path().parent().map(TokenPath::name).orElse("") + "”"
+                : purpose(change.path()).orElse(change.path().dotted());
+        String shows = shows(change);
+        return what + ": " + how(change).replaceFirst("^changed", "changes") + "."
+                + (shows.isEmpty() ? "" : " It shows in: " + shows + ".");
+    }
+
+    /** What a role is for, with its surface where that is not the page. */
+    private static Optional<String> purpose(TokenPath path) {
+        return Contract.standard().filledBy(path.dotted()).map(role -> {
+            String surface = role.ofSurfaces() ? path.segments().get(1) : Surfaces.PAGE;
+            return role.purpose() + (surface.equals(Surfaces.PAGE) ? "" : " (on the " + surface + " surface)");
+        });
+    }
+
+    private static String shows(Change change) {
+        List<String> purposes = change.follow().stream()
+                .flatMap(path -> Contract.standard().filledBy(path.dotted()).stream())
+                .map(role -> role.purpose().substring(0, 1).toLowerCase(Locale.ROOT)
+                        + role.purpose().substring(1))
+                .distinct()
+                .toList();
+        String first = String.join("; ", purposes.subList(0, Math.min(MOST_PURPOSES, purposes.size())));
+        return purposes.size() > MOST_PURPOSES ? first + "; and more" : first;
     }
 }

@@ -123,6 +123,17 @@ class ChangesTest {
             assertThat(change.size().words()).matches("ΔE \\d\\.\\d");
         }
 
+        @Test
+        void notesSpeakOfPages() {
+            Changes changes = Changes.between(
+                    Sketch.of("gap.flow = 16px;color.a = #111"),
+                    Sketch.of("gap.flow = 24px;color.a = #111;color.b = #222"));
+            assertThat(Telling.notes(changes, 12))
+                    .startsWith("- color.b is new.\n- Between paragraphs and the like, and inside parts: changes ")
+                    .endsWith("(+8 px).\n");
+            assertThat(Telling.notes(changes, 1)).isEqualTo("- color.b is new.\n- And 1 thing more.\n");
+        }
+
         @ParameterizedTest
         @CsvSource(
                 delimiter = '|',
@@ -164,6 +175,9 @@ class ChangesTest {
             assertThat(Telling.sentence(change))
                     .matches(java.util.regex.Pattern.quote(seed.dotted())
                             + " changed much \\(ΔE \\d+\\.?\\d?\\); \\d+ (shade|token)s and \\d+ roles follow\\.");
+            assertThat(Telling.notes(changes, 12))
+                    .startsWith("- The color “" + seed.parent().orElseThrow().name() + "”: changes much (ΔE ")
+                    .contains("It shows in: ");
             // What follows is what comes to another value, no more and no less.
             Resolution before = Resolution.of(theme, theme.defaults());
             Resolution after = Resolution.of(moved, moved.defaults());
