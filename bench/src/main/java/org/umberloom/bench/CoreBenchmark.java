@@ -13,6 +13,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import org.umberloom.core.change.Changes;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -60,6 +61,12 @@ public class CoreBenchmark {
     @Benchmark
     public ThemeDocument read() {
         return ThemeJson.readInline(document);
+    }
+
+    /** Two states told apart: a seed that moved, with all that follows from it, each state resolved for that. */
+    @Benchmark
+    public Changes difference() {
+        return Changes.between(theme, seed());
     }
 
     /** A seed set to a new color: the whole ramp is solved again. */

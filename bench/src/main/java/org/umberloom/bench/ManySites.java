@@ -1,5 +1,7 @@
 package org.umberloom.bench;
 
+import com.google.gson.JsonElement;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.FrameLocator;
@@ -25,6 +27,7 @@ final class ManySites {
     private static final int BLOCKS = 12;
     private static final int WARM_UP = 5;
     private static final int TIMES = 40;
+    private static final int ROLLED_OUT = 10;
     private static final List<String> FOUR = List.of("crossings/fares", "galley/menu", "freight/rates", "crew/jobs");
 
     /** What was measured, in words, with its milliseconds. */
@@ -56,6 +59,21 @@ final class ManySites {
             rows.add(new Row(
                     "1,000 sites: a role across all pages, request to answer; goal 1,000 (ms)",
                     sites.asked("/api/coverage/spots?theme=1&of=surface.page.link")));
+            sites.release("1.0.0");
+            sites.post(
+                    "/api/themes/1/edits",
+                    Map.of(
+                            "base",
+                            sites.revision(),
+                            "edit",
+                            Map.of("op", "value", "place", "set:base", "path", "color.sea.seed", "text", "#7a2b4a")));
+            rows.add(new Row(
+                    "1,000 sites of 20 pages: what a release would change, request to answer; goal 1,000 (ms)",
+                    sites.asked("/api/themes/1/impact?from=1.0.0&to=draft")));
+            rows.add(new Row("a release taken by 1,000 sites at once; goal 2,000 (ms)", sites.rolledOut()));
+            rows.add(new Row(
+                    "a kit of the demo, request to answer; goal 300 (ms)",
+                    sites.asked("/api/themes/1/kit.zip?site=crossings&state=1.0.0")));
             rows.add(new Row(
                     "one page changed and its strays found anew, request to answer; goal 50 (ms)", sites.changed()));
             return rows;
@@ -140,6 +158,45 @@ final class ManySites {
             answer.body();
             if (!answer.ok()) throw new IOException(path + " was refused: " + answer.text());
             if (i >= WARM_UP) times.add((System.nanoTime() - start) / 1e6);
+        }
+        return times;
+    }
+
+    private int revision() {
+        String all = page.request().get(address + "/api/themes/1/releases").text();
+        return Integer.parseInt(all.replaceAll("(?s).*?\"revision\":(\\d+).*", "$1"));
+    }
+
+    private void release(String number) throws IOException {
+        post(
+                "/api/themes/1/releases",
+                Map.of("revision", revision(), "number", number, "notes", "", "reason", "measured"));
+    }
+
+    /** Taken by all, and taken back, which is not counted. */
+    private List<Double> rolledOut() throws IOException {
+        List<String> slugs = new ArrayList<>();
+        for (JsonElement site : JsonParser.parseString(
+                        page.request().get(address + "/api/themes/1/standings").text())
+                .getAsJsonObject()
+                .getAsJsonArray("sites"))
+            slugs.add(site.getAsJsonObject().get("slug").getAsString());
+        List<Double> times = new ArrayList<>();
+        for (int i = 0; i < 2 + ROLLED_OUT; i++) {
+            long start = System.nanoTime();
+            post(
+                    "/api/themes/1/rollouts",
+                    Map.of("release", "1.0.0", "stages", List.of(Map.of("sites", slugs, "waitHours", 0))));
+            if (i >= 2) times.add((System.nanoTime() - start) / 1e6);
+            String rollouts =
+                    page.request().get(address + "/api/themes/1/rollouts").text();
+            int id = JsonParser.parseString(rollouts)
+                    .getAsJsonArray()
+                    .get(0)
+                    .getAsJsonObject()
+                    .get("id")
+                    .getAsInt();
+            post("/api/themes/1/rollouts/" + id, Map.of("step", "back"));
         }
         return times;
     }

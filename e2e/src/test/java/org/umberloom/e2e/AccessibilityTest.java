@@ -106,6 +106,7 @@ class AccessibilityTest {
         page.getByLabel("Text of theme.css").waitFor();
         check(page, "kit");
         checkFindings(page);
+        checkReleases(page);
         page.navigate(loom.address() + "/library");
         page.getByLabel("Kit file")
                 .setInputFiles(Files.writeString(
@@ -126,6 +127,24 @@ class AccessibilityTest {
         page.getByLabel("Password").waitFor();
         check(page, "sign-in");
         page.context().close();
+    }
+
+    /** The theme of the walk as it is before its first release, and with one that its draft is ahead of. */
+    private void checkReleases(Page page) throws IOException {
+        String address = Loom.withDemo().address();
+        page.navigate(address + "/releases/1");
+        button(page, "Release 1.0.0").waitFor();
+        check(page, "releases, none yet");
+        if (page.getByLabel("Why it is released all the same").isVisible())
+            page.getByLabel("Why it is released all the same").fill("it is a test");
+        button(page, "Release 1.0.0").click();
+        page.getByLabel("Release 1.0.0").waitFor();
+        check(page, "a release on its way to sites");
+        page.navigate(address + "/people");
+        page.getByLabel("What it is for").fill("Harbour build");
+        button(page, "Make a key").click();
+        page.getByLabel("The new key").waitFor();
+        check(page, "people with a new key");
     }
 
     private void checkFindings(Page page) throws IOException {

@@ -106,7 +106,7 @@ class ImpactService {
         States.State fallback = states.of(theme, from);
         States.State after = states.of(theme, to);
         Map<String, String> standing = new HashMap<>();
-        releases.of(theme).sites().forEach(site -> standing.put(site.slug(), site.release()));
+        releases.standings(theme).sites().forEach(site -> standing.put(site.slug(), site.release()));
         Map<String, States.State> known = new HashMap<>();
         Map<Looked, Impact> plain = new HashMap<>();
         List<SiteTouched> touched = new ArrayList<>();
