@@ -1316,6 +1316,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/impact/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["site"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/history": {
         parameters: {
             query?: never;
@@ -1483,7 +1499,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["site"];
+        get: operations["site_1"];
         put?: never;
         post?: never;
         delete: operations["delete_1"];
@@ -2052,13 +2068,18 @@ export interface components {
             site: string;
             follows: string;
         };
+        NewerView: {
+            release: string;
+            notes: string;
+        };
         SiteStanding: {
             slug: string;
             /** Format: int64 */
             theme: number;
             release: string;
+            notes: string;
             follows: string;
-            newer: string[];
+            newer: components["schemas"]["NewerView"][];
             stood: components["schemas"]["StoodView"][];
         };
         StoodView: {
@@ -3243,6 +3264,36 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        CaughtStray: {
+            page: string;
+            words: string;
+            value: string;
+            role: string;
+        };
+        OtherLines: {
+            page: string;
+            title: string;
+            words: string;
+            /** Format: int32 */
+            window: number;
+            /** Format: int32 */
+            before: number;
+            /** Format: int32 */
+            after: number;
+        };
+        SiteDetail: {
+            site: string;
+            /** Format: int64 */
+            before: number;
+            /** Format: int64 */
+            after: number;
+            fonts: string[];
+            without: string[];
+            lines: components["schemas"]["OtherLines"][];
+            /** Format: int32 */
+            more: number;
+            caught: components["schemas"]["CaughtStray"][];
+        };
         Acceptance: {
             reason: string;
             by: string;
@@ -3340,6 +3391,8 @@ export interface components {
             sentence: string;
             before: string;
             after: string;
+            was: string;
+            is: string;
             beforeHex: string;
             afterHex: string;
             size: string;
@@ -7051,6 +7104,32 @@ export interface operations {
             };
         };
     };
+    site: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                site: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDetail"];
+                };
+            };
+        };
+    };
     entries: {
         parameters: {
             query?: {
@@ -7281,7 +7360,7 @@ export interface operations {
             };
         };
     };
-    site: {
+    site_1: {
         parameters: {
             query?: never;
             header?: never;

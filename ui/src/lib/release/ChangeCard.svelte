@@ -5,9 +5,14 @@
   let { change }: { change: Schemas['ToldChange'] } = $props();
 
   const color = $derived(change.beforeHex !== '' || change.afterHex !== '');
-  const px = (text: string) => Number(/-?\d+(\.\d+)?/.exec(text)?.[0] ?? 0) * (/rem/.test(text) ? 16 : 1);
-  const lengths = $derived(/px|rem/.test(change.before + change.after) && !color);
-  const longest = $derived(Math.max(px(change.before), px(change.after), 1));
+  const LENGTH = /^-?[\d.]+(px|rem)( to -?[\d.]+(px|rem))?/;
+  /** The wider end of a length; what the server sent is only read to be drawn. */
+  const px = (text: string) => {
+    const last = [...text.matchAll(/(-?[\d.]+)(px|rem)/g)].slice(0, 2).pop();
+    return last ? Number(last[1]) * (last[2] === 'rem' ? 16 : 1) : 0;
+  };
+  const lengths = $derived(!color && LENGTH.test(change.was) && LENGTH.test(change.is));
+  const longest = $derived(Math.max(px(change.was), px(change.is), 1));
 </script>
 
 <figure class="flex w-52 shrink-0 flex-col border border-border bg-raised">
@@ -16,9 +21,13 @@
       <span class="grow basis-0" style:background={change.beforeHex || 'none'}></span>
       <span class="grow basis-0" style:background={change.afterHex || 'none'}></span>
     {:else if lengths}
-      <span class="flex grow flex-col justify-center gap-2 px-3">
-        <span class="block h-3 border border-ink" style:width="{(px(change.before) / longest) * 100}%"></span>
-        <span class="block h-3 bg-ink" style:width="{(px(change.after) / longest) * 100}%"></span>
+      <span class="flex grow flex-col justify-center gap-1.5 px-3">
+        {#each [change.was, change.is] as length, i (i)}
+          <span class="flex items-center gap-2">
+            <span class="block h-3 {i ? 'bg-ink' : 'border border-ink'}" style:width="{Math.max(2, (px(length) / longest) * 55)}%"></span>
+            <span class="value min-w-0 truncate text-sm {i ? '' : 'text-muted'}">{length}</span>
+          </span>
+        {/each}
       </span>
     {:else}
       <span class="flex min-w-0 grow flex-col justify-center px-3 leading-tight">

@@ -57,16 +57,13 @@
       {/if}
       <div class="mt-2 flex flex-wrap gap-2">
         {#if standing.newer[0]}
-          {@const newest = standing.newer[0]}
+          {@const newest = standing.newer[0].release}
           <button class="button button-strong" disabled={busy} onclick={() => take(newest)}>Take {newest}</button>
         {/if}
         {#if before}
           <button class="button" disabled={busy} onclick={() => take(before)}>Back to {before}</button>
         {/if}
       </div>
-      {#if standing.newer.length > 1}
-        <p class="mt-1 text-sm text-muted">{standing.newer.length} releases are newer than what it stands on.</p>
-      {/if}
     </div>
     <div role="radiogroup" aria-label="What it takes by itself">
       {#each FOLLOWS as one (one.id)}
@@ -81,6 +78,21 @@
         >
       {/each}
     </div>
+    {#if standing.newer.length}
+      <div class="max-w-sm border-l-2 border-should pl-3">
+        <p class="font-semibold">What is newer</p>
+        {#each standing.newer.slice(0, 3) as one (one.release)}
+          <p class="mt-1"><span class="value">{one.release}</span> <span class="whitespace-pre-line">{one.notes}</span></p>
+        {/each}
+        {#if standing.newer.length > 3}<p class="text-sm text-muted">and {standing.newer.length - 3} more</p>{/if}
+        <a class="text-link underline underline-offset-2" href="/releases/{theme}">What it would change here</a>
+      </div>
+    {:else if standing.notes}
+      <div class="max-w-sm border-l-2 border-border pl-3">
+        <p class="font-semibold">What came with it</p>
+        <p class="whitespace-pre-line">{standing.notes}</p>
+      </div>
+    {/if}
     {#if standing.stood.length}
       <ol class="max-h-28 min-w-56 overflow-auto border-l-2 border-border pl-3 text-sm" aria-label="What it stood on">
         {#each standing.stood as one, i (i)}

@@ -10,6 +10,8 @@ export class Releases {
   chosen = $state(DRAFT);
   /** The state that it is compared with; empty for the one before it. */
   against = $state('');
+  /** States with a name besides releases, the newest first. */
+  checkpoints = $state.raw<Schemas['HistoryView'][]>([]);
   difference = $state.raw<Schemas['DifferenceView'] | null>(null);
   impact = $state.raw<Schemas['ImpactView'] | null>(null);
 
@@ -40,10 +42,12 @@ export class Releases {
   }
 
   async load() {
-    const [all, rollouts] = await Promise.all([
+    const [all, rollouts, checkpoints] = await Promise.all([
       ask(() => api.GET('/api/themes/{id}/releases', { params: this.path })),
-      ask(() => api.GET('/api/themes/{id}/rollouts', { params: this.path }))
+      ask(() => api.GET('/api/themes/{id}/rollouts', { params: this.path })),
+      ask(() => api.GET('/api/themes/{id}/checkpoints', { params: this.path }))
     ]);
+    this.checkpoints = checkpoints;
     this.all = all;
     this.rollouts = rollouts;
     await this.compare();
@@ -52,6 +56,12 @@ export class Releases {
   async choose(name: string) {
     this.chosen = name;
     this.against = '';
+    await this.compare();
+  }
+
+  /** Compares what is chosen with another state than the one before it. */
+  async compareWith(name: string) {
+    this.against = name;
     await this.compare();
   }
 

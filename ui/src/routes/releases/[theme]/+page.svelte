@@ -11,6 +11,7 @@
   import ReleasePanel from '$lib/release/ReleasePanel.svelte';
   import { DRAFT, Releases } from '$lib/release/releases.svelte';
   import RolloutPanel from '$lib/release/RolloutPanel.svelte';
+  import SiteDetails from '$lib/release/SiteDetails.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
   import { counted } from '$lib/ui/words';
 
@@ -96,7 +97,20 @@
               <h2 class="font-display text-xl text-heading">
                 {releases.chosen === DRAFT ? 'What the draft would change' : `What ${releases.chosen} changed`}
               </h2>
-              <p class="text-muted">since {releases.before}</p>
+              <label class="flex items-baseline gap-2 text-muted"
+                >since
+                <select
+                  class="field h-7"
+                  aria-label="Compared with"
+                  value={releases.before}
+                  onchange={(e) => void releases?.compareWith(e.currentTarget.value)}
+                >
+                  {#each releases.all.releases.filter((one) => one.number !== releases?.chosen) as one (one.id)}<option>{one.number}</option
+                    >{/each}
+                  {#each releases.checkpoints as one (one.number)}<option value="r{one.number}">{one.checkpoint}</option>{/each}
+                  {#if releases.chosen !== DRAFT}<option value={DRAFT}>the draft</option>{/if}
+                </select></label
+              >
             </div>
             <div class="mt-3 flex gap-3 overflow-x-auto pb-1">
               {#each largest as change (change.path + change.places.join())}<ChangeCard {change} />{/each}
@@ -121,6 +135,7 @@
               />
               {#if shown}
                 <h3 class="mt-5 mb-2 font-semibold">{shown.page.title}, {shown.site.name}</h3>
+                <SiteDetails {theme} from={shown.site.standsOn} to={releases.difference.to} site={shown.site.slug} />
                 <BeforeAfter
                   before={src(revisionBefore, shown)}
                   after={src(releases.difference.toRevision, shown)}

@@ -104,7 +104,8 @@ public final class Main {
         }
         report.append(
                 "\n`resolve`: one combination. `compile`: both schemes and the whole base layer. `read`: the stored document. "
-                        + "`seed`: an edit that grows a ramp of 14 shades again. `difference`: two states told apart, one seed having moved; goal 50 ms for 10,000.\n");
+                        + "`seed`: an edit that grows a ramp of 14 shades again. `difference`: two states told apart, a seed moved; "
+                        + "goal 50 ms for 10,000.\n");
         graphs(report);
         colors(report, home);
         Files.writeString(home.resolve("docs/benchmarks.md"), report);

@@ -182,6 +182,25 @@ class ReleasesTest {
                 .isEqualTo(404);
     }
 
+    /** Half as wide a column takes more lines, and none fewer; a phone's window, which is narrower than both, takes the same. */
+    @Test
+    void textsThatTakeOtherLinesAreNamed() throws Exception {
+        House house = House.of("Rip");
+        assertThat(house.release("1.0.0").statusCode()).isEqualTo(200);
+        String detail = house.path() + "/impact/site?from=1.0.0&to=draft&site=" + house.sites.get(0);
+        assertThat(list(object(house.client.send("GET", detail, "")), "lines")).isEmpty();
+        house.edit("width.text", "24rem");
+        Map<String, Object> changed = object(house.client.send("GET", detail, ""));
+        List<Map<?, ?>> lines = list(changed, "lines").stream()
+                .<Map<?, ?>>map(one -> (Map<?, ?>) one)
+                .toList();
+        assertThat(lines).isNotEmpty().allSatisfy(one -> {
+            assertThat(((Number) one.get("after")).intValue()).isGreaterThan(((Number) one.get("before")).intValue());
+            assertThat(((Number) one.get("window")).intValue()).isGreaterThan(390);
+        });
+        assertThat(((Number) changed.get("after")).longValue()).isBetween(2_000L, 9_000L);
+    }
+
     /** Two leads release the same draft at one time: two numbers, or one clear refusal; never one number twice. */
     @Test
     void twoWhoReleaseAtOnceGetTwoNumbersOrARefusal() throws Exception {

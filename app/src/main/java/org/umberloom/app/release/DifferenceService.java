@@ -13,6 +13,7 @@ import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.ValueText;
 
 /** How two states of a theme differ, as people read it. */
 @Service
@@ -24,6 +25,7 @@ class DifferenceService {
      * @param group     of roles that it belongs to
      * @param sentence  what happened
      * @param before    as it was written; empty where it was not there
+     * @param was       what it came to, without references; empty where that cannot be said
      * @param beforeHex of what it came to; empty where that is no color
      * @param size      how much the two differ, in its own measure
      * @param felt      the same in tenths of what everybody sees
@@ -38,6 +40,8 @@ class DifferenceService {
             String sentence,
             String before,
             String after,
+            String was,
+            String is,
             String beforeHex,
             String afterHex,
             String size,
@@ -97,6 +101,8 @@ class DifferenceService {
                 Telling.sentence(change),
                 change.before(),
                 change.after(),
+                change.old().map(ValueText::write).orElse(""),
+                change.fresh().map(ValueText::write).orElse(""),
                 hex(change.old()),
                 hex(change.fresh()),
                 change.size().words(),

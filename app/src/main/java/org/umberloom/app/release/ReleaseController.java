@@ -44,6 +44,7 @@ class ReleaseController {
     private final ReleaseService releases;
     private final DifferenceService differences;
     private final ImpactService impacts;
+    private final SiteImpact details;
     private final StandingService standing;
     private final AccountService accounts;
 
@@ -51,11 +52,13 @@ class ReleaseController {
             ReleaseService releases,
             DifferenceService differences,
             ImpactService impacts,
+            SiteImpact details,
             StandingService standing,
             AccountService accounts) {
         this.releases = releases;
         this.differences = differences;
         this.impacts = impacts;
+        this.details = details;
         this.standing = standing;
         this.accounts = accounts;
     }
@@ -91,6 +94,13 @@ class ReleaseController {
     @GetMapping("/impact")
     ImpactService.ImpactView impact(@PathVariable long id, @RequestParam String from, @RequestParam String to) {
         return impacts.of(id, from, to);
+    }
+
+    /** What a state would do to one site beyond its roles: lines of text, weight, strays that a role catches up with. */
+    @GetMapping("/impact/site")
+    SiteImpact.SiteDetail site(
+            @PathVariable long id, @RequestParam String from, @RequestParam String to, @RequestParam String site) {
+        return details.of(id, from, to, site);
     }
 
     /** The very elements of a page that change between two states, as they are counted in its body. */

@@ -52,9 +52,23 @@ public class StandingService {
     /** What a site stood on, from when, and how it came to it. */
     public record StoodView(String release, String way, String person, String since) {}
 
-    /** All that a site’s screen says of it. @param newer full releases after the one that it stands on, the newest first */
+    /** A full release with what it says to editors. */
+    public record NewerView(String release, String notes) {}
+
+    /**
+     * All that a site’s screen says of it.
+     *
+     * @param newer full releases after the one that it stands on, the newest first
+     * @param notes of the release that it stands on
+     */
     public record SiteStanding(
-            String slug, long theme, String release, String follows, List<String> newer, List<StoodView> stood) {}
+            String slug,
+            long theme,
+            String release,
+            String notes,
+            String follows,
+            List<NewerView> newer,
+            List<StoodView> stood) {}
 
     /** A stage as it is asked for. */
     public record StagePlan(List<String> sites, int waitHours) {}
@@ -76,16 +90,23 @@ public class StandingService {
         ReleaseMapper.StandingRow row = row(site);
         Map<Long, ReleaseNumber> numbers = numbers(theme);
         Optional<ReleaseNumber> now = Optional.ofNullable(row.releaseId()).map(numbers::get);
+        List<ReleaseMapper.ReleaseRow> all = releases.all(theme);
         return new SiteStanding(
                 site,
                 theme,
                 now.map(ReleaseNumber::toString).orElse(""),
+                all.stream()
+                        .filter(one -> Objects.equals(one.id(), row.releaseId()))
+                        .map(ReleaseMapper.ReleaseRow::notes)
+                        .findFirst()
+                        .orElse(""),
                 row.follows(),
-                numbers.values().stream()
-                        .filter(number -> !number.isTrial()
-                                && now.map(one -> number.compareTo(one) > 0).orElse(true))
-                        .sorted(java.util.Comparator.reverseOrder())
-                        .map(ReleaseNumber::toString)
+                all.stream()
+                        .filter(one -> one.trial() == 0
+                                && now.map(than -> States.number(one).compareTo(than) > 0)
+                                        .orElse(true))
+                        .sorted(java.util.Comparator.comparing(States::number).reversed())
+                        .map(one -> new NewerView(States.number(one).toString(), one.notes()))
                         .toList(),
                 releases.stood(row.id()).stream()
                         .map(one -> new StoodView(

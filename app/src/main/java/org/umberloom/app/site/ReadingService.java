@@ -71,47 +71,14 @@ public class ReadingService {
 
     public SiteReading of(String slug) {
         SiteDraft draft = drafts.newest(slug);
-        SiteDocument site = draft.site();
-        ThemeDocument dressed = worn.of(themes.newest(draft.themeId()).theme(), site.written());
-        Combination look = ClothService.combination(dressed, site);
-        FontFiles files = fonts.atHand();
-        Map<Combination, Worn> known = new HashMap<>();
-        Map<String, Optional<Advances>> advances = new HashMap<>();
         List<LinesOfBlock> blocks = new ArrayList<>();
         Map<String, Map<String, BitSet>> lacking = new LinkedHashMap<>();
-        for (SitePage page : site.pages()) {
-            Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
-            Worn at = known.computeIfAbsent(there.completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one)));
-            TextBlocks text = TextBlocks.of(page.html(), Choices.of(dressed, there));
-            for (TextBlocks.Block block : text.blocks()) {
-                Worn around = reaching(draft.places(), page, block)
-                        .map(scopes -> known.computeIfAbsent(
-                                look.at(scopes).completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one))))
-                        .orElse(at);
-                TypographyValue style = style(around, block.style());
-                Optional<Advances> letters = advances.computeIfAbsent(
-                        stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
-                if (!written(block.text(), files.coverage(stack(style)))) continue;
-                letters.ifPresent(one -> blocks.add(new LinesOfBlock(
-                        page.slug(),
-                        page.title(),
-                        block.style(),
-                        block.text()
-                                .substring(0, Math.min(MOST_WORDS, block.text().length())),
-                        lines(block, style, one, LineLength.of(around)))));
-            }
-            text.letters().forEach((path, set) -> files.coverage(stack(style(at, path)))
-                    .ifPresent(coverage -> {
-                        BitSet missing = (BitSet) set.clone();
-                        missing.andNot(coverage);
-                        if (!missing.isEmpty())
-                            lacking.computeIfAbsent(stack(style(at, path)).get(0), key -> new LinkedHashMap<>())
-                                    .merge(page.title(), missing, (one, other) -> {
-                                        one.or(other);
-                                        return one;
-                                    });
-                    }));
-        }
+        read(
+                draft,
+                themes.newest(draft.themeId()).theme(),
+                (page, block, style, letters, column) -> blocks.add(new LinesOfBlock(
+                        page.slug(), page.title(), block.style(), words(block), lines(block, style, letters, column))),
+                lacking);
         return new SiteReading(
                 WINDOWS,
                 blocks,
@@ -125,6 +92,78 @@ public class ReadingService {
                 Measure.IDEAL,
                 Measure.AIM,
                 Measure.MOST);
+    }
+
+    /** A block of text and how many lines it takes in one window. */
+    public record TakenLines(String page, String title, String words, int window, int lines) {}
+
+    /** How many lines every block of a site takes in every window, in a state of its theme; always in the same order. */
+    public List<TakenLines> linesIn(String slug, ThemeDocument theme) {
+        List<TakenLines> taken = new ArrayList<>();
+        read(
+                drafts.newest(slug),
+                theme,
+                (page, block, style, letters, column) -> WINDOWS.forEach(window -> taken.add(new TakenLines(
+                        page.slug(),
+                        page.title(),
+                        words(block),
+                        window,
+                        Measure.lines(
+                                block.text(),
+                                letters,
+                                FluidValue.pxAt(style.fontSize(), window),
+                                FluidValue.pxAt(style.letterSpacing(), window),
+                                column.width(window),
+                                block.language())))),
+                new LinkedHashMap<>());
+        return taken;
+    }
+
+    private static String words(TextBlocks.Block block) {
+        return block.text().substring(0, Math.min(MOST_WORDS, block.text().length()));
+    }
+
+    /** Hears of every block whose letters its font has. */
+    private interface Reader {
+        void block(SitePage page, TextBlocks.Block block, TypographyValue style, Advances letters, LineLength column);
+    }
+
+    /** @param lacking receives the letters that fonts have not, by family and the titles of pages */
+    private void read(SiteDraft draft, ThemeDocument theme, Reader reader, Map<String, Map<String, BitSet>> lacking) {
+        SiteDocument site = draft.site();
+        String slug = site.slug();
+        ThemeDocument dressed = worn.of(theme, site.written());
+        Combination look = ClothService.combination(dressed, site);
+        FontFiles files = fonts.atHand();
+        Map<Combination, Worn> known = new HashMap<>();
+        Map<String, Optional<Advances>> advances = new HashMap<>();
+        for (SitePage page : site.pages()) {
+            Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
+            Worn at = known.computeIfAbsent(there.completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one)));
+            TextBlocks text = TextBlocks.of(page.html(), Choices.of(dressed, there));
+            for (TextBlocks.Block block : text.blocks()) {
+                Worn around = reaching(draft.places(), page, block)
+                        .map(scopes -> known.computeIfAbsent(
+                                look.at(scopes).completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one))))
+                        .orElse(at);
+                TypographyValue style = style(around, block.style());
+                Optional<Advances> letters = advances.computeIfAbsent(
+                        stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
+                if (!written(block.text(), files.coverage(stack(style)))) continue;
+                letters.ifPresent(one -> reader.block(page, block, style, one, LineLength.of(around)));
+            }
+            text.letters().forEach((path, set) -> files.coverage(stack(style(at, path)))
+                    .ifPresent(coverage -> {
+                        BitSet missing = (BitSet) set.clone();
+                        missing.andNot(coverage);
+                        if (!missing.isEmpty())
+                            lacking.computeIfAbsent(stack(style(at, path)).get(0), key -> new LinkedHashMap<>())
+                                    .merge(page.title(), missing, (one, other) -> {
+                                        one.or(other);
+                                        return one;
+                                    });
+                    }));
+        }
     }
 
     /** The scopes that reach the spot that a block is in; none where it is in none that says something. */

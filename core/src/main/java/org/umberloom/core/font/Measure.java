@@ -26,8 +26,24 @@ public final class Measure {
      * @param language of the text, which says where lines may break
      */
     public static double of(String text, Advances font, double size, double spacing, double width, Locale language) {
+        Filled filled = fill(text, font, size, spacing, width, language);
+        return filled.letters == 0
+                ? 0
+                : filled.full == 0 ? filled.letters : filled.letters / (filled.full + filled.last);
+    }
+
+    /** How many lines a paragraph takes, filled one after the other; parameters as of {@link #of}. */
+    public static int lines(String text, Advances font, double size, double spacing, double width, Locale language) {
+        Filled filled = fill(text, font, size, spacing, width, language);
+        return filled.letters == 0 ? 0 : filled.full + 1;
+    }
+
+    /** @param full lines that are filled @param last how far the one after them goes, as a share of its width */
+    private record Filled(int letters, int full, double last) {}
+
+    private static Filled fill(String text, Advances font, double size, double spacing, double width, Locale language) {
         String words = text.strip().replaceAll("\\s+", " ");
-        if (words.isEmpty() || width <= 0) return 0;
+        if (words.isEmpty() || width <= 0) return new Filled(0, 0, 0);
         BreakIterator breaks = BreakIterator.getLineInstance(language);
         breaks.setText(words);
         double[] ends = font.set(words, size, spacing);
@@ -42,8 +58,7 @@ public final class Measure {
                 begin = from;
             }
         }
-        double last = (ends[words.length()] - ends[begin]) / width;
-        return lines == 0 ? words.length() : words.length() / (lines + last);
+        return new Filled(words.length(), lines, (ends[words.length()] - ends[begin]) / width);
     }
 
     /**
