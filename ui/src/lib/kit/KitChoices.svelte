@@ -31,38 +31,34 @@
 
 <aside class="w-60 shrink-0 overflow-y-auto border-r border-line p-4" aria-label="What goes in">
   <h2 class="font-semibold">Of</h2>
-  <ul class="mt-1" role="radiogroup" aria-label="State">
+  <div class="mt-1 max-h-52 overflow-auto" role="radiogroup" aria-label="State">
     {#each ['draft', ...releases.map((one) => one.number)] as state (state)}
-      <li>
-        <button
-          class="w-full rounded-sm px-2 py-0.5 text-left {kit.state === state ? 'bg-chosen font-semibold' : 'hover:bg-hover'} {state ===
-          'draft'
-            ? ''
-            : 'value'}"
-          role="radio"
-          aria-checked={kit.state === state}
-          onclick={() => onchoose({ state })}>{state === 'draft' ? 'the draft, as it is now' : state}</button
-        >
-      </li>
+      <button
+        class="w-full rounded-sm px-2 py-0.5 text-left {kit.state === state ? 'bg-chosen font-semibold' : 'hover:bg-hover'} {state ===
+        'draft'
+          ? ''
+          : 'value'}"
+        role="radio"
+        aria-checked={kit.state === state}
+        onclick={() => onchoose({ state })}>{state === 'draft' ? 'the draft, as it is now' : state}</button
+      >
     {/each}
-  </ul>
+  </div>
   {#if !releases.length}
     <p class="px-2 text-sm text-muted">A kit of a release is the same to the byte, whenever it is made.</p>
   {/if}
 
   <h2 class="mt-4 font-semibold">Pages of</h2>
-  <ul class="mt-1" role="radiogroup" aria-label="Pages of">
+  <div class="mt-1 max-h-60 overflow-auto" role="radiogroup" aria-label="Pages of">
     {#each [...kit.sites, ''] as site (site)}
-      <li>
-        <button
-          class="w-full rounded-sm px-2 py-0.5 text-left {wanted.site === site ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
-          role="radio"
-          aria-checked={wanted.site === site}
-          onclick={() => onchoose({ site })}>{site || 'no site, the whole style sheet'}</button
-        >
-      </li>
+      <button
+        class="w-full rounded-sm px-2 py-0.5 text-left {wanted.site === site ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+        role="radio"
+        aria-checked={wanted.site === site}
+        onclick={() => onchoose({ site })}>{site || 'no site, the whole style sheet'}</button
+      >
     {/each}
-  </ul>
+  </div>
 
   {#each modifiers as modifier (modifier)}
     <h2 class="mt-4 font-semibold first-letter:uppercase">{modifier}</h2>
