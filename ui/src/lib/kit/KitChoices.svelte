@@ -66,7 +66,7 @@
       {@const out = wanted.without.includes(code(one))}
       {@const alone =
         !out && kit.contexts.filter((other) => other.modifier === modifier && !wanted.without.includes(code(other))).length === 1}
-      <label class="flex items-center gap-2 px-2">
+      <label class="flex min-h-6 items-center gap-2 px-2">
         <input
           type="checkbox"
           data-stored
@@ -79,11 +79,11 @@
   {/each}
 
   <h2 class="mt-4 font-semibold">Besides</h2>
-  <label class="flex items-center gap-2 px-2"
+  <label class="flex min-h-6 items-center gap-2 px-2"
     ><input type="checkbox" data-stored checked={wanted.fonts} onchange={() => onchoose({ fonts: !wanted.fonts })} />font files</label
   >
   {#each kit.forms as form (form.id)}
-    <label class="flex items-center gap-2 px-2"
+    <label class="flex min-h-6 items-center gap-2 px-2"
       ><input
         type="checkbox"
         data-stored

@@ -20,12 +20,12 @@
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
   <pre
-    class="value min-h-0 grow overflow-auto bg-raised py-4 leading-5"
+    class="value min-h-0 grow overflow-auto bg-raised py-4 leading-6"
     role="region"
     tabindex="0"
     aria-label="Text of {name}">{#each found.slice(0, MOST) as one (one.number)}{@const path = origin(one.line)}<svelte:element
         this={path ? 'a' : 'span'}
-        class="block min-h-5 pr-4 before:mr-4 before:inline-block before:w-12 before:text-right before:text-border before:content-[attr(data-line)] {path
+        class="block min-h-6 pr-4 before:mr-4 before:inline-block before:w-12 before:text-right before:text-border before:content-[attr(data-line)] {path
           ? 'hover:bg-hover'
           : ''}"
         data-line={one.number}

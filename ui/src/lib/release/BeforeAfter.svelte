@@ -67,7 +67,14 @@
     >{loaded < 2 ? '' : regions.length ? `${regions.length} places look otherwise` : 'Nothing looks otherwise here'}</span
   >
 </div>
-<div class="max-h-[34rem] overflow-auto border border-line bg-sunk" bind:clientWidth={room}>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex (a region that scrolls must be reachable by keyboard) -->
+<div
+  class="max-h-[34rem] overflow-auto border border-line bg-sunk"
+  role="region"
+  tabindex="0"
+  aria-label="{title}, before and after"
+  bind:clientWidth={room}
+>
   <div class="relative" style:height="{height * scale}px">
     <iframe
       bind:this={old}

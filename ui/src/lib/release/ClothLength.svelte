@@ -108,7 +108,7 @@
           </button>
           <ul class="mt-1" aria-label="Sites on {one.number}">
             {#each hanging(one.number).slice(0, MOST_NAMES) as site (site.slug)}
-              <li class="-mr-3 border-r-2 border-ink pr-2 text-sm leading-5">
+              <li class="-mr-3 border-r-2 border-ink pr-2 text-sm leading-6">
                 <a class="hover:underline" href="/sites/{site.slug}">{site.name}</a>
               </li>
             {/each}

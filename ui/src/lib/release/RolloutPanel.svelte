@@ -75,7 +75,7 @@
                   : `${stage.waitHours} hours after the one before`}
         </span>
         {#each stage.sites as site (site.slug)}
-          <a class="mr-2 hover:underline {site.state === 'back' ? 'text-muted line-through' : ''}" href="/sites/{site.slug}">{site.name}</a>
+          <a class="mr-2 inline-block leading-6 hover:underline {site.state === 'back' ? 'text-muted line-through' : ''}" href="/sites/{site.slug}">{site.name}</a>
         {/each}
       </li>
     {/each}
@@ -109,7 +109,7 @@
   <ul class="mt-2 space-y-0.5">
     {#each waiting as site (site.slug)}
       <li>
-        <label class="flex items-center gap-2">
+        <label class="flex min-h-6 items-center gap-2">
           <input type="checkbox" value={site.slug} bind:group={first} data-stored />
           <span class="min-w-0 grow truncate">{site.name}</span>
           <span class="value text-sm text-muted">{site.release || 'none'}</span>
@@ -121,7 +121,7 @@
     <div class="mt-2" role="radiogroup" aria-label="When the rest follows">
       <p class="text-sm text-muted">The other {counted(rest.length, 'site', 'sites')}</p>
       {#each [{ hours: BY_HAND, words: 'when let go by hand' }, { hours: A_DAY, words: 'a day later, by themselves' }] as one (one.hours)}
-        <label class="flex items-center gap-2"
+        <label class="flex min-h-6 items-center gap-2"
           ><input type="radio" name="wait" checked={waitHours === one.hours} onchange={() => (waitHours = one.hours)} />{one.words}</label
         >
       {/each}

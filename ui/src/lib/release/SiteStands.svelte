@@ -67,7 +67,7 @@
     </div>
     <div role="radiogroup" aria-label="What it takes by itself">
       {#each FOLLOWS as one (one.id)}
-        <label class="flex items-center gap-2"
+        <label class="flex min-h-6 items-center gap-2"
           ><input
             type="radio"
             name="follows"
