@@ -75,7 +75,10 @@
                   : `${stage.waitHours} hours after the one before`}
         </span>
         {#each stage.sites as site (site.slug)}
-          <a class="mr-2 inline-block leading-6 hover:underline {site.state === 'back' ? 'text-muted line-through' : ''}" href="/sites/{site.slug}">{site.name}</a>
+          <a
+            class="mr-2 inline-block leading-6 hover:underline {site.state === 'back' ? 'text-muted line-through' : ''}"
+            href="/sites/{site.slug}">{site.name}</a
+          >
         {/each}
       </li>
     {/each}
