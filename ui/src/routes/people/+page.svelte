@@ -98,7 +98,7 @@
               {:else if !person.you}
                 <button
                   class="button button-quiet -mr-2.5 text-muted"
-                  aria-label="Take {person.name} off the list"
+                  aria-label="Take off the list: {person.name}"
                   onclick={() => (leaving = person.id)}>Take off the list</button
                 >
               {/if}
