@@ -3175,6 +3175,7 @@ export interface components {
         ContextOfKit: {
             modifier: string;
             context: string;
+            code: string;
         };
         FileView: {
             name: string;

@@ -23,9 +23,6 @@
   );
   const most = $derived(Math.max(1, ...weights.map((one) => one.bytes)));
   const modifiers = $derived([...new Set(kit.contexts.map((one) => one.modifier))]);
-  const code = (one: Schemas['ContextOfKit']) => `${coded(one.modifier)}=${coded(one.context)}`;
-  /** As names stand in a combination's key. */
-  const coded = (name: string) => name.replace(/[^\p{L}\p{N}._-]/gu, (c) => `~${c.codePointAt(0)!.toString(16)}~`);
   const toggled = (all: string[], one: string) => (all.includes(one) ? all.filter((other) => other !== one) : [...all, one]);
 </script>
 
@@ -63,16 +60,16 @@
   {#each modifiers as modifier (modifier)}
     <h2 class="mt-4 font-semibold first-letter:uppercase">{modifier}</h2>
     {#each kit.contexts.filter((one) => one.modifier === modifier) as one (one.context)}
-      {@const out = wanted.without.includes(code(one))}
+      {@const out = wanted.without.includes(one.code)}
       {@const alone =
-        !out && kit.contexts.filter((other) => other.modifier === modifier && !wanted.without.includes(code(other))).length === 1}
+        !out && kit.contexts.filter((other) => other.modifier === modifier && !wanted.without.includes(other.code)).length === 1}
       <label class="flex min-h-6 items-center gap-2 px-2">
         <input
           type="checkbox"
           data-stored
           checked={!out}
           disabled={alone}
-          onchange={() => onchoose({ without: toggled(wanted.without, code(one)) })}
+          onchange={() => onchoose({ without: toggled(wanted.without, one.code) })}
         />{one.context}</label
       >
     {/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
   import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { size } from '$lib/kit/asked';
   import { at, counted } from '$lib/ui/words';
 
   /** What readers see of a site, what is waiting for them, and the builds between which it is chosen. */
@@ -38,7 +39,6 @@
 
   const now = $derived(published?.builds.find((one) => one.live));
   const newest = $derived(published?.builds[0]);
-  const size = (bytes: number) => `${(bytes / 1000).toFixed(0)} kB`;
   /** What of the draft is not live, in words. */
   const waiting = $derived.by(() => {
     if (!published || !now) return '';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
   import { api, Problem, store, type Schemas } from '$lib/api/client';
-  import { counted } from '$lib/ui/words';
+  import { at, counted } from '$lib/ui/words';
   import type { Releases } from './releases.svelte';
 
   let { releases, release }: { releases: Releases; release: Schemas['ReleaseView'] } = $props();
@@ -20,7 +20,6 @@
   const rollout = $derived(releases.rollouts.find((one) => one.release === release.number));
   const open = $derived(rollout && (rollout.state === 'going' || rollout.state === 'paused') ? rollout : null);
   const rest = $derived(waiting.filter((site) => !first.includes(site.slug)));
-  const time = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
   async function change(what: () => Promise<unknown>) {
     busy = true;
@@ -65,9 +64,9 @@
         ></span>
         <span class="block text-sm text-muted">
           {stage.doneAt
-            ? `stands since ${time(stage.doneAt)}`
+            ? `stands since ${at(stage.doneAt)}`
             : stage.due
-              ? `goes by itself ${time(stage.due)}`
+              ? `goes by itself ${at(stage.due)}`
               : rollout.state === 'back'
                 ? 'was not reached'
                 : stage.waitHours < 0

@@ -9,8 +9,8 @@ import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.ThemeJson;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -22,12 +22,8 @@ final class Compile implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "A kit, folder, resolver document or token file.")
     private Path file;
 
-    @Option(
-            names = {"-o", "--output"},
-            paramLabel = "FOLDER",
-            defaultValue = ".",
-            description = "Where to write; the folder is made. Default: here.")
-    private Path output;
+    @Mixin
+    private Output output;
 
     @Spec
     private CommandSpec spec;
@@ -38,8 +34,7 @@ final class Compile implements Callable<Integer> {
         Map<String, String> files = new LinkedHashMap<>();
         files.put("theme.css", Stylesheet.compile(source.theme(), Usage.ALL, List.of()));
         files.putAll(ThemeJson.writeFiles(source.theme()));
-        Output.write(output, files);
-        files.keySet().forEach(name -> spec.commandLine().getOut().println(output.resolve(name)));
+        output.write(files, spec.commandLine().getOut());
         return Main.GOOD;
     }
 }

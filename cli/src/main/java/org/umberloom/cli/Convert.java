@@ -10,6 +10,7 @@ import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.theme.ThemeDocument;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -42,12 +43,8 @@ final class Convert implements Callable<Integer> {
             description = "One of: ${COMPLETION-CANDIDATES}.")
     private String form;
 
-    @Option(
-            names = {"-o", "--output"},
-            paramLabel = "FOLDER",
-            defaultValue = ".",
-            description = "Where to write; the folder is made. Default: here.")
-    private Path output;
+    @Mixin
+    private Output output;
 
     @Spec
     private CommandSpec spec;
@@ -58,8 +55,7 @@ final class Convert implements Callable<Integer> {
         Map<String, String> files = form.equals(TOKENS)
                 ? ThemeJson.writeFiles(theme)
                 : Form.byId(form).write(theme);
-        Output.write(output, files);
-        files.keySet().forEach(name -> spec.commandLine().getOut().println(output.resolve(name)));
+        output.write(files, spec.commandLine().getOut());
         return Main.GOOD;
     }
 }

@@ -77,25 +77,24 @@ final class Diff implements Callable<Integer> {
         if (!changes.any()) out.println("Nothing differs.");
         changes.changes().forEach(change -> out.println(word(change.step()) + Telling.sentence(change)));
         changes.shifts().forEach(shift -> out.println(word(shift.step()) + shift.sentence()));
-        if (changes.any())
-            out.println("A release of it is a " + changes.step().name().toLowerCase(Locale.ROOT) + " one.");
+        if (changes.any()) out.println("A release of it is a " + changes.step().id() + " one.");
         next.ifPresent(number -> out.println("Its number is " + number + "."));
     }
 
     private static String word(Step step) {
-        return String.format(Locale.ROOT, "%-6s", step.name().toLowerCase(Locale.ROOT));
+        return String.format(Locale.ROOT, "%-6s", step.id());
     }
 
     private static Map<String, Object> data(Changes changes, Optional<String> next) {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("differs", changes.any());
-        data.put("step", changes.step().name().toLowerCase(Locale.ROOT));
+        data.put("step", changes.step().id());
         next.ifPresent(number -> data.put("number", number));
         List<Object> all = new ArrayList<>();
         changes.changes().forEach(change -> {
             Map<String, Object> one = new LinkedHashMap<>();
-            one.put("kind", change.kind().name().toLowerCase(Locale.ROOT));
-            one.put("step", change.step().name().toLowerCase(Locale.ROOT));
+            one.put("kind", change.kind().id());
+            one.put("step", change.step().id());
             one.put("path", change.path().dotted());
             change.was().ifPresent(was -> one.put("was", was.dotted()));
             one.put("places", change.places().stream().map(Object::toString).toList());

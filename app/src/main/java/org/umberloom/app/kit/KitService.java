@@ -1,8 +1,5 @@
 package org.umberloom.app.kit;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -14,7 +11,6 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.asset.FontShelf;
@@ -25,6 +21,7 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.app.web.Compressed;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.dress.Dressing;
 import org.umberloom.core.format.KitArchive;
@@ -34,6 +31,7 @@ import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.propose.MeaningProposal;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
@@ -52,8 +50,8 @@ class KitService {
     /** A form that can go in. */
     record FormView(String id, String title) {}
 
-    /** A context that can stay out. */
-    record ContextOfKit(String modifier, String context) {}
+    /** A context that can stay out; its code is how it is asked for. */
+    record ContextOfKit(String modifier, String context, String code) {}
 
     /** @param leftOut a sentence for each family whose files may not travel */
     record KitView(
@@ -104,7 +102,7 @@ class KitService {
         List<String> readable = KitFiles.readable(files);
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
-                views.add(new FileView(name, content.length, compressed(content), readable.contains(name))));
+                views.add(new FileView(name, content.length, Compressed.size(content), readable.contains(name))));
         List<String> leftOut = new ArrayList<>(kits.leftOut(kits.worn(narrowed, shown), shown));
         if (!asked.fonts()) leftOut.add("All fonts, as you chose. Pages show what the reader’s device has.");
         return new KitView(
@@ -127,7 +125,10 @@ class KitService {
         List<ContextOfKit> all = new ArrayList<>();
         theme.modifiers().forEach((name, modifier) -> {
             if (modifier.contexts().size() > 1)
-                modifier.contexts().keySet().forEach(context -> all.add(new ContextOfKit(name, context)));
+                modifier.contexts()
+                        .keySet()
+                        .forEach(context ->
+                                all.add(new ContextOfKit(name, context, new Combination(Map.of(name, context)).key())));
         });
         return all;
     }
@@ -180,10 +181,8 @@ class KitService {
                     if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
                     else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
                 });
-        String state = states.of(theme, asked.state()).release().isPresent()
-                ? "-" + states.of(theme, asked.state()).name()
-                : "";
-        return (name.isEmpty() ? "theme" : name) + state + ".kit.zip";
+        States.State state = states.of(theme, asked.state());
+        return (name.isEmpty() ? "theme" : name) + (state.release().isPresent() ? "-" + state.name() : "") + ".kit.zip";
     }
 
     /** A theme as it would come in; nothing of it is stored. */
@@ -321,17 +320,5 @@ class KitService {
 
     private List<Site> shown(String site) {
         return site.isEmpty() ? List.of() : List.of(sites.get(site));
-    }
-
-    private static long compressed(byte[] content) {
-        try {
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            try (GZIPOutputStream gzip = new GZIPOutputStream(bytes)) {
-                gzip.write(content);
-            }
-            return bytes.size();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

@@ -2,7 +2,6 @@ package org.umberloom.app.release;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.umberloom.core.change.Change;
@@ -81,19 +80,19 @@ class DifferenceService {
                 after.name(),
                 after.revision(),
                 changes.any(),
-                changes.step().name().toLowerCase(Locale.ROOT),
+                changes.step().id(),
                 told,
                 changes.changes().size() - told.size(),
                 changes.shifts().stream()
-                        .map(reason -> new ReleaseService.ReasonView(
-                                reason.step().name().toLowerCase(Locale.ROOT), reason.sentence()))
+                        .map(reason ->
+                                new ReleaseService.ReasonView(reason.step().id(), reason.sentence()))
                         .toList());
     }
 
     private static ToldChange told(Change change) {
         return new ToldChange(
-                change.kind().name().toLowerCase(Locale.ROOT),
-                change.step().name().toLowerCase(Locale.ROOT),
+                change.kind().id(),
+                change.step().id(),
                 change.path().dotted(),
                 change.type()
                         .map(type -> RoleGroups.of(change.path().dotted(), type))

@@ -1,11 +1,12 @@
 package org.umberloom.app.release;
 
-import java.nio.charset.StandardCharsets;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +15,6 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.check.FindingsService;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.Draft;
@@ -27,13 +27,13 @@ import org.umberloom.core.change.ReleaseNumber;
 import org.umberloom.core.change.Step;
 import org.umberloom.core.change.Telling;
 import org.umberloom.core.format.ThemeJson;
-import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
 /** Releases of a theme: what the next would be, and making it. */
 @Service
 public class ReleaseService {
+    private static final int MOST_WEAVES = 2_000;
     private static final int MOST_LINES = 12;
     private static final int MOST_REASONS = 40;
     private static final int LONGEST_NOTES = 8_000;
@@ -97,17 +97,18 @@ public class ReleaseService {
     private final DraftService drafts;
     private final States states;
     private final FindingsService findings;
-    private final FontShelf fonts;
     private final Commits commits;
     private final ApplicationEventPublisher events;
     private final Clock clock;
+    /** The plaids of releases, which never change, by the keys of their rows. */
+    private final Cache<Long, ThemeViews.Weave> weaves =
+            Caffeine.newBuilder().maximumSize(MOST_WEAVES).build();
 
     ReleaseService(
             ReleaseMapper releases,
             DraftService drafts,
             States states,
             FindingsService findings,
-            FontShelf fonts,
             Commits commits,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -115,7 +116,6 @@ public class ReleaseService {
         this.drafts = drafts;
         this.states = states;
         this.findings = findings;
-        this.fonts = fonts;
         this.commits = commits;
         this.events = events;
         this.clock = clock;
@@ -124,30 +124,28 @@ public class ReleaseService {
     ReleasesView of(long theme) {
         Draft draft = drafts.newest(theme);
         List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
-        Map<Long, String> numbers = rows.stream()
-                .collect(Collectors.toMap(
-                        ReleaseMapper.ReleaseRow::id, row -> States.number(row).toString()));
         List<ReleaseView> views = new ArrayList<>();
         for (ReleaseMapper.ReleaseRow row : rows) views.add(view(row, rows));
         return new ReleasesView(
                 theme,
                 draft.theme().name(),
                 draft.revision(),
-                weave(draft.theme()),
+                ThemeViews.Weave.of(draft.theme()),
                 views,
-                releases.standing(theme).stream()
-                        .map(row -> standing(row, numbers))
-                        .toList(),
+                standing(theme, rows),
                 next(draft, rows));
     }
 
-    static StandingView standing(ReleaseMapper.StandingRow row, Map<Long, String> numbers) {
-        return new StandingView(
-                row.slug(),
-                row.name(),
-                row.releaseId() == null ? "" : numbers.getOrDefault(row.releaseId(), ""),
-                row.follows(),
-                row.since() == null ? "" : row.since() + "Z");
+    private List<StandingView> standing(long theme, List<ReleaseMapper.ReleaseRow> rows) {
+        Map<Long, String> numbers = numbers(rows);
+        return releases.standing(theme).stream()
+                .map(row -> new StandingView(
+                        row.slug(),
+                        row.name(),
+                        row.releaseId() == null ? "" : numbers.getOrDefault(row.releaseId(), ""),
+                        row.follows(),
+                        row.since() == null ? "" : row.since() + "Z"))
+                .toList();
     }
 
     private ReleaseView view(ReleaseMapper.ReleaseRow row, List<ReleaseMapper.ReleaseRow> all) {
@@ -156,67 +154,60 @@ public class ReleaseService {
                 .map(States::number)
                 .filter(one -> !one.isTrial() && one.compareTo(number) < 0)
                 .max(ReleaseNumber::compareTo);
-        // One release that cannot be read is still listed.
-        ThemeViews.Weave weave;
-        try {
-            weave = weave(states.whole(row).theme());
-        } catch (IllegalArgumentException | IllegalStateException unreadable) {
-            weave = new ThemeViews.Weave(List.of(), List.of());
-        }
         return new ReleaseView(
                 row.id(),
                 number.toString(),
                 number.isTrial(),
-                before.map(one -> one.stepTo(number.full()).name().toLowerCase(java.util.Locale.ROOT))
-                        .orElse("first"),
+                before.map(one -> one.stepTo(number.full()).id()).orElse("first"),
                 row.notes(),
                 row.reason(),
                 row.person(),
                 row.madeAt() + "Z",
                 row.revision(),
                 row.hash(),
-                weave);
+                weaves.get(row.id(), id -> weaveOf(row)));
     }
 
-    private ThemeViews.Weave weave(ThemeDocument theme) {
-        return ThemeViews.Weave.of(
-                ThemeViews.Instruments.of(theme, fonts.atHand()).color());
+    /** One release that cannot be read is still listed. */
+    private ThemeViews.Weave weaveOf(ReleaseMapper.ReleaseRow row) {
+        try {
+            return ThemeViews.Weave.of(states.whole(row).theme());
+        } catch (IllegalArgumentException | IllegalStateException unreadable) {
+            return new ThemeViews.Weave(List.of(), List.of());
+        }
     }
 
     private NextView next(Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
-        Optional<States.State> last = last(rows);
-        Optional<ReleaseNumber> lastNumber = States.latest(rows);
-        Changes changes = last.map(state -> Changes.between(state.theme(), draft.theme()))
-                .orElse(new Changes(List.of(), List.of(), true));
+        Optional<ReleaseNumber> lastNumber = States.latest(rows).map(States::number);
+        Changes changes = sinceLast(draft, rows);
         ReleaseNumber lowest = changes.next(lastNumber);
         List<Reason> reasons = changes.reasons();
         return new NextView(
                 changes.any(),
                 lastNumber.map(ReleaseNumber::toString).orElse(""),
-                lastNumber.isEmpty() ? "first" : changes.step().name().toLowerCase(java.util.Locale.ROOT),
+                lastNumber.isEmpty() ? "first" : changes.step().id(),
                 lowest.toString(),
                 trial(lowest, rows).toString(),
                 numbers(lastNumber, changes.step()),
                 reasons.stream()
                         .limit(MOST_REASONS)
-                        .map(reason -> new ReasonView(
-                                reason.step().name().toLowerCase(java.util.Locale.ROOT), reason.sentence()))
+                        .map(reason -> new ReasonView(reason.step().id(), reason.sentence()))
                         .toList(),
-                last.isPresent() ? Telling.notes(changes, MOST_LINES) : "- The first release.\n",
+                lastNumber.isPresent() ? Telling.notes(changes, MOST_LINES) : "- The first release.\n",
                 findings.heavy(draft.id()));
     }
 
-    private Optional<States.State> last(List<ReleaseMapper.ReleaseRow> rows) {
-        Optional<ReleaseNumber> latest = States.latest(rows);
-        return rows.stream()
-                .filter(row -> latest.equals(Optional.of(States.number(row))))
-                .findFirst()
-                .map(states::whole);
+    /** What the draft changes; where nothing is released yet, all of it is new. */
+    private Changes sinceLast(Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
+        return States.latest(rows)
+                .map(states::whole)
+                .map(last -> Changes.between(last.theme(), draft.theme()))
+                .orElse(new Changes(List.of(), List.of(), true));
     }
 
     private static List<String> numbers(Optional<ReleaseNumber> last, Step lowest) {
         if (last.isEmpty()) return List.of(ReleaseNumber.FIRST.toString());
-        return java.util.Arrays.stream(Step.values())
+        return Arrays.stream(Step.values())
                 .filter(step -> step.compareTo(lowest) >= 0)
                 .map(step -> last.get().after(step).toString())
                 .toList();
@@ -251,15 +242,11 @@ public class ReleaseService {
                     heavy.get(0) + (heavy.size() > 1 ? " " + (heavy.size() - 1) + " more." : "")
                             + " Say why it is released all the same, or mend it first. Nothing was released.");
         Draft draft = drafts.newest(theme);
-        if (draft.revision() != seen)
-            throw new Conflict(
-                    "The draft was changed since you looked at it. Nothing was released; look at what is new and decide again.");
+        if (draft.revision() != seen) throw changed();
         String document = ThemeJson.writeInline(draft.theme());
         try {
             long id = commits.store(() -> {
-                if (!releases.lock(theme).equals(Optional.of(seen)))
-                    throw new Conflict(
-                            "The draft was changed since you looked at it. Nothing was released; look at what is new and decide again.");
+                if (!releases.lock(theme).equals(Optional.of(seen))) throw changed();
                 List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
                 refuseUnfit(asked, draft, rows);
                 ReleaseMapper.NewRelease row = new ReleaseMapper.NewRelease(
@@ -267,7 +254,7 @@ public class ReleaseService {
                         asked,
                         draft.revision(),
                         document,
-                        Fingerprint.of(document.getBytes(StandardCharsets.UTF_8)),
+                        Fingerprint.of(document),
                         said,
                         heavy.isEmpty() ? "" : why,
                         by.id(),
@@ -283,6 +270,11 @@ public class ReleaseService {
         }
     }
 
+    private static Conflict changed() {
+        return new Conflict("The draft was changed since you looked at it. Nothing was released; "
+                + "look at what is new and decide again.");
+    }
+
     private static Conflict taken(ReleaseNumber number) {
         return new Conflict("There is a release " + number
                 + " by now. Nothing was released; look at what it holds and decide again.");
@@ -290,10 +282,8 @@ public class ReleaseService {
 
     private void refuseUnfit(ReleaseNumber asked, Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
         if (rows.stream().map(States::number).anyMatch(asked::equals)) throw taken(asked);
-        Optional<ReleaseNumber> latest = States.latest(rows);
-        Changes changes = last(rows)
-                .map(state -> Changes.between(state.theme(), draft.theme()))
-                .orElse(new Changes(List.of(), List.of(), true));
+        Optional<ReleaseNumber> latest = States.latest(rows).map(States::number);
+        Changes changes = sinceLast(draft, rows);
         if (!changes.any())
             throw new IllegalArgumentException(
                     "Nothing changed since release " + latest.orElseThrow() + ", so there is nothing to release.");
@@ -330,26 +320,21 @@ public class ReleaseService {
 
     StandingsView standings(long theme) {
         List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
-        Map<Long, String> numbers = numbers(theme);
-        Optional<ReleaseNumber> latest = States.latest(rows);
+        Optional<ReleaseMapper.ReleaseRow> latest = States.latest(rows);
         return new StandingsView(
-                latest.map(ReleaseNumber::toString).orElse(""),
-                rows.stream()
-                        .filter(row -> latest.equals(Optional.of(States.number(row))))
-                        .mapToInt(ReleaseMapper.ReleaseRow::revision)
-                        .findFirst()
-                        .orElse(0),
-                releases.standing(theme).stream()
-                        .map(row -> standing(row, numbers))
-                        .toList());
+                latest.map(row -> States.number(row).toString()).orElse(""),
+                latest.map(ReleaseMapper.ReleaseRow::revision).orElse(0),
+                standing(theme, rows));
     }
 
     /** The numbers of a theme's releases by the keys of their rows. */
     public Map<Long, String> numbers(long theme) {
-        Map<Long, String> numbers = new LinkedHashMap<>();
-        releases.all(theme)
-                .forEach(row -> numbers.put(row.id(), States.number(row).toString()));
-        return numbers;
+        return numbers(releases.all(theme));
+    }
+
+    private static Map<Long, String> numbers(List<ReleaseMapper.ReleaseRow> rows) {
+        return rows.stream().collect(Collectors.toMap(ReleaseMapper.ReleaseRow::id, row -> States.number(row)
+                .toString()));
     }
 
     /** What a site stands on; empty for none. */

@@ -1,14 +1,10 @@
 package org.umberloom.app.release;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
@@ -16,6 +12,7 @@ import org.umberloom.app.site.ClothService;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
+import org.umberloom.app.web.Compressed;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
@@ -121,15 +118,7 @@ class SiteImpact {
         String css =
                 Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()).in(site.places()), List.of())
                         + Stylesheet.own(site.css());
-        try {
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            try (GZIPOutputStream gzip = new GZIPOutputStream(bytes)) {
-                gzip.write(css.getBytes(StandardCharsets.UTF_8));
-            }
-            return bytes.size();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Compressed.size(css.getBytes(StandardCharsets.UTF_8));
     }
 
     private static List<CaughtStray> caught(SiteDocument site, ThemeDocument before, ThemeDocument after) {

@@ -1,6 +1,6 @@
 package org.umberloom.app.release;
 
-import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -54,10 +54,7 @@ public class States {
             return new State(name, revision, drafts.stateAt(theme, revision), Optional.empty());
         }
         List<ReleaseMapper.ReleaseRow> all = releases.all(theme);
-        Optional<ReleaseNumber> wanted = name.equals(LATEST) ? latest(all) : Optional.of(ReleaseNumber.parse(name));
-        return all.stream()
-                .filter(row -> wanted.equals(Optional.of(number(row))))
-                .findFirst()
+        return (name.equals(LATEST) ? latest(all) : called(all, ReleaseNumber.parse(name)))
                 .map(this::whole)
                 .orElseThrow(() -> new NoSuchElementException("The theme has no release " + Names.shown(name)
                         + ". Its releases are listed on its Releases screen."));
@@ -66,7 +63,7 @@ public class States {
     /** A release as it was stored; what is read back is what was released, or it is refused. */
     State whole(ReleaseMapper.ReleaseRow row) {
         ReleaseMapper.KeptRow kept = releases.kept(row.id()).orElseThrow();
-        if (!Fingerprint.of(kept.document().getBytes(StandardCharsets.UTF_8)).equals(kept.hash()))
+        if (!Fingerprint.of(kept.document()).equals(kept.hash()))
             throw new IllegalStateException("Release " + number(row)
                     + " is no longer what was released: its document does not have the hash that was stored with it. "
                     + "Nothing was changed; bring the database back from a backup.");
@@ -78,11 +75,12 @@ public class States {
         return new ReleaseNumber(row.major(), row.minor(), row.patch(), row.trial());
     }
 
-    /** The highest number that is not for trying. */
-    static Optional<ReleaseNumber> latest(List<ReleaseMapper.ReleaseRow> all) {
-        return all.stream()
-                .map(States::number)
-                .filter(number -> !number.isTrial())
-                .max(ReleaseNumber::compareTo);
+    static Optional<ReleaseMapper.ReleaseRow> called(List<ReleaseMapper.ReleaseRow> all, ReleaseNumber number) {
+        return all.stream().filter(row -> number(row).equals(number)).findFirst();
+    }
+
+    /** The one with the highest number that is not for trying. */
+    static Optional<ReleaseMapper.ReleaseRow> latest(List<ReleaseMapper.ReleaseRow> all) {
+        return all.stream().filter(row -> row.trial() == 0).max(Comparator.comparing(States::number));
     }
 }

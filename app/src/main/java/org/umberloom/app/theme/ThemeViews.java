@@ -379,7 +379,7 @@ public final class ThemeViews {
     public record Weave(List<String> warp, List<String> weft) {
         private static final int MOST_THREADS = 6;
 
-        static Weave of(ThemeDocument theme) {
+        public static Weave of(ThemeDocument theme) {
             return of(ColorView.of(Combos.of(theme, Families.NONE)));
         }
 

@@ -1,6 +1,7 @@
 package org.umberloom.core.change;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.token.TokenPath;
@@ -53,7 +54,12 @@ public record Change(
         /** Only what is said of it. */
         DESCRIBED,
         /** The recipe of a group. */
-        RECIPE
+        RECIPE;
+
+        /** As it is written: {@code renamed_kept}. */
+        public String id() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     public Change {

@@ -2,7 +2,6 @@ package org.umberloom.core.change;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -118,8 +117,8 @@ public record Changes(List<Change> changes, List<Reason> shifts, boolean any) {
                 else if (renames.kept().containsKey(path))
                     all.add(named(
                             Change.Kind.RENAMED_KEPT, Step.MINOR, renames.kept().get(path), path, entries));
-                else if (gone.contains(path)) all.add(whole(Change.Kind.REMOVED, Step.MAJOR, path, entries));
-                else if (come.contains(path)) all.add(whole(Change.Kind.ADDED, Step.MINOR, path, entries));
+                else if (gone.contains(path)) all.add(change(Change.Kind.REMOVED, Step.MAJOR, path, entries));
+                else if (come.contains(path)) all.add(change(Change.Kind.ADDED, Step.MINOR, path, entries));
                 else all.addAll(changed(path, entries, renamed));
             });
             all.addAll(new RecipeChanges(before, after).all());
@@ -147,10 +146,6 @@ public record Changes(List<Change> changes, List<Reason> shifts, boolean any) {
                     there.map(Resolved::value),
                     Size.NONE,
                     List.of());
-        }
-
-        private Change whole(Change.Kind kind, Step step, TokenPath path, List<Difference.Entry> entries) {
-            return change(kind, step, path, entries);
         }
 
         private static List<Place> places(List<Difference.Entry> entries) {
@@ -187,42 +182,33 @@ public record Changes(List<Change> changes, List<Reason> shifts, boolean any) {
         /** A token that was there and still is: one change for each thing that happened to it, places alike told together. */
         private List<Change> changed(
                 TokenPath path, List<Difference.Entry> entries, Map<TokenPath, TokenPath> renamed) {
-            Map<List<String>, List<Difference.Entry>> alike = new LinkedHashMap<>();
+            Map<Alike, List<Difference.Entry>> alike = new LinkedHashMap<>();
             for (Difference.Entry entry : entries) {
                 Optional<TokenValue> was = entry.before()
                         .map(token -> References.rewrite(token.value(), to -> renamed.getOrDefault(to, to)));
-                Optional<TokenValue> is = entry.after().map(Token::value);
-                boolean sameValue = was.equals(is);
+                boolean sameValue = was.equals(entry.after().map(Token::value));
                 if (sameValue && said(entry.before()).equals(said(entry.after()))) continue;
                 if (!sameValue && computed(entry)) continue;
                 alike.computeIfAbsent(
-                                List.of(
-                                        kind(entry, sameValue).name(),
-                                        text(entry.before()),
-                                        text(entry.after()),
-                                        type(entry).map(TokenType::id).orElse("")),
+                                new Alike(
+                                        kind(entry, sameValue), text(entry.before()), text(entry.after()), type(entry)),
                                 key -> new ArrayList<>())
                         .add(entry);
             }
             List<Change> all = new ArrayList<>();
-            alike.values().forEach(same -> {
-                Difference.Entry first = same.get(0);
-                Optional<TokenType> was = lookup.old(path, first.place()).map(Resolved::type);
-                Optional<TokenType> is = type(first);
-                boolean retyped = was.isPresent() && is.isPresent() && !was.equals(is);
+            alike.forEach((told, same) -> {
+                Optional<TokenType> was = lookup.old(path, same.get(0).place()).map(Resolved::type);
+                boolean retyped = was.isPresent() && told.type.isPresent() && !was.equals(told.type);
                 all.add(
                         retyped
                                 ? change(Change.Kind.RETYPED, Step.MAJOR, path, same)
-                                : change(Change.Kind.valueOf(kindOf(first, renamed)), Step.PATCH, path, same));
+                                : change(told.kind, Step.PATCH, path, same));
             });
             return all;
         }
 
-        private String kindOf(Difference.Entry entry, Map<TokenPath, TokenPath> renamed) {
-            Optional<TokenValue> was =
-                    entry.before().map(token -> References.rewrite(token.value(), to -> renamed.getOrDefault(to, to)));
-            return kind(entry, was.equals(entry.after().map(Token::value))).name();
-        }
+        /** What is told together. */
+        private record Alike(Change.Kind kind, String before, String after, Optional<TokenType> type) {}
 
         private static Change.Kind kind(Difference.Entry entry, boolean sameValue) {
             if (entry.before().isEmpty() || entry.after().isEmpty()) return Change.Kind.PLACED;
@@ -255,12 +241,5 @@ public record Changes(List<Change> changes, List<Reason> shifts, boolean any) {
                     && computed.computeIfAbsent(group.get(), Recipes::computed)
                             .contains(entry.path().name());
         }
-    }
-
-    /** How many of each kind there are, in the order of kinds. */
-    public Map<Change.Kind, Integer> counts() {
-        Map<Change.Kind, Integer> counts = new HashMap<>();
-        changes.forEach(change -> counts.merge(change.kind(), 1, Integer::sum));
-        return counts;
     }
 }

@@ -17,8 +17,7 @@ public final class Narrowing {
      * @throws IllegalArgumentException for what is not there, or when nothing of a modifier would stay
      */
     public static ThemeDocument of(ThemeDocument theme, Map<String, Set<String>> without) {
-        Map<String, Modifier> kept = new LinkedHashMap<>();
-        theme.modifiers().forEach((name, modifier) -> kept.put(name, modifier));
+        Map<String, Modifier> kept = new LinkedHashMap<>(theme.modifiers());
         without.forEach((name, contexts) -> {
             Modifier modifier = theme.modifier(name);
             Map<String, Group> left = new LinkedHashMap<>(modifier.contexts());

@@ -3,6 +3,7 @@ package org.umberloom.core.format.form;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.umberloom.core.css.CssEscape;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.theme.Meaning;
 
@@ -33,13 +34,9 @@ final class CssForm implements Form {
                 block(css, "  ", ":root:not([" + attribute + "])", in.values());
                 css.append("}\n");
             }
-            block(css, "", "[" + attribute + "=" + quoted(in.context()) + "]", in.values());
+            block(css, "", "[" + attribute + "=" + CssEscape.string(in.context()) + "]", in.values());
         }
         return Map.of("variables.css", css.toString());
-    }
-
-    static String quoted(String text) {
-        return "\"" + text.replace("\\", "\\\\").replace("\"", "\\\"").replace("\n", "\\a ") + "\"";
     }
 
     private static void block(StringBuilder css, String indent, String selector, List<FormValues.Line> lines) {

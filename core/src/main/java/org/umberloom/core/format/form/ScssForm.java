@@ -3,6 +3,7 @@ package org.umberloom.core.format.form;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.css.CssEscape;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.token.TokenPath;
 
@@ -35,7 +36,7 @@ final class ScssForm implements Form {
                     .append(" {\n  [")
                     .append(Stylesheet.attribute(in.modifier()))
                     .append("=")
-                    .append(CssForm.quoted(in.context()))
+                    .append(CssEscape.string(in.context()))
                     .append("] & {\n    @content;\n  }\n}\n");
         }
         styles(values).forEach((path, parts) -> {
