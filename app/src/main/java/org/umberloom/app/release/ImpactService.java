@@ -19,6 +19,7 @@ import org.umberloom.app.site.SiteUses;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.change.Impact;
 import org.umberloom.core.change.Size;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
@@ -197,19 +198,11 @@ class ImpactService {
                     if (one.lost() && !lost.contains(view)) lost.add(view);
                 }
             }
-            int spots = 0;
-            for (String path : moved)
-                spots += Optional.ofNullable(page.roles().get(path))
-                        .map(SiteUses.Count::taking)
-                        .orElse(0);
-            for (String path : ofTheme)
-                if (!moved.contains(path))
-                    kept += Optional.ofNullable(page.roles().get(path))
-                            .map(SiteUses.Count::taking)
-                            .orElse(0);
+            int spots = moved.stream().mapToInt(page::taking).sum();
+            ofTheme.removeAll(moved);
+            kept += ofTheme.stream().mapToInt(page::taking).sum();
             List<String> taken = moved.stream()
-                    .filter(path -> page.roles().containsKey(path)
-                            && page.roles().get(path).taking() > 0)
+                    .filter(path -> page.taking(path) > 0)
                     .sorted(Comparator.comparing(sizes::get, Comparator.reverseOrder()))
                     .toList();
             if (spots == 0) untouched++;
@@ -261,12 +254,11 @@ class ImpactService {
                 .at(SitePlaces.reaching(site, page, shown.kind()));
         Map<Integer, List<String>> spots = new TreeMap<>();
         Impact impact = Impact.between(before, after, look);
-        RoleSpots.of(shown.html(), org.umberloom.core.contract.Choices.of(after, look.completedFor(after)))
-                .forEach((path, found) -> {
-                    if (impact.roles().containsKey(path))
-                        found.taking().forEach(at -> spots.computeIfAbsent(at, key -> new ArrayList<>())
-                                .add(path));
-                });
+        RoleSpots.of(shown.html(), Choices.of(after, look.completedFor(after))).forEach((path, found) -> {
+            if (impact.roles().containsKey(path))
+                found.taking().forEach(at -> spots.computeIfAbsent(at, key -> new ArrayList<>())
+                        .add(path));
+        });
         return new SpotsTouched(site, page, spots);
     }
 }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -88,9 +89,9 @@ public class StandingService {
     /** @throws NoSuchElementException when there is no such site */
     SiteStanding of(String site, long theme) {
         ReleaseMapper.StandingRow row = row(site);
-        Map<Long, ReleaseNumber> numbers = numbers(theme);
-        Optional<ReleaseNumber> now = Optional.ofNullable(row.releaseId()).map(numbers::get);
         List<ReleaseMapper.ReleaseRow> all = releases.all(theme);
+        Map<Long, ReleaseNumber> numbers = numbers(all);
+        Optional<ReleaseNumber> now = Optional.ofNullable(row.releaseId()).map(numbers::get);
         return new SiteStanding(
                 site,
                 theme,
@@ -105,7 +106,7 @@ public class StandingService {
                         .filter(one -> one.trial() == 0
                                 && now.map(than -> States.number(one).compareTo(than) > 0)
                                         .orElse(true))
-                        .sorted(java.util.Comparator.comparing(States::number).reversed())
+                        .sorted(Comparator.comparing(States::number).reversed())
                         .map(one -> new NewerView(States.number(one).toString(), one.notes()))
                         .toList(),
                 releases.stood(row.id()).stream()
@@ -120,8 +121,12 @@ public class StandingService {
     }
 
     private Map<Long, ReleaseNumber> numbers(long theme) {
+        return numbers(releases.all(theme));
+    }
+
+    private static Map<Long, ReleaseNumber> numbers(List<ReleaseMapper.ReleaseRow> rows) {
         Map<Long, ReleaseNumber> numbers = new LinkedHashMap<>();
-        releases.all(theme).forEach(row -> numbers.put(row.id(), States.number(row)));
+        rows.forEach(row -> numbers.put(row.id(), States.number(row)));
         return numbers;
     }
 
@@ -133,10 +138,8 @@ public class StandingService {
 
     private long release(long theme, String number) {
         ReleaseNumber wanted = ReleaseNumber.parse(number);
-        return numbers(theme).entrySet().stream()
-                .filter(entry -> entry.getValue().equals(wanted))
-                .map(Map.Entry::getKey)
-                .findFirst()
+        return States.called(releases.all(theme), wanted)
+                .map(ReleaseMapper.ReleaseRow::id)
                 .orElseThrow(() -> new NoSuchElementException("The theme has no release " + wanted + "."));
     }
 

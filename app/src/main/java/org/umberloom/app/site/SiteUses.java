@@ -22,7 +22,13 @@ public record SiteUses(String chosen, List<PageUses> pages) {
     public record Count(int taking, int hiding) {}
 
     /** @param roles by their paths */
-    public record PageUses(String page, String title, Map<String, Count> roles) {}
+    public record PageUses(String page, String title, Map<String, Count> roles) {
+        /** How many spots take a role. */
+        public int taking(String path) {
+            Count count = roles.get(path);
+            return count == null ? 0 : count.taking;
+        }
+    }
 
     /** @param sheet what the declarations of its own style sheet reach, by their numbers */
     static SiteUses of(SiteDocument site, Map<Integer, List<Strays.Stray>> sheet) {

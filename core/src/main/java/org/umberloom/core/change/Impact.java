@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
 import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
@@ -40,10 +41,12 @@ public record Impact(Map<String, Moved> roles, Map<String, Chosen> choices, List
 
     /** @param look with the scopes that reach the page or the spot that is looked at */
     public static Impact between(ThemeDocument before, ThemeDocument after, Combination look) {
-        Resolution old = Resolution.of(before, look.completedFor(before));
-        Resolution fresh = Resolution.of(after, look.completedFor(after));
-        Map<String, String> chosenBefore = Choices.of(before, look.completedFor(before));
-        Map<String, String> chosenAfter = Choices.of(after, look.completedFor(after));
+        Combination there = look.completedFor(before);
+        Combination here = look.completedFor(after);
+        Resolution old = Resolution.of(before, there);
+        Resolution fresh = Resolution.of(after, here);
+        Map<String, String> chosenBefore = Choices.of(before, there);
+        Map<String, String> chosenAfter = Choices.of(after, here);
         Map<String, Chosen> choices = new TreeMap<>();
         chosenAfter.forEach((name, value) -> {
             String was = chosenBefore.getOrDefault(name, "");
@@ -57,22 +60,21 @@ public record Impact(Map<String, Moved> roles, Map<String, Chosen> choices, List
         Map<String, TokenValue> was = new LinkedHashMap<>();
         before.all().forEach(standing -> was.put(standing.path(), standing.value()));
         Map<String, Moved> moved = new LinkedHashMap<>();
+        // A surface that is new shows what the page did; one that is gone does from now on.
         for (Worn.Standing standing : after.all()) {
-            // A surface that is new shows what the page did; one that is gone does from now on.
             TokenValue old = Optional.ofNullable(was.remove(standing.path()))
                     .orElseGet(() -> before.at(standing.role(), Surfaces.PAGE).value());
-            if (!old.equals(standing.value()))
-                moved.put(standing.path(), new Moved(old, standing.value(), Size.between(old, standing.value())));
+            put(moved, standing.path(), old, standing.value());
         }
-        was.forEach((path, old) -> after.all().stream()
-                .filter(standing -> standing.role().ofSurfaces()
-                        && standing.path().equals(standing.role().on(Surfaces.PAGE))
-                        && path.endsWith("." + standing.role().ofSurface())
-                        && !old.equals(standing.value()))
-                .findFirst()
-                .ifPresent(standing ->
-                        moved.put(path, new Moved(old, standing.value(), Size.between(old, standing.value())))));
+        was.forEach((path, old) -> Contract.standard()
+                .filledBy(path)
+                .ifPresent(role ->
+                        put(moved, path, old, after.at(role, Surfaces.PAGE).value())));
         return moved;
+    }
+
+    private static void put(Map<String, Moved> moved, String path, TokenValue old, TokenValue fresh) {
+        if (!old.equals(fresh)) moved.put(path, new Moved(old, fresh, Size.between(old, fresh)));
     }
 
     private static List<Crossing> crossing(

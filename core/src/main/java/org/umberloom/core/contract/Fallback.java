@@ -1,5 +1,7 @@
 package org.umberloom.core.contract;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Color;
@@ -23,10 +25,10 @@ public sealed interface Fallback {
      */
     record Readable(Optional<String> preferred, Optional<Color> color, String on, double ratio) implements Fallback {}
 
-    /** A text style: members of the contract's own, the rest from a more general style. */
+    /** A text style: members of the contract's own, in their order, the rest from a more general style. */
     record Style(Optional<String> path, Map<String, TokenValue> own) implements Fallback {
         public Style {
-            own = Map.copyOf(own);
+            own = Collections.unmodifiableMap(new LinkedHashMap<>(own));
         }
     }
 }
