@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.umberloom.core.json.Json;
 
 /** One headless Chromium for all tests, and the steps that many of them begin with. */
 final class Browsers {
@@ -42,7 +43,7 @@ final class Browsers {
     private Browsers() {}
 
     static BrowserContext context(ColorScheme scheme) {
-        return context(scheme, null);
+        return BROWSER.newContext(options(scheme));
     }
 
     /** One that takes a certificate nobody vouches for. */
@@ -51,26 +52,39 @@ final class Browsers {
                 new Browser.NewContextOptions().setViewportSize(1280, 800).setIgnoreHTTPSErrors(true));
     }
 
-    private static BrowserContext context(ColorScheme scheme, String cookies) {
-        return BROWSER.newContext(new Browser.NewContextOptions()
+    private static Browser.NewContextOptions options(ColorScheme scheme) {
+        return new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setColorScheme(scheme)
-                .setAcceptDownloads(true)
-                .setStorageState(cookies));
+                .setAcceptDownloads(true);
     }
 
-    /** A page of a new context, signed in and standing at the library; in the session of an earlier one where it still holds. */
+    /** A page of a new context, signed in, empty yet; in the session of an earlier one where it still holds. */
     static Page signedIn(Loom loom, ColorScheme scheme) {
-        Page page = context(scheme, SESSIONS.get(loom.address())).newPage();
-        page.navigate(loom.address() + "/library");
-        Locator library = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"));
-        library.or(page.getByLabel("Password")).waitFor();
-        if (!library.isVisible()) {
-            fillSignIn(page);
-            library.waitFor();
-            SESSIONS.put(loom.address(), page.context().storageState());
+        BrowserContext context = BROWSER.newContext(
+                options(scheme).setBaseURL(loom.address()).setStorageState(SESSIONS.get(loom.address())));
+        Page page = context.newPage();
+        if (page.request().get("/api/session").status() != 200) {
+            Prepared.sent(
+                    page, "POST", "/api/session", Json.write(Map.of("email", Loom.EMAIL, "password", Loom.PASSWORD)));
+            // Signing in changes the token that guards changes.
+            page.request().get("/api/session");
+            SESSIONS.put(loom.address(), context.storageState());
         }
         return page;
+    }
+
+    /** One that stands at the library. */
+    static Page atLibrary(Loom loom, ColorScheme scheme) {
+        Page page = signedIn(loom, scheme);
+        library(page);
+        return page;
+    }
+
+    static void library(Page page) {
+        page.navigate("/library");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Library"))
+                .waitFor();
     }
 
     static void fillSignIn(Page page) {
@@ -80,21 +94,12 @@ final class Browsers {
                 .click();
     }
 
-    /** Makes a theme of a starter with a seed, in the library, and waits until its pages are shown. */
-    static void newTheme(Page page, String name, String starter) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("New theme").setExact(true))
-                .click();
-        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
-        page.getByText(starter).click();
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Seed color"))
-                .fill("#3b5f8a");
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("Create theme").setExact(true))
-                .click();
+    /** Makes a theme of a starter with a seed and opens it; waits until its pages are shown. @return its number */
+    static String newTheme(Page page, String name, String starter) {
+        String theme = Prepared.theme(page, name, starter);
+        page.navigate("/bench/" + theme);
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+        return theme;
     }
 
     /** Makes a theme and shows it on the demo's pages; a theme that no site wears is shown on its specimens first. */
@@ -123,12 +128,9 @@ final class Browsers {
                 .click();
     }
 
-    /** Opens a theme from the library, which does not show all of many, and waits until its pages are shown. */
+    /** Opens the bench of a theme and waits until its pages are shown. */
     static void openBench(Page page, String theme) {
-        page.getByLabel("Search themes by name").fill(theme);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(theme).setExact(true))
-                .first()
-                .click();
+        page.navigate("/bench/" + Prepared.number(page, theme));
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
                 .waitFor();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();

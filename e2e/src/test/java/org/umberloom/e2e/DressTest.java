@@ -30,7 +30,7 @@ class DressTest {
 
     @BeforeEach
     void lookAtWhatComesIn(@TempDir Path folder) throws IOException {
-        page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
+        page = Browsers.atLibrary(Loom.withDemo(), ColorScheme.LIGHT);
         page.getByLabel("Kit file").setInputFiles(Files.writeString(folder.resolve("elsewhere.css"), SHEET));
         page.getByRole(AriaRole.DIALOG).waitFor();
     }

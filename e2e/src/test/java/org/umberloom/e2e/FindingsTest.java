@@ -19,8 +19,7 @@ class FindingsTest {
     @BeforeEach
     void open() {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
-        Browsers.newTheme(page, "Found", "Plain weave");
-        String theme = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
+        String theme = Browsers.newTheme(page, "Found", "Plain weave");
         ring(page, "1px", "shape.ring");
         page.navigate(Loom.withDemo().address() + "/findings/" + theme);
         assertThat(ring()).isVisible();

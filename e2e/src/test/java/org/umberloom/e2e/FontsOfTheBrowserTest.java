@@ -198,9 +198,10 @@ class FontsOfTheBrowserTest {
         double with = 0;
         double without = 0;
         List<Path> pages = demoPages().toList();
+        List<FontFace> faces = faces();
         for (int i = 0; i < pages.size(); i++) {
             String html = Demo.read(pages.get(i));
-            String css = css(html);
+            String css = css(html, faces);
             Shift shift = shift(pages.get(i), html, css);
             if (shift.sum >= 0.01) jumping.add(pages.get(i) + ": " + shift);
             if (i % 5 == 0) {
@@ -238,11 +239,16 @@ class FontsOfTheBrowserTest {
         return ((Number) page.locator("p").evaluate("(p) => parseFloat(getComputedStyle(p).fontSize)")).doubleValue();
     }
 
-    private static String css(String html) {
+    private static String css(String html, List<FontFace> faces) {
         PageUse use = PageUse.of(List.of(html));
-        Usage usage = Usage.of(use.needs(), use.surfaces());
-        String bare = Stylesheet.compile(Demo.theme(), usage, List.of());
-        List<FontFace> faces = families().stream()
+        return Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), faces);
+    }
+
+    /** Of all families that the demo wears, with what stands in for them. */
+    private static List<FontFace> faces() {
+        PageUse use = PageUse.of(demoPages().map(Demo::read).toList());
+        String bare = Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), List.of());
+        return families().stream()
                 .flatMap(family -> family.files().stream()
                         .map(part -> new FontFace(
                                 family.name(),
@@ -255,7 +261,6 @@ class FontsOfTheBrowserTest {
                                         ? StandIn.of(FontFile.read(bytes(part.file())), family.generic())
                                         : List.of())))
                 .toList();
-        return Stylesheet.compile(Demo.theme(), usage, faces);
     }
 
     /**

@@ -29,7 +29,8 @@ class HeadingsOfTheBrowserTest {
     private static final String RUN =
             """
             async () => {
-              const result = await axe.run(document, { runOnly: ['page-has-heading-one', 'heading-order', 'empty-heading'] });
+              const result = await axe.run(document,
+                { runOnly: ['page-has-heading-one', 'heading-order', 'empty-heading'], resultTypes: ['violations'] });
               return result.violations.flatMap((rule) => rule.nodes.map((node) => rule.id === 'page-has-heading-one' ? rule.id
                 : rule.id + ' ' + [...document.body.querySelectorAll('*')].indexOf(document.querySelector(node.target[0])))).sort();
             }""";
@@ -55,7 +56,7 @@ class HeadingsOfTheBrowserTest {
     @SuppressWarnings("unchecked")
     private static List<String> axes(Page page, String html, String axe) {
         page.setContent(html);
-        page.evaluate(axe);
+        if (!(Boolean) page.evaluate("() => 'axe' in window")) page.evaluate(axe);
         return (List<String>) page.evaluate(RUN);
     }
 

@@ -69,7 +69,7 @@ class KeepingTest {
         assertThat(new String(everything.get("themes/" + id + "/theme.resolver.json"), StandardCharsets.UTF_8))
                 .isEqualTo("{\"torn\": 1");
 
-        Page page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        Page page = Browsers.atLibrary(loom, ColorScheme.LIGHT);
         page.getByLabel("Search themes by name").fill("torn");
         assertThat(page.getByText("This theme cannot be shown.")).isVisible();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Export its document")))

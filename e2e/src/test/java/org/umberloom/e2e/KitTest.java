@@ -210,7 +210,7 @@ class KitTest {
     void importingItIntoAnEmptyInstallationGivesAnEqualTheme() {
         ThemeDocument exported = KitManifest.theme(files);
         try (Loom empty = Loom.empty()) {
-            Page page = Browsers.signedIn(empty, ColorScheme.LIGHT);
+            Page page = Browsers.atLibrary(empty, ColorScheme.LIGHT);
             com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(
                             page.getByText("No cloth on the loom yet"))
                     .isVisible();

@@ -22,10 +22,7 @@ class LayingTest {
     @BeforeEach
     void open() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        page.navigate(loom.address() + "/sites/crossings");
-        button("Copy the site").click();
-        page.waitForURL("**/sites/copy-of-*");
-        site = page.url();
+        site = loom.address() + "/sites/" + Prepared.copyOf(page, "crossings");
         page.navigate(site + "/index");
         live().locator("h1").waitFor();
     }

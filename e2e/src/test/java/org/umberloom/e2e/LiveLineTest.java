@@ -139,7 +139,6 @@ class LiveLineTest {
                 route.connectToServer();
                 line.set(route);
             });
-            page.reload();
             page.onRequest(request -> {
                 if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true"))
                     ownRequests.incrementAndGet();

@@ -25,9 +25,9 @@ class LooksAndTokensTest {
     private final List<String> complaints = new ArrayList<>();
     private Page page;
 
-    /** Every test works on a theme of its own: a copy of the demo theme, imported from its kit. */
+    /** Every test works on a theme of its own: a copy of the demo theme. */
     @BeforeEach
-    void signIn(@TempDir Path folder) throws Exception {
+    void signIn() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
         page.onConsoleMessage(message -> {
             boolean expected = message.text().contains("Blocked script execution")
@@ -35,12 +35,7 @@ class LooksAndTokensTest {
             if (message.type().equals("error") && !expected) complaints.add(message.text());
         });
         page.onPageError(complaints::add);
-        byte[] kit = page.request()
-                .get(loom.address() + "/api/themes/1/kit.zip?site=crossings")
-                .body();
-        Path file = Files.write(folder.resolve("copy.kit.zip"), kit);
-        Browsers.importFile(page, file);
-        page.waitForURL("**/bench/*");
+        page.navigate("/bench/" + Prepared.copyOfTheme(page, "Tern Passage"));
         firstBay().locator("h1").waitFor();
         Browsers.onPages(page);
     }
@@ -369,7 +364,7 @@ class LooksAndTokensTest {
         page.waitForCondition(() -> style("[data-part=button]", "borderRadius").equals("19px"));
         tab("History");
         page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("History"))
-                .getByText("imported from")
+                .getByText("copied from")
                 .click();
         page.getByLabel("Checkpoint’s name; empty for none").fill("Before the rounding");
         page.keyboard().press("Enter");

@@ -26,7 +26,7 @@ class MainPathTest {
 
     @BeforeEach
     void signIn() {
-        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        page = Browsers.atLibrary(loom, ColorScheme.LIGHT);
         page.onConsoleMessage(message -> {
             // Clicks that the test makes inside a sandboxed page are announced as blocked script; the page has none.
             if (message.type().equals("error") && !message.text().contains("Blocked script execution"))

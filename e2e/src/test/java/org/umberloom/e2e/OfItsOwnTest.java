@@ -31,16 +31,9 @@ class OfItsOwnTest {
     @BeforeEach
     void open() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        Browsers.newTheme(page, "Of its own", "Plain weave");
-        String theme = page.url().replaceFirst(".*/", "");
-        page.navigate(loom.address() + "/sites/galley");
-        button("Copy the site").click();
-        page.waitForURL("**/sites/copy-of-*");
-        site = page.url().replaceFirst(".*/", "");
-        page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true)).selectOption(theme);
-        button("Wear Of its own").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What it wore"))
-                .waitFor();
+        String theme = Prepared.theme(page, "Of its own", "Plain weave");
+        site = Prepared.copyOf(page, "galley");
+        Prepared.wears(page, site, theme);
         bench = loom.address() + "/bench/" + theme + "?site=" + site + "&page=index";
     }
 
@@ -124,6 +117,7 @@ class OfItsOwnTest {
 
     @Test
     void theNameplateStandsOnEveryPageAndIsHiddenWhereThatIsChosen() {
+        page.navigate("/sites/" + site);
         gives("Logo", "sign.svg");
         gives("Logo in the dark", "night.svg");
         gives("Icon", "icon.svg");
@@ -220,6 +214,7 @@ class OfItsOwnTest {
 
     @Test
     void aSiteComesOutOfAKitAsItWentIntoIt() {
+        page.navigate("/sites/" + site);
         gives("Logo", "sign.svg");
         gives("Icon", "icon.svg");
         String theme = bench.replaceFirst(".*/bench/(\\d+).*", "$1");

@@ -92,7 +92,6 @@ class OwnFontsTest {
 
     /** A new theme whose headings wear the family. @return the page's address */
     private String worn(String theme) {
-        page.navigate(loom.address() + "/library");
         Browsers.newThemeOnPages(page, theme, "Plain weave");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Type"))
                 .click();

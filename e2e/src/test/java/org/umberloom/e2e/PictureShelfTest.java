@@ -33,10 +33,8 @@ class PictureShelfTest {
     @BeforeEach
     void copyASite() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        page.navigate(loom.address() + "/sites/crossings");
-        button("Copy the site").click();
-        page.waitForURL(url -> !url.endsWith("/sites/crossings"));
-        slug = page.url().replaceAll(".*/", "");
+        slug = Prepared.copyOf(page, "crossings");
+        page.navigate("/sites/" + slug);
         assertThat(page.getByText("3 pictures")).isVisible();
     }
 

@@ -25,13 +25,9 @@ class PlacesOnTheBenchTest {
     @BeforeEach
     void open() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        Browsers.newTheme(page, "Places apart", "Plain weave");
-        String bench = page.url();
-        page.navigate(loom.address() + "/sites/crossings");
-        button("Copy the site").click();
-        page.waitForURL("**/sites/copy-of-*");
-        site = page.url().replaceFirst(".*/", "");
-        page.navigate(bench + "?site=" + site + "&page=fares");
+        String theme = Prepared.theme(page, "Places apart", "Plain weave");
+        site = Prepared.copyOf(page, "crossings");
+        page.navigate("/bench/" + theme + "?site=" + site + "&page=fares");
         frame(0).locator("section h2").waitFor();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
                 .click();

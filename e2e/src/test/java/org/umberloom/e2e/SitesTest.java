@@ -17,7 +17,7 @@ class SitesTest {
 
     @BeforeEach
     void open() {
-        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        page = Browsers.atLibrary(loom, ColorScheme.LIGHT);
     }
 
     @AfterEach
@@ -41,9 +41,7 @@ class SitesTest {
     }
 
     private void copyOf(String site) {
-        page.navigate(loom.address() + "/sites/" + site);
-        button("Copy the site").click();
-        page.waitForURL("**/sites/copy-of-*");
+        page.navigate("/sites/" + Prepared.copyOf(page, site));
         heading("Copy of").waitFor();
     }
 
@@ -138,7 +136,7 @@ class SitesTest {
 
     @Test
     void anotherThemeIsPutOnAndTheOneBeforeIsKept() {
-        Browsers.newTheme(page, "For a while", "Plain weave");
+        Prepared.theme(page, "For a while", "Plain weave");
         copyOf("trust");
         page.getByLabel("Theme", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("For a while"));

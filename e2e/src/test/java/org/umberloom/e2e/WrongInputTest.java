@@ -28,7 +28,7 @@ class WrongInputTest {
 
     @BeforeEach
     void signIn() {
-        page = Browsers.signedIn(loom, ColorScheme.LIGHT);
+        page = Browsers.atLibrary(loom, ColorScheme.LIGHT);
     }
 
     @AfterEach

@@ -99,6 +99,14 @@ interface BuildMapper {
                     + "where b.token = #{token} and f.name = #{name}")
     Optional<Held> file(String token, String name);
 
+    /** A file with its content. */
+    record Whole(String name, byte[] content) {}
+
+    @Select(
+            "select f.name, c.content from build b join build_file f on f.build_id = b.id join build_content c on c.hash = f.hash "
+                    + "where b.site_id = #{site} and b.number = #{number}")
+    List<Whole> whole(long site, int number);
+
     /** A content alone. */
     record Held(byte[] content) {}
 

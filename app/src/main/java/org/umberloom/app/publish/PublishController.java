@@ -44,6 +44,6 @@ class PublishController {
     @PutMapping("/live")
     PublishService.Published live(
             @PathVariable String site, @Valid @RequestBody LiveRequest request, Principal principal) {
-        return publishing.putLive(site, request.number(), accounts.get(principal.getName()));
+        return publishing.putLiveHere(site, request.number(), accounts.get(principal.getName()));
     }
 }

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.kit.KitFiles;
@@ -25,7 +27,7 @@ import org.umberloom.core.token.Fingerprint;
 
 /** Sites as they are published: builds that stay as they were made, and which of them is live. */
 @Service
-class PublishService {
+public class PublishService {
     private static final int TOKEN_BYTES = 16;
     private static final int FILES_AT_ONCE = 200;
 
@@ -33,7 +35,7 @@ class PublishService {
      * @param address of its first page, which others can be given
      * @param same    whether the site and its release are still what it was made of
      */
-    record BuildView(
+    public record BuildView(
             int number,
             String release,
             int siteRevision,
@@ -45,14 +47,20 @@ class PublishService {
             boolean same) {}
 
     /** From when a build was live. */
-    record WasLive(int number, String person, String since) {}
+    public record WasLive(int number, String person, String since) {}
 
     /**
      * @param standsOn the release that the next build is made of; empty where there is none
      * @param live     the number of the build that is live; 0 for none
      * @param edits    of the site since that one was made
      */
-    record Published(String standsOn, int live, int edits, List<BuildView> builds, List<WasLive> before) {}
+    public record Published(String standsOn, int live, int edits, List<BuildView> builds, List<WasLive> before) {}
+
+    /** Who brings sites to other machines. */
+    public interface Elsewhere {
+        /** Whether readers see a site from somewhere else than from here. */
+        boolean serves(long site);
+    }
 
     private final BuildMapper builds;
     private final SiteService sites;
@@ -60,6 +68,7 @@ class PublishService {
     private final ReleaseService releases;
     private final KitFiles kits;
     private final Commits commits;
+    private final ObjectProvider<Elsewhere> elsewhere;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
@@ -70,6 +79,7 @@ class PublishService {
             ReleaseService releases,
             KitFiles kits,
             Commits commits,
+            ObjectProvider<Elsewhere> elsewhere,
             Clock clock) {
         this.builds = builds;
         this.sites = sites;
@@ -77,6 +87,7 @@ class PublishService {
         this.releases = releases;
         this.kits = kits;
         this.commits = commits;
+        this.elsewhere = elsewhere;
         this.clock = clock;
     }
 
@@ -155,14 +166,39 @@ class PublishService {
         return of(slug);
     }
 
-    /** Puts a build live, an earlier one too. @throws NoSuchElementException when there is no such build */
-    Published putLive(String slug, int number, Account by) {
+    /**
+     * Puts a build of a site live that readers see from here.
+     *
+     * @throws IllegalArgumentException where they see it from somewhere else
+     */
+    Published putLiveHere(String slug, int number, Account by) {
+        Site site = sites.get(slug);
+        if (elsewhere.stream().anyMatch(one -> one.serves(site.id())))
+            throw new IllegalArgumentException("Readers see “" + site.name()
+                    + "” on its host: a build is live when it is delivered there. Nothing was changed.");
+        return putLive(slug, number, by);
+    }
+
+    /** The files of a build by their names. @throws NoSuchElementException when there is no such build */
+    public Map<String, byte[]> files(String slug, int number) {
+        Site site = sites.get(slug);
+        Map<String, byte[]> files = new TreeMap<>();
+        builds.whole(site.id(), number).forEach(file -> files.put(file.name(), file.content()));
+        if (files.isEmpty()) throw none(site, number);
+        return files;
+    }
+
+    private static NoSuchElementException none(Site site, int number) {
+        return new NoSuchElementException("“" + site.name() + "” has no build " + number + ". Nothing was changed.");
+    }
+
+    /** Notes that a build is live, an earlier one too. @throws NoSuchElementException when there is no such build */
+    public Published putLive(String slug, int number, Account by) {
         Site site = sites.get(slug);
         BuildMapper.BuildRow row = builds.all(site.id()).stream()
                 .filter(one -> one.number() == number)
                 .findFirst()
-                .orElseThrow(() -> new NoSuchElementException(
-                        "“" + site.name() + "” has no build " + number + ". Nothing was changed."));
+                .orElseThrow(() -> none(site, number));
         commits.store(() -> {
             builds.lock(slug);
             boolean already = builds.live(site.id()).stream()

@@ -27,6 +27,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.umberloom.core.delivery.HostFault;
 
 /**
  * Errors as problem details (RFC 9457) that say what happened, what was kept and what to do: sentences of our own, never a
@@ -50,6 +51,8 @@ public class Problems extends ResponseEntityExceptionHandler {
             return problem(HttpStatus.BAD_REQUEST, "That takes too long", e.getMessage());
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
+        if (e instanceof HostFault)
+            return problem(HttpStatus.UNPROCESSABLE_CONTENT, "The host did not", e.getMessage());
         if (e instanceof HeavyWork.Busy) return problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
         if (e instanceof MayBeStored) {
             LOG.warn("it is not known whether a change was stored: {}", String.valueOf(e.getCause()));

@@ -87,6 +87,21 @@ public record KitManifest(
         return sealed;
     }
 
+    /** What a manifest says that the files are, by their names; none where it says nothing, or is none. */
+    public static Map<String, String> hashes(byte[] manifest) {
+        Map<String, String> found = new LinkedHashMap<>();
+        try {
+            Map<String, Object> data = Json.readObject(FILE, new String(manifest, StandardCharsets.UTF_8));
+            if (data.get(FILES) instanceof Map<?, ?> hashes)
+                hashes.forEach((name, hash) -> {
+                    if (hash instanceof String text) found.put((String) name, text);
+                });
+        } catch (FormatException e) {
+            return Map.of();
+        }
+        return found;
+    }
+
     /** What of a kit is not as its manifest says, a sentence for each file; none where it says no hashes. */
     public static List<String> faults(Map<String, byte[]> files) {
         if (!files.containsKey(FILE)

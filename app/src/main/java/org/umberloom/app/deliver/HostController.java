@@ -1,0 +1,85 @@
+package org.umberloom.app.deliver;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.app.account.AccountService;
+
+/** Hosts: their keys, how to get in, and whether they can do what a delivery needs. */
+@RestController
+@RequestMapping("/api/hosts")
+class HostController {
+    record HostForm(
+            @NotBlank @Size(max = 120) String name,
+            @NotBlank @Size(max = 10) String kind,
+            @NotNull @Size(max = 255) String address,
+            @NotNull Integer port,
+            @NotNull @Size(max = 120) String account,
+            @NotNull @Size(max = 400) String folder,
+            @NotNull @Size(max = 400) String web,
+            @NotNull @Size(max = 10) String signsIn,
+            @NotNull @Size(max = 400) String password,
+            @NotNull @Size(max = 12_000) String key,
+            @NotNull @Size(max = 100) String pinned) {
+        HostService.HostWanted wanted() {
+            return new HostService.HostWanted(
+                    name, kind, address, port, account, folder, web, signsIn, password, key, pinned);
+        }
+    }
+
+    record HostAt(@NotBlank @Size(max = 255) String address, @NotNull Integer port) {}
+
+    /** @param fingerprint of the key that it shows: SHA256:… */
+    record HostShown(String fingerprint) {}
+
+    private final HostService hosts;
+    private final AccountService accounts;
+
+    HostController(HostService hosts, AccountService accounts) {
+        this.hosts = hosts;
+        this.accounts = accounts;
+    }
+
+    @GetMapping
+    HostService.Hosts hosts() {
+        return hosts.all();
+    }
+
+    /** The key that a host shows, before anybody trusts it. */
+    @PostMapping("/key")
+    HostShown key(@Valid @RequestBody HostAt at) {
+        return new HostShown(hosts.look(at.address(), at.port()));
+    }
+
+    @PostMapping
+    HostService.Hosts add(@Valid @RequestBody HostForm form, Principal principal) {
+        return hosts.add(form.wanted(), accounts.get(principal.getName()));
+    }
+
+    @PutMapping("/{id}")
+    HostService.Hosts change(@PathVariable long id, @Valid @RequestBody HostForm form) {
+        return hosts.change(id, form.wanted());
+    }
+
+    @DeleteMapping("/{id}")
+    HostService.Hosts remove(@PathVariable long id) {
+        return hosts.remove(id);
+    }
+
+    /** Tries everything that a delivery does, in a folder that is removed again. */
+    @PostMapping("/{id}/trial")
+    List<HostService.Trial> tried(@PathVariable long id) {
+        return hosts.tried(id);
+    }
+}
