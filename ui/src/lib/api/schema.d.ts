@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/host": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["serve"];
+        post?: never;
+        delete: operations["takeOff_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/css": {
         parameters: {
             query?: never;
@@ -303,6 +319,22 @@ export interface paths {
         put: operations["changePassword"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hosts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -701,7 +733,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["change"];
+        post: operations["change_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -718,6 +750,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["follow_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/deliveries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post: operations["start_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site}/deliveries/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["plan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -900,6 +964,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hosts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hosts"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hosts/{id}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hosts/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["key"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fonts/own": {
         parameters: {
             query?: never;
@@ -925,7 +1037,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_1"];
+        post: operations["remove_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1198,7 +1310,7 @@ export interface paths {
         get: operations["content"];
         put?: never;
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1996,6 +2108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/deliveries/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/others": {
         parameters: {
             query?: never;
@@ -2022,7 +2150,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2170,6 +2298,41 @@ export interface components {
             };
             scheme: string;
         };
+        ServeRequest: {
+            /** Format: int64 */
+            host: number;
+            place: string;
+        };
+        DeliveryView: {
+            /** Format: int64 */
+            id: number;
+            host: string;
+            /** Format: int32 */
+            number: number;
+            state: string;
+            said: string;
+            /** Format: int32 */
+            files: number;
+            /** Format: int32 */
+            ofFiles: number;
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            ofBytes: number;
+            /** Format: int32 */
+            sent: number;
+            person: string;
+            startedAt: string;
+            endedAt: string;
+        };
+        SiteDelivery: {
+            /** Format: int64 */
+            host: number;
+            name: string;
+            place: string;
+            seen: string;
+            deliveries: components["schemas"]["DeliveryView"][];
+        };
         CssText: {
             /** Format: int32 */
             base: number;
@@ -2211,6 +2374,49 @@ export interface components {
         PasswordRequest: {
             current: string;
             fresh: string;
+        };
+        HostForm: {
+            name: string;
+            kind: string;
+            address: string;
+            /** Format: int32 */
+            port: number;
+            account: string;
+            folder: string;
+            web: string;
+            signsIn: string;
+            password: string;
+            key: string;
+            pinned: string;
+        };
+        HostView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            kind: string;
+            address: string;
+            /** Format: int32 */
+            port: number;
+            account: string;
+            folder: string;
+            web: string;
+            pinned: string;
+            signsIn: string;
+            publicKey: string;
+            sites: components["schemas"]["SiteThere"][];
+        };
+        Hosts: {
+            hosts: components["schemas"]["HostView"][];
+            folders: string[];
+            secrets: boolean;
+        };
+        SiteThere: {
+            site: string;
+            name: string;
+            place: string;
+            /** Format: int32 */
+            live: number;
+            address: string;
         };
         NewThemeRequest: {
             name: string;
@@ -2894,6 +3100,26 @@ export interface components {
             place: string;
             path: string;
         };
+        DeliveryRequest: {
+            /** Format: int32 */
+            number: number;
+        };
+        FileSent: {
+            path: string;
+            /** Format: int64 */
+            bytes: number;
+        };
+        PlanView: {
+            folder: string;
+            there: boolean;
+            live: string;
+            send: components["schemas"]["FileSent"][];
+            /** Format: int32 */
+            linked: number;
+            /** Format: int64 */
+            bytes: number;
+            remove: string[];
+        };
         SiteNamed: {
             name: string;
         };
@@ -2986,6 +3212,20 @@ export interface components {
         AcceptRequest: {
             name: string;
             password: string;
+        };
+        Trial: {
+            step: string;
+            works: boolean;
+            stops: boolean;
+            said: string;
+        };
+        HostAt: {
+            address: string;
+            /** Format: int32 */
+            port: number;
+        };
+        HostShown: {
+            fingerprint: string;
         };
         Brought: {
             name: string;
@@ -5137,6 +5377,54 @@ export interface operations {
             };
         };
     };
+    serve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDelivery"];
+                };
+            };
+        };
+    };
+    takeOff_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDelivery"];
+                };
+            };
+        };
+    };
     css: {
         parameters: {
             query?: never;
@@ -5248,6 +5536,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HostForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Hosts"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Hosts"];
+                };
             };
         };
     };
@@ -5997,7 +6333,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6046,6 +6382,80 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Stacks"];
+                };
+            };
+        };
+    };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDelivery"];
+                };
+            };
+        };
+    };
+    start_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDelivery"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6427,6 +6837,96 @@ export interface operations {
             };
         };
     };
+    hosts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Hosts"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HostForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Hosts"];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Trial"][];
+                };
+            };
+        };
+    };
+    key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HostAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HostShown"];
+                };
+            };
+        };
+    };
     bring: {
         parameters: {
             query?: never;
@@ -6453,7 +6953,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6902,7 +7402,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -8056,6 +8556,29 @@ export interface operations {
             };
         };
     };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SiteDelivery"];
+                };
+            };
+        };
+    };
     endOthers: {
         parameters: {
             query?: never;
@@ -8076,7 +8599,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;

@@ -42,7 +42,7 @@
     {/each}
   </div>
   {#if !releases.length}
-    <p class="px-2 text-sm text-muted">A kit of a release is the same to the byte, whenever it is made.</p>
+    <p class="px-2 text-xs text-muted">A kit of a release is the same to the byte, whenever it is made.</p>
   {/if}
 
   <h2 class="mt-4 font-semibold">Pages of</h2>
@@ -93,7 +93,7 @@
   <h2 class="mt-5 font-semibold">What it weighs</h2>
   <ul class="mt-1 space-y-1" aria-live="polite">
     {#each weights as one (one.words)}
-      <li class="grid grid-cols-[5rem_minmax(0,1fr)_4.25rem] items-center gap-2 text-sm {one.bytes ? '' : 'text-muted'}">
+      <li class="grid grid-cols-[5rem_minmax(0,1fr)_4.25rem] items-center gap-2 text-xs {one.bytes ? '' : 'text-muted'}">
         <span>{one.words}</span>
         <span class="h-2 bg-sunk" aria-hidden="true"
           ><span class="block h-full bg-ink" style:width="{(one.bytes / most) * 100}%"></span></span

@@ -63,7 +63,7 @@
   {#if way === 'blink'}
     <button class="button button-quiet" onclick={() => (shownAfter = !shownAfter)}>{shownAfter ? names[1] : names[0]}</button>
   {/if}
-  <span class="ml-auto text-sm text-muted" aria-live="polite"
+  <span class="ml-auto text-xs text-muted" aria-live="polite"
     >{loaded < 2 ? '' : regions.length ? `${regions.length} places look otherwise` : 'Nothing looks otherwise here'}</span
   >
 </div>

@@ -25,7 +25,7 @@
         {#each [change.was, change.is] as length, i (i)}
           <span class="flex items-center gap-2">
             <span class="block h-3 {i ? 'bg-ink' : 'border border-ink'}" style:width="{Math.max(2, (px(length) / longest) * 55)}%"></span>
-            <span class="value min-w-0 truncate text-sm {i ? '' : 'text-muted'}">{length}</span>
+            <span class="value min-w-0 truncate text-xs {i ? '' : 'text-muted'}">{length}</span>
           </span>
         {/each}
       </span>
@@ -36,7 +36,7 @@
       </span>
     {/if}
   </div>
-  <figcaption class="border-t border-border px-3 py-2 text-sm">
+  <figcaption class="border-t border-border px-3 py-2 text-xs">
     <span class="value block truncate" title={change.path}>{change.path}</span>
     <span class="text-muted">{change.size || change.kind.replace('_', ' ')}{change.follows ? ` · ${change.follows} follow` : ''}</span>
   </figcaption>

@@ -17,7 +17,7 @@
 {#each groups as [group, changes] (group)}
   <section class="mb-4" aria-label={group}>
     <h3 class="mb-1 flex items-baseline gap-2 border-b border-border font-semibold first-letter:uppercase">
-      {group}<span class="value text-sm font-normal text-muted">{changes.length}</span>
+      {group}<span class="value text-xs font-normal text-muted">{changes.length}</span>
     </h3>
     <ul>
       {#each whole[group] ? changes : changes.slice(0, MOST) as change (change.path + change.places.join())}
@@ -34,7 +34,7 @@
               <span class="text-muted"><s>{change.before}</s> {change.after}</span>
             {/if}
           </span>
-          <span class="text-right text-sm {change.step === 'major' ? 'text-must' : 'text-muted'}">{STEPS[change.step] ?? ''}</span>
+          <span class="text-right text-xs {change.step === 'major' ? 'text-must' : 'text-muted'}">{STEPS[change.step] ?? ''}</span>
         </li>
       {/each}
     </ul>

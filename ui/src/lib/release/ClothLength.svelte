@@ -104,16 +104,16 @@
             onclick={() => void releases.choose(one.number)}
           >
             <span class="value">{one.number}</span>
-            <span class="block text-sm text-muted">{day(one.at)}</span>
+            <span class="block text-xs text-muted">{day(one.at)}</span>
           </button>
           <ul class="mt-1" aria-label="Sites on {one.number}">
             {#each hanging(one.number).slice(0, MOST_NAMES) as site (site.slug)}
-              <li class="-mr-3 border-r-2 border-ink pr-2 text-sm leading-6">
+              <li class="-mr-3 border-r-2 border-ink pr-2 text-xs leading-6">
                 <a class="hover:underline" href="/sites/{site.slug}">{site.name}</a>
               </li>
             {/each}
             {#if hanging(one.number).length > MOST_NAMES}
-              <li class="-mr-3 border-r-2 border-ink pr-2 text-sm text-muted">and {hanging(one.number).length - MOST_NAMES} more</li>
+              <li class="-mr-3 border-r-2 border-ink pr-2 text-xs text-muted">and {hanging(one.number).length - MOST_NAMES} more</li>
             {/if}
           </ul>
         </div>
@@ -127,10 +127,10 @@
           onclick={() => void releases.choose(DRAFT)}
         >
           Draft
-          <span class="block text-sm font-normal text-muted">{all?.next.any ? 'not released' : 'as released'}</span>
+          <span class="block text-xs font-normal text-muted">{all?.next.any ? 'not released' : 'as released'}</span>
         </button>
         {#if loose.length}
-          <p class="mt-1 px-2 text-sm text-muted">
+          <p class="mt-1 px-2 text-xs text-muted">
             {line.length ? 'On no release: ' : ''}{loose
               .slice(0, 8)
               .map((site) => site.name)

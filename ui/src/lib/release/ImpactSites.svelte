@@ -45,7 +45,7 @@
         >
         <span class="value w-24 shrink-0 text-right">{counted(site.spots, 'spot', 'spots')}</span>
       </div>
-      <p class="text-sm text-muted">
+      <p class="text-xs text-muted">
         against {site.standsOn}{site.untouched
           ? `; ${counted(site.untouched, 'page stays', 'pages stay')} as ${site.untouched === 1 ? 'it is' : 'they are'}`
           : ''}{site.kept ? `; ${counted(site.kept, 'spot keeps', 'spots keep')} the site’s own values` : ''}{site.choices.length
@@ -57,14 +57,14 @@
           {@const id = `${site.slug}/${page.page}`}
           <li>
             <button
-              class="rounded-sm border px-2 py-0.5 text-sm {looked === id ? 'border-ink bg-chosen' : 'border-border hover:bg-hover'}"
+              class="rounded-sm border px-2 py-0.5 text-xs {looked === id ? 'border-ink bg-chosen' : 'border-border hover:bg-hover'}"
               aria-pressed={looked === id}
               title={page.roles.join(', ')}
               onclick={() => onlook(site, page.page)}>{page.title} <span class="value text-muted">{page.spots}</span></button
             >
           </li>
         {/each}
-        {#if site.more}<li class="px-1 text-sm text-muted">and {site.more} more</li>{/if}
+        {#if site.more}<li class="px-1 text-xs text-muted">and {site.more} more</li>{/if}
       </ul>
     </li>
   {/each}

@@ -74,10 +74,10 @@
       >
     {/each}
   </div>
-  <p class="mt-1 text-sm text-muted">
+  <p class="mt-1 text-xs text-muted">
     {STEPS[next.step]}{next.numbers.length > 1 ? '; it can be raised, never lowered' : ''}
   </p>
-  <ul class="mt-2 max-h-36 space-y-1 overflow-auto text-sm">
+  <ul class="mt-2 max-h-36 space-y-1 overflow-auto text-xs">
     {#each next.reasons.slice(0, 8) as one (one.sentence)}
       <li class="flex gap-2">
         <span class="w-12 shrink-0 {one.step === 'major' ? 'font-semibold text-must' : 'text-muted'}">{one.step}</span>

@@ -62,7 +62,7 @@
           class="absolute top-1.5 -left-[7px] h-3 w-3 rounded-full border-2 border-ink {stage.doneAt ? 'bg-ink' : 'bg-ground'}"
           aria-hidden="true"
         ></span>
-        <span class="block text-sm text-muted">
+        <span class="block text-xs text-muted">
           {stage.doneAt
             ? `stands since ${at(stage.doneAt)}`
             : stage.due
@@ -82,7 +82,7 @@
       </li>
     {/each}
   </ol>
-  <p class="text-sm text-muted">
+  <p class="text-xs text-muted">
     {rollout.state === 'back'
       ? 'taken back; every site stands on what it stood on before'
       : rollout.state === 'paused'
@@ -104,7 +104,7 @@
   </div>
 {/if}
 {#if !open && waiting.length}
-  <p class="mt-2 text-sm text-muted">
+  <p class="mt-2 text-xs text-muted">
     {on.length ? `${on.map((site) => site.name).join(', ')} ${on.length === 1 ? 'stands' : 'stand'} on it.` : 'No site stands on it yet.'}
     Choose who takes it first; without a choice all take it at once.
   </p>
@@ -114,14 +114,14 @@
         <label class="flex min-h-6 items-center gap-2">
           <input type="checkbox" value={site.slug} bind:group={first} data-stored />
           <span class="min-w-0 grow truncate">{site.name}</span>
-          <span class="value text-sm text-muted">{site.release || 'none'}</span>
+          <span class="value text-xs text-muted">{site.release || 'none'}</span>
         </label>
       </li>
     {/each}
   </ul>
   {#if first.length && rest.length}
     <div class="mt-2" role="radiogroup" aria-label="When the rest follows">
-      <p class="text-sm text-muted">The other {counted(rest.length, 'site', 'sites')}</p>
+      <p class="text-xs text-muted">The other {counted(rest.length, 'site', 'sites')}</p>
       {#each [{ hours: BY_HAND, words: 'when let go by hand' }, { hours: A_DAY, words: 'a day later, by themselves' }] as one (one.hours)}
         <label class="flex min-h-6 items-center gap-2"
           ><input type="radio" name="wait" checked={waitHours === one.hours} onchange={() => (waitHours = one.hours)} />{one.words}</label

@@ -84,7 +84,7 @@
         {#each standing.newer.slice(0, 3) as one (one.release)}
           <p class="mt-1"><span class="value">{one.release}</span> <span class="whitespace-pre-line">{one.notes}</span></p>
         {/each}
-        {#if standing.newer.length > 3}<p class="text-sm text-muted">and {standing.newer.length - 3} more</p>{/if}
+        {#if standing.newer.length > 3}<p class="text-xs text-muted">and {standing.newer.length - 3} more</p>{/if}
         <a class="text-link underline underline-offset-2" href="/releases/{theme}">What it would change here</a>
       </div>
     {:else if standing.notes}
@@ -94,7 +94,7 @@
       </div>
     {/if}
     {#if standing.stood.length}
-      <ol class="max-h-28 min-w-56 overflow-auto border-l-2 border-border pl-3 text-sm" aria-label="What it stood on">
+      <ol class="max-h-28 min-w-56 overflow-auto border-l-2 border-border pl-3 text-xs" aria-label="What it stood on">
         {#each standing.stood as one, i (i)}
           <li>
             <span class="value">{one.release || 'none'}</span>

@@ -8,6 +8,7 @@
     { name: 'Library', href: '/library' },
     { name: 'Sites', href: '/sites' },
     { name: 'Fonts', href: '/fonts' },
+    { name: 'Hosts', href: '/hosts' },
     { name: 'People', href: '/people' }
   ];
 

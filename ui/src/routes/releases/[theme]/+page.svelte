@@ -154,10 +154,10 @@
         >
           {#if chosen}
             <h2 class="font-display text-3xl text-heading">{chosen.number}</h2>
-            <p class="text-sm text-muted">{chosen.person}, {when(chosen.at)}</p>
+            <p class="text-xs text-muted">{chosen.person}, {when(chosen.at)}</p>
             <p class="mt-3 whitespace-pre-line">{chosen.notes}</p>
             {#if chosen.reason}<p class="mt-3 border-l-4 border-should pl-3">Released all the same: {chosen.reason}</p>{/if}
-            <p class="mt-3 text-sm text-muted" title={chosen.hash}>Stored whole; <span class="value">{chosen.hash.slice(0, 12)}</span></p>
+            <p class="mt-3 text-xs text-muted" title={chosen.hash}>Stored whole; <span class="value">{chosen.hash.slice(0, 12)}</span></p>
             <a class="button mt-3" href="/kit/{theme}?release={chosen.number}">Kit of {chosen.number}</a>
             <hr class="my-4 border-border" />
             <RolloutPanel {releases} release={chosen} />

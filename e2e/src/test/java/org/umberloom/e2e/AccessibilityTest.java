@@ -146,6 +146,10 @@ class AccessibilityTest {
         button(page, "Release 1.0.0").click();
         page.getByLabel("Release 1.0.0").waitFor();
         check(page, "a release on its way to sites");
+        page.navigate(address + "/hosts");
+        button(page, "New host").click();
+        page.getByText("Look at its key and confirm it first.").waitFor();
+        check(page, "hosts");
         page.navigate(address + "/people");
         page.getByLabel("What it is for").fill("Harbour build");
         button(page, "Make a key").click();

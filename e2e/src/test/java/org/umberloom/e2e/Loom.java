@@ -53,6 +53,7 @@ final class Loom implements AutoCloseable {
                 "--spring.datasource.url=" + url(),
                 "--server.port=" + port,
                 "--umberloom.demo=" + (demo ? HOME.resolve("demo") : ""),
+                "--umberloom.secrets-key=only-for-tests-and-long-enough",
                 "--LOOM_LEAD_EMAIL=" + EMAIL,
                 "--LOOM_LEAD_NAME=Maren Oake",
                 "--LOOM_LEAD_PASSWORD=" + PASSWORD,

@@ -24,42 +24,14 @@ import org.umberloom.core.json.Json;
 class PublishTest {
     private static final Loom LOOM = Loom.withDemo();
 
-    private static Map<String, Object> object(HttpResponse<String> answer) {
-        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-        return Json.readObject("answer", answer.body());
-    }
-
-    /** A theme of its own with one release, worn by a copy of a demo site that stands on it. @return theme and site */
-    private static String[] released(Client client, String name) throws Exception {
-        String theme = client.newTheme(name);
-        assertThat(release(client, theme, "1.0.0").statusCode()).isEqualTo(200);
-        String site = (String) object(client.send("POST", "/api/sites/galley/copy", "{\"name\":\"" + name + "\"}"))
-                .get("slug");
-        assertThat(client.send("PUT", "/api/sites/" + site + "/theme", "{\"theme\":" + theme + ",\"fitted\":false}")
-                        .statusCode())
-                .isEqualTo(200);
-        return new String[] {theme, site};
-    }
-
-    private static HttpResponse<String> release(Client client, String theme, String number) throws Exception {
-        int revision = ((Number) object(client.send("GET", "/api/themes/" + theme + "/releases", ""))
-                        .get("revision"))
-                .intValue();
-        return client.send(
-                "POST",
-                "/api/themes/" + theme + "/releases",
-                "{\"revision\":" + revision + ",\"number\":\"" + number
-                        + "\",\"notes\":\"\",\"reason\":\"it is a test\"}");
-    }
-
     @Test
     void aBuildStaysAsItWasMadeAndGoesLiveAndBack() throws Exception {
         Client client = new Client(LOOM.address()).signedIn();
-        String[] made = released(client, "Quayside");
+        Released made = Released.called(client, "Quayside");
         Page page = Browsers.signedIn(LOOM, ColorScheme.LIGHT);
         BrowserContext stranger = Browsers.context(ColorScheme.LIGHT);
         try {
-            page.navigate(LOOM.address() + "/sites/" + made[1]);
+            page.navigate(LOOM.address() + "/sites/" + made.site());
             assertThat(page.getByText("a draft is never published")).isVisible();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take 1.0.0"))
                     .click();
@@ -92,13 +64,8 @@ class PublishTest {
             assertThat(wrong).isEmpty();
 
             // The draft, the theme and the site go on; what was built does not.
-            assertThat(client.send(
-                                    "POST",
-                                    "/api/themes/" + made[0] + "/edits",
-                                    Asked.edit(0, Asked.value("color.brand.seed", "#902040")))
-                            .statusCode())
-                    .isEqualTo(200);
-            assertThat(release(client, made[0], "1.0.1").statusCode()).isEqualTo(200);
+            made.edit(0, "color.brand.seed", "#902040");
+            made.release("1.0.1");
             page.reload();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take 1.0.1"))
                     .click();
@@ -136,8 +103,8 @@ class PublishTest {
     @Test
     void aKeyFetchesKitsOfItsThemeUntilItIsRevoked() throws Exception {
         Client client = new Client(LOOM.address()).signedIn();
-        String theme = released(client, "Sluice")[0];
-        Map<String, Object> made = object(
+        String theme = Released.called(client, "Sluice").theme();
+        Map<String, Object> made = Released.object(
                 client.send("POST", "/api/keys", "{\"name\":\"Harbour build\",\"theme\":" + theme + ",\"days\":30}"));
         String secret = (String) made.get("secret");
         String kit = "/api/builds/themes/" + theme + "/kit.zip?state=latest&forms=css";

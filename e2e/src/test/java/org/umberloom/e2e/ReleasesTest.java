@@ -19,16 +19,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
-import org.umberloom.core.json.Json;
 
 /** Releases: what they would change, being made, on their way to sites, and as kits that stay the same. */
 class ReleasesTest {
     private static final Loom LOOM = Loom.withDemo();
-
-    private static Map<String, Object> object(HttpResponse<String> answer) {
-        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-        return Json.readObject("answer", answer.body());
-    }
 
     private static List<?> list(Map<String, Object> of, String name) {
         return (List<?>) of.get(name);
@@ -42,20 +36,20 @@ class ReleasesTest {
     private record House(Client client, long theme, List<String> sites) {
         static House of(String name) throws Exception {
             Client client = somebody();
-            Map<String, Object> found = object(client.send("GET", "/api/themes?search=Tern", ""));
+            Map<String, Object> found = Released.object(client.send("GET", "/api/themes?search=Tern", ""));
             long demo = list(found, "cards").stream()
                     .map(card -> (Map<?, ?>) card)
                     .filter(card -> card.get("name").equals("Tern Passage"))
                     .map(card -> ((Number) card.get("id")).longValue())
                     .findFirst()
                     .orElseThrow();
-            long theme = ((Number)
-                            object(client.send("POST", "/api/themes/" + demo + "/copy", "{\"name\":\"" + name + "\"}"))
-                                    .get("id"))
+            long theme = ((Number) Released.object(
+                                    client.send("POST", "/api/themes/" + demo + "/copy", "{\"name\":\"" + name + "\"}"))
+                            .get("id"))
                     .longValue();
             List<String> sites = new ArrayList<>();
             for (String site : List.of("crossings", "galley")) {
-                String slug = (String) object(client.send(
+                String slug = (String) Released.object(client.send(
                                 "POST", "/api/sites/" + site + "/copy", "{\"name\":\"" + name + " " + site + "\"}"))
                         .get("slug");
                 assertThat(client.send(
@@ -74,8 +68,8 @@ class ReleasesTest {
         }
 
         int revision() throws Exception {
-            return ((Number)
-                            object(client.send("GET", path() + "/releases", "")).get("revision"))
+            return ((Number) Released.object(client.send("GET", path() + "/releases", ""))
+                            .get("revision"))
                     .intValue();
         }
 
@@ -188,9 +182,10 @@ class ReleasesTest {
         House house = House.of("Rip");
         assertThat(house.release("1.0.0").statusCode()).isEqualTo(200);
         String detail = house.path() + "/impact/site?from=1.0.0&to=draft&site=" + house.sites.get(0);
-        assertThat(list(object(house.client.send("GET", detail, "")), "lines")).isEmpty();
+        assertThat(list(Released.object(house.client.send("GET", detail, "")), "lines"))
+                .isEmpty();
         house.edit("width.text", "24rem");
-        Map<String, Object> changed = object(house.client.send("GET", detail, ""));
+        Map<String, Object> changed = Released.object(house.client.send("GET", detail, ""));
         List<Map<?, ?>> lines = list(changed, "lines").stream()
                 .<Map<?, ?>>map(one -> (Map<?, ?>) one)
                 .toList();
@@ -289,8 +284,8 @@ class ReleasesTest {
                     house.edit(Asked.value(edit[0], edit[1]).replace("set:base", "set:roles"));
                 else house.edit(edit[0], edit[1]);
                 for (Object site : list(
-                        object(house.client.send("GET", house.path() + "/impact?from=1.0.0&to=draft", "")), "sites"))
-                    named += compare(house, page, released, (Map<?, ?>) site, edit[0]);
+                        Released.object(house.client.send("GET", house.path() + "/impact?from=1.0.0&to=draft", "")),
+                        "sites")) named += compare(house, page, released, (Map<?, ?>) site, edit[0]);
                 house.edit("\"op\":\"value\",\"place\":\"set:" + (edit[0].startsWith("gap") ? "roles" : "base")
                         + "\",\"path\":\"" + edit[0] + "\",\"text\":\"" + original(edit[0]) + "\"");
             }
@@ -321,7 +316,7 @@ class ReleasesTest {
 
     private static int compare(House house, Page page, int released, String site, String slug, String what)
             throws Exception {
-        Map<String, Object> answer = object(house.client.send(
+        Map<String, Object> answer = Released.object(house.client.send(
                 "GET",
                 house.path() + "/impact/spots?from=1.0.0&to=draft&site=" + site + "&page=" + slug + "&scheme=light",
                 ""));

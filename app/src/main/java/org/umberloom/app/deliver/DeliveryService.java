@@ -120,7 +120,7 @@ class DeliveryService implements PublishService.Elsewhere {
                 .map(place -> {
                     HostMapper.HostRow host = hosts.get(place.hostId());
                     return new SiteDelivery(
-                            host.id(), host.name(), place.place(), HostService.seen(host, place.place(), slug), before);
+                            host.id(), host.name(), place.place(), HostService.seen(host, place), before);
                 })
                 .orElse(new SiteDelivery(null, "", "", "", before));
     }

@@ -54,15 +54,18 @@ interface HostMapper {
     @Delete("delete from host where id = #{id}")
     int remove(long id);
 
-    /** Which site stands on which host. */
-    record PlaceRow(long siteId, String site, String siteName, long hostId, String place) {}
+    String PLACES =
+            "select h.site_id, s.slug as site, s.name as site_name, h.host_id, h.place, coalesce((select b.number "
+                    + "from delivery d join build b on b.id = d.build_id where d.site_id = h.site_id and d.host_id = h.host_id "
+                    + "and d.state = 'done' order by d.id desc limit 1), 0) as live from site_host h join site s on s.id = h.site_id ";
 
-    @Select("select h.site_id, s.slug as site, s.name as site_name, h.host_id, h.place from site_host h "
-            + "join site s on s.id = h.site_id order by s.name")
+    /** Which site stands on which host. @param live the number of the build that arrived last; 0 for none */
+    record PlaceRow(long siteId, String site, String siteName, long hostId, String place, int live) {}
+
+    @Select(PLACES + "order by s.name")
     List<PlaceRow> places();
 
-    @Select("select h.site_id, s.slug as site, s.name as site_name, h.host_id, h.place from site_host h "
-            + "join site s on s.id = h.site_id where h.site_id = #{site}")
+    @Select(PLACES + "where h.site_id = #{site}")
     Optional<PlaceRow> place(long site);
 
     @Insert("insert into site_host (site_id, host_id, place) values (#{site}, #{host}, #{place}) "

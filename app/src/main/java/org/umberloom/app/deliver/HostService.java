@@ -45,8 +45,11 @@ class HostService {
     private static final Pattern FINGERPRINT = Pattern.compile("SHA256:[A-Za-z0-9+/]{43}");
     private static final Pattern WEB = Pattern.compile("https?://[^\\s\"'<>]{1,380}");
 
-    /** @param address under which readers see the site; empty where that is not known */
-    record SiteThere(String site, String name, String place, String address) {}
+    /**
+     * @param live    the number of the build that arrived last; 0 for none
+     * @param address under which readers see it; empty where that is not known, or nothing arrived yet
+     */
+    record SiteThere(String site, String name, String place, int live, String address) {}
 
     /** @param publicKey what has to be put on the host where the key was made here or given; empty otherwise */
     record HostView(
@@ -88,8 +91,13 @@ class HostService {
             String key,
             String pinned) {}
 
-    /** A step that was tried. @param said why not, where it went wrong */
-    record Trial(String step, boolean works, String said) {}
+    /**
+     * A step that was tried.
+     *
+     * @param stops whether nothing can be delivered where it does not work
+     * @param said  why not, where it went wrong
+     */
+    record Trial(String step, boolean works, boolean stops, String said) {}
 
     private final HostMapper hosts;
     private final SiteService sites;
@@ -136,16 +144,19 @@ class HostService {
                                                 place.site(),
                                                 place.siteName(),
                                                 place.place(),
-                                                seen(row, place.place(), place.site())))
+                                                place.live(),
+                                                seen(row, place)))
                                         .toList()))
                         .toList(),
                 folders.stream().map(Path::toString).toList(),
                 secrets.canKeep());
     }
 
-    /** Where readers see a site. */
-    static String seen(HostMapper.HostRow host, String place, String site) {
-        return host.web().isEmpty() ? "" : host.web() + "/" + place + "/pages/" + site + "/";
+    /** Where readers see what arrived of a site. */
+    static String seen(HostMapper.HostRow host, HostMapper.PlaceRow place) {
+        return host.web().isEmpty() || place.live() == 0
+                ? ""
+                : host.web() + "/" + place.place() + "/pages/" + place.site() + "/";
     }
 
     HostMapper.HostRow get(long id) {
@@ -353,12 +364,12 @@ class HostService {
         List<Trial> steps = new ArrayList<>();
         try {
             at(host, ".umber-loom-" + UUID.randomUUID(), files -> {
-                steps.add(new Trial("It is reached, shows the key it is known by, and lets us in", true, ""));
+                steps.add(new Trial("It is reached, shows the key it is known by, and lets us in", true, false, ""));
                 Trials.of(files, steps);
                 return true;
             });
         } catch (HostFault | IllegalArgumentException e) {
-            steps.add(new Trial("It is reached and lets us in", false, e.getMessage()));
+            steps.add(new Trial("It is reached and lets us in", false, true, e.getMessage()));
         }
         return steps;
     }

@@ -29,7 +29,10 @@ final class Trials {
                 steps.set(
                         steps.size() - 1,
                         new HostService.Trial(
-                                LINKS, false, "It cannot: every delivery sends all files. Nothing else suffers."));
+                                LINKS,
+                                false,
+                                false,
+                                "It cannot: every delivery sends all files. Nothing else suffers."));
             }
             if (goesOn)
                 step(steps, "What readers see can be switched in one step", () -> {
@@ -54,10 +57,10 @@ final class Trials {
     private static boolean step(List<HostService.Trial> steps, String words, BooleanSupplier tried) {
         try {
             boolean works = tried.getAsBoolean();
-            steps.add(new HostService.Trial(words, works, works ? "" : "It came out otherwise."));
+            steps.add(new HostService.Trial(words, works, !works, works ? "" : "It came out otherwise."));
             return works;
         } catch (HostFault e) {
-            steps.add(new HostService.Trial(words, false, e.getMessage()));
+            steps.add(new HostService.Trial(words, false, true, e.getMessage()));
             return false;
         }
     }

@@ -130,7 +130,7 @@ public class PublishService {
      *
      * @throws IllegalArgumentException where it stands on none, or has no page to begin with
      */
-    Published build(String slug, Account by) {
+    public Published build(String slug, Account by) {
         Site site = sites.get(slug);
         States.State stands = releases.standing(slug)
                 .orElseThrow(() -> new IllegalArgumentException("“" + site.name()

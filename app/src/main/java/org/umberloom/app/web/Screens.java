@@ -11,6 +11,7 @@ class Screens {
         "/sign-in",
         "/library",
         "/fonts",
+        "/hosts",
         "/people",
         "/invitation/{word}",
         "/bench/{theme}",

@@ -82,8 +82,8 @@ class DeliveriesInTheDatabaseTest {
         long site = id("site");
         when(sites.get(slug)).thenReturn(new Site(site, slug, "Quay", id("theme")));
         sql.update(
-                "insert into theme_release (theme_id, major, minor, patch, trial, revision, document, hash, notes, reason, account_id, made_at) "
-                        + "values (?, 1, 0, 0, 0, 0, '{}', '', '', '', ?, now(3))",
+                "insert into theme_release (theme_id, major, minor, patch, trial, revision, document, hash, notes, reason, account_id, "
+                        + "made_at) values (?, 1, 0, 0, 0, 0, '{}', '', '', '', ?, now(3))",
                 id("theme"),
                 lead.id());
         for (int number : List.of(1, 2)) {
@@ -172,7 +172,7 @@ class DeliveriesInTheDatabaseTest {
         assertThat(deliveries.serves(sites.get(slug).id())).isFalse();
         DeliveryService.SiteDelivery served = deliveries.serve(slug, host.id(), "");
         assertThat(served.place()).isEqualTo(slug);
-        assertThat(served.seen()).isEqualTo(host.web() + "/" + slug + "/pages/" + slug + "/");
+        assertThat(served.seen()).as("nothing arrived yet").isEmpty();
         assertThat(deliveries.serves(sites.get(slug).id())).isTrue();
         assertThat(hosts.tried(host.id())).hasSize(5).allMatch(HostService.Trial::works);
         DeliveryService.PlanView plan = deliveries.plan(slug, 1);
@@ -185,6 +185,7 @@ class DeliveriesInTheDatabaseTest {
         assertThat(done.state()).isEqualTo("done");
         assertThat(done.sent()).isEqualTo(4);
         verify(publishing, timeout(5_000)).putLive(slug, 1, lead);
+        assertThat(deliveries.of(slug).seen()).isEqualTo(host.web() + "/" + slug + "/pages/" + slug + "/");
         assertThat(Files.readString(folder.resolve("served").resolve(slug).resolve("live/pages/quay/p2.html")))
                 .isEqualTo("1 2");
         assertThatThrownBy(() -> hosts.remove(host.id())).hasMessageContaining("still serves Quay");
