@@ -1,7 +1,9 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
   import { at, counted } from '$lib/ui/words';
+  import PublishOn from './PublishOn.svelte';
+  import StageFound from './StageFound.svelte';
   import type { Releases } from './releases.svelte';
 
   let { releases, release }: { releases: Releases; release: Schemas['ReleaseView'] } = $props();
@@ -20,6 +22,18 @@
   const rollout = $derived(releases.rollouts.find((one) => one.release === release.number));
   const open = $derived(rollout && (rollout.state === 'going' || rollout.state === 'paused') ? rollout : null);
   const rest = $derived(waiting.filter((site) => !first.includes(site.slug)));
+
+  let found = $state.raw<Schemas['StageFound'][]>([]);
+  /** Changes with every stage that goes. */
+  const went = $derived(rollout ? `${rollout.id} ${rollout.stages.filter((stage) => stage.doneAt).length}` : '');
+  $effect(() => {
+    found = [];
+    if (!went) return;
+    const path = { id: releases.theme, rollout: Number(went.split(' ')[0]) };
+    void ask(() => api.GET('/api/themes/{id}/rollouts/{rollout}/found', { params: { path } }))
+      .then((answer) => (found = answer))
+      .catch(() => undefined);
+  });
 
   async function change(what: () => Promise<unknown>) {
     busy = true;
@@ -79,6 +93,7 @@
             href="/sites/{site.slug}">{site.name}</a
           >
         {/each}
+        {#each found.filter((one) => one.position === stage.position) as one (one.position)}<StageFound found={one} />{/each}
       </li>
     {/each}
   </ol>
@@ -139,4 +154,5 @@
 {:else if !sites.length}
   <p class="mt-2 text-muted">No site wears this theme yet.</p>
 {/if}
+{#if on.length}<PublishOn sites={on} release={release.number} />{/if}
 {#if refused}<p class="mt-3 text-must" role="alert">{refused}</p>{/if}

@@ -23,7 +23,7 @@ class DragTest {
     @BeforeEach
     void openTheBench() {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
-        Browsers.newThemeOnPages(page, "Held", "Plain");
+        Browsers.newThemeOnPages(page, "Held", "Plain weave");
     }
 
     @AfterEach

@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.json.Json;
 
 /** What happens when the application or its database dies, goes away or has no room left: nothing acknowledged is lost. */
 class KilledTest {
@@ -21,9 +25,12 @@ class KilledTest {
             servers.startApplication();
             Client client = new Client(servers.address()).signedIn();
             String id = client.newTheme("Killed");
+            OnItsWay way = new OnItsWay(client, client.newTheme("Rolling"));
+            Thread releasing = new Thread(way);
+            releasing.start();
             int[] acknowledged = {0};
             Thread killer = new Thread(() -> {
-                while (acknowledged[0] < 25) Thread.onSpinWait();
+                while (acknowledged[0] < 25 || way.rolledOut < 3) Thread.onSpinWait();
                 servers.database().destroyForcibly();
                 servers.application().destroyForcibly();
             });
@@ -37,6 +44,7 @@ class KilledTest {
                 // What was on its way when both ended was not acknowledged.
             }
             killer.join();
+            releasing.join();
             servers.application().waitFor();
             servers.database().waitFor();
             assertThat(acknowledged[0]).isBetween(25, 499);
@@ -44,6 +52,7 @@ class KilledTest {
             servers.startDatabase();
             servers.startApplication();
             client.signedIn();
+            way.isWhole();
             String bench = client.send("GET", "/api/themes/" + id, "").body();
             Matcher revision = Pattern.compile("\"revision\":(\\d+)").matcher(bench);
             assertThat(revision.find()).isTrue();
@@ -56,6 +65,73 @@ class KilledTest {
             for (int i = newest; i > 0; i--)
                 assertThat(undo(client, id, 2 * newest - i).statusCode()).isEqualTo(200);
             assertThat(undo(client, id, 2 * newest).body()).contains("nothing left to undo");
+        }
+    }
+
+    /** Somebody who changes a theme, releases it and rolls it out to two sites, again and again, until nobody answers. */
+    private static final class OnItsWay implements Runnable {
+        private final Client client;
+        private final String theme;
+        private final List<String> sites = new ArrayList<>();
+        private volatile int released;
+        volatile int rolledOut;
+
+        OnItsWay(Client client, String theme) throws Exception {
+            this.client = client;
+            this.theme = theme;
+            for (String name : List.of("One", "Other"))
+                sites.add((String) Released.object(client.send(
+                                "POST",
+                                "/api/sites",
+                                "{\"name\":\"" + name + "\",\"theme\":" + theme + ",\"kinds\":[\"landing\"]}"))
+                        .get("slug"));
+        }
+
+        private String path(String rest) {
+            return "/api/themes/" + theme + rest;
+        }
+
+        @Override
+        public void run() {
+            try {
+                for (int i = 0; i < 400; i++) {
+                    Released.object(client.send(
+                            "POST", path("/edits"), Asked.edit(i, Asked.value("shape.radius", i + 1 + "px"))));
+                    Released.object(client.send(
+                            "POST",
+                            path("/releases"),
+                            "{\"revision\":" + (i + 1) + ",\"number\":\"1.0." + i
+                                    + "\",\"notes\":\"\",\"reason\":\"it is a test\"}"));
+                    released = i + 1;
+                    Released.object(client.send(
+                            "POST",
+                            path("/rollouts"),
+                            "{\"release\":\"1.0." + i + "\",\"stages\":[{\"sites\":[\"" + sites.get(0) + "\",\""
+                                    + sites.get(1) + "\"],\"waitHours\":0}]}"));
+                    rolledOut = i + 1;
+                }
+            } catch (Exception | AssertionError killed) {
+                // What was on its way was not acknowledged.
+                return;
+            }
+        }
+
+        /** Every release that was acknowledged reads as it was kept, and both sites stand on one. */
+        void isWhole() throws Exception {
+            assertThat(rolledOut).isGreaterThanOrEqualTo(3);
+            Map<String, Object> all = Released.object(client.send("GET", path("/releases"), ""));
+            int stored = Json.list("releases", all.get("releases")).size();
+            assertThat(stored).isBetween(released, released + 1);
+            for (int i = 0; i < stored; i++)
+                assertThat(client.send("GET", path("/difference?from=1.0." + i + "&to=1.0." + i), "")
+                                .statusCode())
+                        .isEqualTo(200);
+            List<Object> standing = Json.list("sites", all.get("sites")).stream()
+                    .map(site -> Json.object("site", site).get("release"))
+                    .distinct()
+                    .toList();
+            assertThat(standing).as("half rolled out").hasSize(1);
+            assertThat((String) standing.get(0)).isIn("1.0." + (rolledOut - 1), "1.0." + rolledOut);
         }
     }
 

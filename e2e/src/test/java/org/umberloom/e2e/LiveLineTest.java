@@ -143,7 +143,7 @@ class LiveLineTest {
                 if (request.url().endsWith("/probe") && request.postData().contains("\"lean\":true"))
                     ownRequests.incrementAndGet();
             });
-            Browsers.newThemeOnPages(page, "Lined", "Plain");
+            Browsers.newThemeOnPages(page, "Lined", "Plain weave");
         }
 
         @AfterEach

@@ -1,5 +1,6 @@
 package org.umberloom.app.kit;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,7 +20,12 @@ import org.umberloom.core.theme.ThemeDocument;
  * @param fonts   whether font files go in
  * @param without contexts that stay out, each as a combination writes it: {@code look=freight}
  */
-record KitAsked(String site, String state, List<String> forms, Boolean fonts, List<String> without) {
+record KitAsked(
+        @Parameter(example = "crossings") String site,
+        @Parameter(example = "latest") String state,
+        @Parameter(example = "[\"css\", \"scss\"]") List<String> forms,
+        @Parameter(example = "true") Boolean fonts,
+        @Parameter(example = "[\"scheme=dark\"]") List<String> without) {
     KitAsked {
         site = site == null ? "" : site;
         state = state == null || state.isEmpty() ? States.DRAFT : state;

@@ -26,6 +26,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.format.ThemeKit;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
@@ -38,10 +39,9 @@ import org.umberloom.core.theme.ThemeDocument;
 /** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
 @Component
 public class KitFiles {
-    private static final String STYLESHEET = "theme.css";
+    private static final String STYLESHEET = ThemeKit.STYLESHEET;
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
-    private static final String FORMS = "forms/";
     private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt", "scss", "js", "ts", "gpl");
 
     private final SiteService sites;
@@ -93,7 +93,7 @@ public class KitFiles {
         Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> beside = new LinkedHashMap<>();
         Map<String, Document> pages = new LinkedHashMap<>();
-        StringBuilder licenses = new StringBuilder("Licenses of what is in this kit\n\n");
+        StringBuilder licenses = new StringBuilder(ThemeKit.LICENSES_BEGIN);
         for (Site site : shown) addSite(theme, site, pages, beside, licenses);
         List<String> markup = pages.values().stream().map(Document::outerHtml).toList();
 
@@ -172,9 +172,8 @@ public class KitFiles {
         leftOut(worn, shown)
                 .forEach(said ->
                         licenses.append("Not in this kit: ").append(said).append("\n"));
-        files.put("LICENSES.txt", bytes(licenses.toString()));
-        for (Form form : parts.forms())
-            form.write(theme).forEach((name, text) -> files.put(FORMS + form.id() + "/" + name, bytes(text)));
+        files.put(ThemeKit.LICENSES, bytes(licenses.toString()));
+        files.putAll(ThemeKit.forms(theme, parts.forms()));
         return KitManifest.sealed(files, parts.release());
     }
 

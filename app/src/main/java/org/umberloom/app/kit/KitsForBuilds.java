@@ -40,7 +40,7 @@ class KitsForBuilds {
                             + "asked again with If-None-Match it answers 304 while nothing changed.")
     @GetMapping("/kit.zip")
     ResponseEntity<byte[]> archive(
-            @PathVariable long id,
+            @Parameter(example = "1") @PathVariable long id,
             @ParameterObject KitAsked asked,
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.AUTHORIZATION, defaultValue = "")
                     String authorization,
@@ -55,7 +55,7 @@ class KitsForBuilds {
             description = "Such as theme.css, or forms/scss/_tokens.scss with forms=scss.")
     @GetMapping("/file")
     ResponseEntity<byte[]> file(
-            @PathVariable long id,
+            @Parameter(example = "1") @PathVariable long id,
             @ParameterObject KitAsked asked,
             @Parameter(example = "theme.css") @RequestParam String name,
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.AUTHORIZATION, defaultValue = "")

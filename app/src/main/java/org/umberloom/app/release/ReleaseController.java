@@ -46,6 +46,7 @@ class ReleaseController {
     private final ImpactService impacts;
     private final SiteImpact details;
     private final StandingService standing;
+    private final FoundAfter found;
     private final AccountService accounts;
 
     ReleaseController(
@@ -54,12 +55,14 @@ class ReleaseController {
             ImpactService impacts,
             SiteImpact details,
             StandingService standing,
+            FoundAfter found,
             AccountService accounts) {
         this.releases = releases;
         this.differences = differences;
         this.impacts = impacts;
         this.details = details;
         this.standing = standing;
+        this.found = found;
         this.accounts = accounts;
     }
 
@@ -151,6 +154,12 @@ class ReleaseController {
                         .map(stage -> new StandingService.StagePlan(stage.sites(), stage.waitHours()))
                         .toList(),
                 by(principal));
+    }
+
+    /** What was found on the sites of the stages that went. */
+    @GetMapping("/rollouts/{rollout}/found")
+    List<FoundAfter.StageFound> found(@PathVariable long id, @PathVariable long rollout) {
+        return found.of(id, rollout);
     }
 
     /** Lets the next stage go, holds it, lets it go on, or takes all of it back. */
