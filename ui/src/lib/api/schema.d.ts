@@ -1300,6 +1300,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/rollouts/{rollout}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["found"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/pictures/{name}": {
         parameters: {
             query?: never;
@@ -3345,6 +3361,28 @@ export interface components {
             /** Format: int32 */
             revision: number;
             sites: components["schemas"]["StandingView"][];
+        };
+        FoundThen: {
+            weight: string;
+            message: string;
+        };
+        SiteFound: {
+            slug: string;
+            name: string;
+            /** Format: int32 */
+            must: number;
+            /** Format: int32 */
+            fresh: number;
+            told: components["schemas"]["FoundThen"][];
+            /** Format: int32 */
+            gone: number;
+        };
+        StageFound: {
+            /** Format: int32 */
+            position: number;
+            sites: components["schemas"]["SiteFound"][];
+            /** Format: int32 */
+            more: number;
         };
         NextView: {
             any: boolean;
@@ -7379,6 +7417,29 @@ export interface operations {
             };
         };
     };
+    found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                rollout: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StageFound"][];
+                };
+            };
+        };
+    };
     content: {
         parameters: {
             query?: never;
@@ -7470,10 +7531,26 @@ export interface operations {
     contents: {
         parameters: {
             query?: {
+                /** @example crossings */
                 site?: string;
+                /** @example latest */
                 state?: string;
+                /**
+                 * @example [
+                 *       "css",
+                 *       "scss"
+                 *     ]
+                 */
                 forms?: string[];
+                /** @example true */
                 fonts?: boolean;
+                /** @example true */
+                tokens?: boolean;
+                /**
+                 * @example [
+                 *       "scheme=dark"
+                 *     ]
+                 */
                 without?: string[];
             };
             header?: never;
@@ -7498,10 +7575,26 @@ export interface operations {
     file_2: {
         parameters: {
             query: {
+                /** @example crossings */
                 site?: string;
+                /** @example latest */
                 state?: string;
+                /**
+                 * @example [
+                 *       "css",
+                 *       "scss"
+                 *     ]
+                 */
                 forms?: string[];
+                /** @example true */
                 fonts?: boolean;
+                /** @example true */
+                tokens?: boolean;
+                /**
+                 * @example [
+                 *       "scheme=dark"
+                 *     ]
+                 */
                 without?: string[];
                 name: string;
             };
@@ -7527,10 +7620,26 @@ export interface operations {
     archive: {
         parameters: {
             query?: {
+                /** @example crossings */
                 site?: string;
+                /** @example latest */
                 state?: string;
+                /**
+                 * @example [
+                 *       "css",
+                 *       "scss"
+                 *     ]
+                 */
                 forms?: string[];
+                /** @example true */
                 fonts?: boolean;
+                /** @example true */
+                tokens?: boolean;
+                /**
+                 * @example [
+                 *       "scheme=dark"
+                 *     ]
+                 */
                 without?: string[];
             };
             header?: never;
@@ -8457,14 +8566,31 @@ export interface operations {
     archive_2: {
         parameters: {
             query?: {
+                /** @example crossings */
                 site?: string;
+                /** @example latest */
                 state?: string;
+                /**
+                 * @example [
+                 *       "css",
+                 *       "scss"
+                 *     ]
+                 */
                 forms?: string[];
+                /** @example true */
                 fonts?: boolean;
+                /** @example true */
+                tokens?: boolean;
+                /**
+                 * @example [
+                 *       "scheme=dark"
+                 *     ]
+                 */
                 without?: string[];
             };
             header?: never;
             path: {
+                /** @example 1 */
                 id: number;
             };
             cookie?: never;
@@ -8485,16 +8611,33 @@ export interface operations {
     file_3: {
         parameters: {
             query: {
+                /** @example crossings */
                 site?: string;
+                /** @example latest */
                 state?: string;
+                /**
+                 * @example [
+                 *       "css",
+                 *       "scss"
+                 *     ]
+                 */
                 forms?: string[];
+                /** @example true */
                 fonts?: boolean;
+                /** @example true */
+                tokens?: boolean;
+                /**
+                 * @example [
+                 *       "scheme=dark"
+                 *     ]
+                 */
                 without?: string[];
                 /** @example theme.css */
                 name: string;
             };
             header?: never;
             path: {
+                /** @example 1 */
                 id: number;
             };
             cookie?: never;

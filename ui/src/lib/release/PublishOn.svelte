@@ -44,7 +44,7 @@
         site.state = 'is built';
         let published = await ask(() => api.GET('/api/sites/{site}/builds', { params }));
         if (!published.builds[0]?.same) published = await store(() => api.POST('/api/sites/{site}/builds', { params }));
-        const number = published.builds[0].number;
+        const number = published.builds[0]?.number ?? 0;
         if (site.host) {
           site.state = 'is on its way';
           await store(() => api.POST('/api/sites/{site}/deliveries', { params, body: { number } }));
@@ -67,6 +67,7 @@
       await new Promise((resolve) => setTimeout(resolve, WAIT_MS));
       const now = await ask(() => api.GET('/api/sites/{site}/deliveries', { params: { path: { site: slug } } }));
       const last = now.deliveries[0];
+      if (!last) return 'is not on its way any more';
       if (last.state !== 'going') return last.state === 'done' ? '' : last.said;
     }
   }

@@ -13,7 +13,14 @@
 
   let kit = $state.raw<Schemas['KitView'] | null>(null);
   let releases = $state.raw<Schemas['ReleaseView'][]>([]);
-  let wanted = $state.raw<Asked>({ site: '', state: page.url.searchParams.get('release') ?? 'draft', forms: [], fonts: true, without: [] });
+  let wanted = $state.raw<Asked>({
+    site: '',
+    state: page.url.searchParams.get('release') ?? 'draft',
+    forms: [],
+    fonts: true,
+    tokens: true,
+    without: []
+  });
   let shown = $state('');
   let text = $state('');
   let tokens = $state.raw<Record<string, string>>({});

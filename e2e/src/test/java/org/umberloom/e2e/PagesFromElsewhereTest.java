@@ -40,12 +40,11 @@ class PagesFromElsewhereTest {
     }
 
     private JsonObject bringIn(Page page, Path set) throws IOException {
-        String token = (String) page.evaluate("() => /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]");
         APIResponse answer = page.request()
                 .post(
                         loom.address() + "/api/sites/archive?theme=1",
                         RequestOptions.create()
-                                .setHeader("X-XSRF-TOKEN", token)
+                                .setHeader("X-XSRF-TOKEN", Prepared.token(page))
                                 .setMultipart(FormData.create()
                                         .set(
                                                 "file",

@@ -15,20 +15,24 @@ import org.umberloom.core.theme.Starter;
 final class Prepared {
     private Prepared() {}
 
-    /** What the application answers to somebody who is signed in on a page. */
-    static Map<String, Object> sent(Page page, String method, String path, String body) {
-        String token = page.context().cookies().stream()
+    /** What has to come with every change. */
+    static String token(Page page) {
+        return page.context().cookies().stream()
                 .filter(cookie -> cookie.name.equals("XSRF-TOKEN"))
                 .map(cookie -> cookie.value)
                 .findFirst()
                 .orElse("");
+    }
+
+    /** What the application answers to somebody who is signed in on a page. */
+    static Map<String, Object> sent(Page page, String method, String path, String body) {
         APIResponse answer = page.request()
                 .fetch(
                         path,
                         RequestOptions.create()
                                 .setMethod(method)
                                 .setHeader("Content-Type", "application/json")
-                                .setHeader("X-XSRF-TOKEN", token)
+                                .setHeader("X-XSRF-TOKEN", token(page))
                                 .setData(body));
         assertThat(answer.ok()).as(method + " " + path + ": " + answer.text()).isTrue();
         return answer.text().isEmpty() ? Map.of() : Json.readObject("answer", answer.text());

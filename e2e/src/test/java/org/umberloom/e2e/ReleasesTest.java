@@ -18,7 +18,9 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.json.Json;
 
 /** Releases: what they would change, being made, on their way to sites, and as kits that stay the same. */
 class ReleasesTest {
@@ -135,6 +137,19 @@ class ReleasesTest {
             assertThat(made.getByText("all stages went")).isVisible();
             assertThat(page.getByLabel("Sites on 1.1.0").getByRole(AriaRole.LISTITEM))
                     .hasCount(2);
+            // What was found after each stage, and what readers see of it.
+            assertThat(made.getByText("new was found after it")
+                            .or(made.getByText("is new"))
+                            .or(made.getByText("are new")))
+                    .hasCount(2);
+            made.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Publish 2 sites with it"))
+                    .click();
+            Locator readers = made.getByLabel("What readers see of 1.1.0").getByRole(AriaRole.LISTITEM);
+            assertThat(readers.filter(new Locator.FilterOptions().setHasText(Pattern.compile("live$"))))
+                    .hasCount(2);
+            assertThat(Released.object(house.client.send("GET", "/api/sites/" + house.sites.get(1) + "/builds", ""))
+                            .get("live"))
+                    .isEqualTo(1.0);
             made.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take all of it back"))
                     .click();
             assertThat(made.getByText("taken back")).isVisible();
@@ -152,6 +167,53 @@ class ReleasesTest {
         } finally {
             page.context().close();
         }
+    }
+
+    /** Text that became too light is found on every site that took it, and is gone again where a site took what mends it. */
+    @Test
+    void whatWasFoundAfterAStageIsTold() throws Exception {
+        House house = House.of("Slack");
+        assertThat(house.release("1.0.0").statusCode()).isEqualTo(200);
+        rolledOut(house, "1.0.0");
+        house.edit(
+                "\"op\":\"value\",\"place\":\"set:roles\",\"path\":\"surface.page.text\",\"text\":\"{color.ink.30}\"");
+        assertThat(house.release("1.0.1").statusCode()).isEqualTo(200);
+        for (Map<String, Object> site : found(house, rolledOut(house, "1.0.1"))) {
+            assertThat(((Number) site.get("must")).intValue()).isPositive();
+            assertThat(list(site, "told").toString()).contains("weight=must").contains("4.5");
+        }
+        house.edit(
+                "\"op\":\"value\",\"place\":\"set:roles\",\"path\":\"surface.page.text\",\"text\":\"{color.ink.100}\"");
+        assertThat(house.release("1.0.2").statusCode()).isEqualTo(200);
+        for (Map<String, Object> site : found(house, rolledOut(house, "1.0.2"))) {
+            assertThat(((Number) site.get("must")).intValue()).isZero();
+            assertThat(((Number) site.get("gone")).intValue()).isPositive();
+        }
+    }
+
+    /** The number of a roll-out that brought a release to both sites at once. */
+    private static long rolledOut(House house, String release) throws Exception {
+        return ((Number) Released.object(house.client.send(
+                                "POST",
+                                house.path() + "/rollouts",
+                                "{\"release\":\"" + release + "\",\"stages\":[{\"sites\":[\""
+                                        + String.join("\",\"", house.sites) + "\"],\"waitHours\":0}]}"))
+                        .get("id"))
+                .longValue();
+    }
+
+    private static List<Map<String, Object>> found(House house, long rollout) throws Exception {
+        HttpResponse<String> answer = house.client.send("GET", house.path() + "/rollouts/" + rollout + "/found", "");
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        List<?> stages = list(Json.readObject("found", "{\"stages\":" + answer.body() + "}"), "stages");
+        assertThat(stages).hasSize(1);
+        List<Map<String, Object>> sites = Json.list(
+                        "sites", Json.object("stage", stages.get(0)).get("sites"))
+                .stream()
+                .map(site -> Json.object("site", site))
+                .toList();
+        assertThat(sites).hasSize(2);
+        return sites;
     }
 
     @Test

@@ -18,6 +18,7 @@ import org.umberloom.core.theme.ThemeDocument;
  * @param state   draft, the number of a release, or latest
  * @param forms   by their short names
  * @param fonts   whether font files go in
+ * @param tokens  whether token files go in; without them a site's kit is its pages alone
  * @param without contexts that stay out, each as a combination writes it: {@code look=freight}
  */
 record KitAsked(
@@ -25,12 +26,14 @@ record KitAsked(
         @Parameter(example = "latest") String state,
         @Parameter(example = "[\"css\", \"scss\"]") List<String> forms,
         @Parameter(example = "true") Boolean fonts,
+        @Parameter(example = "true") Boolean tokens,
         @Parameter(example = "[\"scheme=dark\"]") List<String> without) {
     KitAsked {
         site = site == null ? "" : site;
         state = state == null || state.isEmpty() ? States.DRAFT : state;
         forms = forms == null ? List.of() : List.copyOf(forms);
         fonts = fonts == null || fonts;
+        tokens = tokens == null || tokens;
         without = without == null ? List.of() : List.copyOf(without);
     }
 

@@ -74,9 +74,10 @@ public class KitFiles {
      *
      * @param release that it is made of; empty for a draft
      * @param fonts   whether font files go in
+     * @param tokens  whether the theme's token files go in, and what makes pages a site again; without them it is pages alone
      */
-    record Parts(String release, boolean fonts, List<Form> forms) {
-        static final Parts OF_DRAFT = new Parts("", true, List.of());
+    record Parts(String release, boolean fonts, boolean tokens, List<Form> forms) {
+        static final Parts OF_DRAFT = new Parts("", true, true, List.of());
     }
 
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
@@ -84,9 +85,9 @@ public class KitFiles {
         return of(theme, shown, Parts.OF_DRAFT);
     }
 
-    /** The kit of a release for one site, with everything that its pages need. */
+    /** The pages of one site in a release, with everything that they need to be seen, and nothing else. */
     public Map<String, byte[]> ofRelease(ThemeDocument theme, Site site, String release) {
-        return of(theme, List.of(site), new Parts(release, true, List.of()));
+        return of(theme, List.of(site), new Parts(release, true, false, List.of()));
     }
 
     Map<String, byte[]> of(ThemeDocument theme, List<Site> shown, Parts parts) {
@@ -94,7 +95,7 @@ public class KitFiles {
         Map<String, byte[]> beside = new LinkedHashMap<>();
         Map<String, Document> pages = new LinkedHashMap<>();
         StringBuilder licenses = new StringBuilder(ThemeKit.LICENSES_BEGIN);
-        for (Site site : shown) addSite(theme, site, pages, beside, licenses);
+        for (Site site : shown) addSite(theme, site, pages, beside, licenses, parts.tokens());
         List<String> markup = pages.values().stream().map(Document::outerHtml).toList();
 
         Optional<SiteDocument> one = alone(shown);
@@ -111,12 +112,12 @@ public class KitFiles {
                 OwnStyle.of(theme)
                         + shown.stream().map(site -> sites.document(site).css()).collect(Collectors.joining()));
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
-        Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
+        Map<String, String> themeFiles = parts.tokens() ? ThemeJson.writeFiles(theme) : Map.of();
         files.put(
                 KitManifest.FILE,
                 bytes(new KitManifest(
                                 theme.name(),
-                                themeFiles.keySet().iterator().next(),
+                                parts.tokens() ? themeFiles.keySet().iterator().next() : "",
                                 STYLESHEET,
                                 List.copyOf(pages.keySet()),
                                 families.stream()
@@ -211,7 +212,8 @@ public class KitFiles {
             Site site,
             Map<String, Document> pages,
             Map<String, byte[]> beside,
-            StringBuilder licenses) {
+            StringBuilder licenses,
+            boolean again) {
         String folder = PAGES + site.slug() + "/";
         SiteDocument whole = sites.document(site);
         ThemeDocument dressed = worn.of(theme, whole.written());
@@ -241,7 +243,10 @@ public class KitFiles {
                     .append(picture.source().isEmpty() ? "" : ", " + picture.source())
                     .append("\n");
         }
-        beside.put(folder + SiteArchive.FILE, SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
+        if (again)
+            beside.put(
+                    folder + SiteArchive.FILE,
+                    SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
     }
 
     private static byte[] bytes(String text) {

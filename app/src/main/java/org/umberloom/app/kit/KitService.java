@@ -104,6 +104,8 @@ class KitService {
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, Compressed.size(content), readable.contains(name))));
         List<String> leftOut = new ArrayList<>(kits.leftOut(kits.worn(narrowed, shown), shown));
+        if (!asked.tokens())
+            leftOut.add("The token files, as you chose. Pages do not need them; it cannot be read as a theme again.");
         if (!asked.fonts()) leftOut.add("All fonts, as you chose. Pages show what the reader’s device has.");
         return new KitView(
                 state.theme().name(),
@@ -137,6 +139,7 @@ class KitService {
         return new KitFiles.Parts(
                 state.release().isPresent() ? state.name() : "",
                 asked.fonts(),
+                asked.tokens(),
                 asked.forms().stream().map(Form::byId).toList());
     }
 

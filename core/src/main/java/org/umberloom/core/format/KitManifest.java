@@ -16,7 +16,7 @@ import org.umberloom.core.token.Names;
  * What a kit says of itself, in {@value #FILE}.
  *
  * @param name  the theme's name
- * @param theme name of the resolver document
+ * @param theme name of the resolver document; empty where the kit is pages alone
  * @param stylesheet name of the compiled stylesheet
  * @param pages names of the pages
  * @param fonts one entry for each font family
@@ -151,7 +151,11 @@ public record KitManifest(
         if (!Double.valueOf(VERSION).equals(manifest.get("version")))
             throw new FormatException(
                     "The kit has version " + manifest.get("version") + "; version 1 is understood here.");
-        return Json.string("The kit's “theme”", manifest.get("theme"));
+        String theme = Json.string("The kit's “theme”", manifest.get("theme"));
+        if (theme.isEmpty())
+            throw new FormatException(
+                    "This kit is pages alone, without the tokens of their theme. Take one with its token files.");
+        return theme;
     }
 
     private static String only(Map<String, byte[]> files) {
