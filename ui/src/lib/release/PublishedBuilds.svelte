@@ -112,7 +112,9 @@
       <ol class="max-h-40 overflow-auto border-l-2 border-border pl-3" aria-label="Builds, the newest first">
         {#each published.builds as one (one.number)}
           <li class="flex items-baseline gap-3 py-0.5">
-            <a class="text-link underline underline-offset-2" href={one.address} target="_blank" rel="noopener">Build {one.number}</a>
+            <a class="whitespace-nowrap text-link underline underline-offset-2" href={one.address} target="_blank" rel="noopener"
+              >Build {one.number}</a
+            >
             <span class="value">{one.release}</span>
             <span class="text-xs text-muted">{size(one.bytes)}, {at(one.at)}, {one.person}</span>
             <span class="ml-auto">
