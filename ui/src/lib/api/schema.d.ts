@@ -2972,6 +2972,7 @@ export interface components {
             revision: number;
         };
         ReleaseRequest: {
+            state?: string;
             /** Format: int32 */
             revision: number;
             number: string;
@@ -5802,7 +5803,9 @@ export interface operations {
     };
     releases: {
         parameters: {
-            query?: never;
+            query?: {
+                of?: string;
+            };
             header?: never;
             path: {
                 id: number;

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { api, Problem, store } from '$lib/api/client';
-  import type { Releases } from './releases.svelte';
+  import { DRAFT, type Releases } from './releases.svelte';
 
   let { releases }: { releases: Releases } = $props();
 
@@ -39,7 +39,7 @@
       const made = await store(() =>
         api.POST('/api/themes/{id}/releases', {
           params: releases.path,
-          body: { revision: releases.all?.revision ?? 0, number: name, notes, reason }
+          body: { state: releases.releasing, revision: releases.all?.revision ?? 0, number: name, notes, reason }
         })
       );
       toast.success(`Released as ${made.number}`);
@@ -56,10 +56,25 @@
   }
 </script>
 
+{#if releases.checkpoints.length}
+  <label class="mb-3 flex items-center gap-2 text-muted"
+    >Of
+    <select
+      class="field min-w-0 grow"
+      aria-label="What is released"
+      value={releases.releasing}
+      onchange={(e) => void releases.choose(e.currentTarget.value)}
+    >
+      <option value={DRAFT}>the draft, as it is now</option>
+      {#each releases.checkpoints as one (one.number)}<option value="r{one.number}">{one.checkpoint}</option>{/each}
+    </select></label
+  >
+{/if}
 {#if next && !next.any}
   <h2 class="font-semibold">Nothing to release</h2>
   <p class="mt-1 text-muted">
-    The draft is what {next.since} holds. Change it on the bench, and what a release of it would change is shown here.
+    {releases.releasing === DRAFT ? 'The draft' : 'This state'} is what {next.since} holds. Change it on the bench, and what a release of it would
+    change is shown here.
   </p>
   <a class="button mt-3" href="/bench/{releases.theme}">To the bench</a>
 {:else if next}

@@ -28,6 +28,11 @@ export class Releases {
     return [...(this.all?.releases ?? [])].reverse();
   }
 
+  /** What the next release would be made of: the draft, or an earlier state with a name. */
+  get releasing(): string {
+    return /^r\d+$/.test(this.chosen) ? this.chosen : DRAFT;
+  }
+
   release(number: string) {
     return this.all?.releases.find((one) => one.number === number);
   }
@@ -36,14 +41,14 @@ export class Releases {
   get before(): string {
     if (this.against) return this.against;
     const full = (this.all?.releases ?? []).filter((one) => !one.trial);
-    if (this.chosen === DRAFT) return full[0]?.number ?? '';
+    if (this.chosen === this.releasing) return full[0]?.number ?? '';
     const id = this.release(this.chosen)?.id ?? 0;
     return full.find((one) => one.id < id)?.number ?? '';
   }
 
   async load() {
     const [all, rollouts, checkpoints] = await Promise.all([
-      ask(() => api.GET('/api/themes/{id}/releases', { params: this.path })),
+      this.#read(),
       ask(() => api.GET('/api/themes/{id}/rollouts', { params: this.path })),
       ask(() => api.GET('/api/themes/{id}/checkpoints', { params: this.path }))
     ]);
@@ -53,9 +58,15 @@ export class Releases {
     await this.compare();
   }
 
+  #read() {
+    return ask(() => api.GET('/api/themes/{id}/releases', { params: { ...this.path, query: { of: this.releasing } } }));
+  }
+
   async choose(name: string) {
+    const was = this.releasing;
     this.chosen = name;
     this.against = '';
+    if (this.releasing !== was) this.all = await this.#read();
     await this.compare();
   }
 

@@ -41,6 +41,8 @@
   }
 
   const chosen = $derived(releases && releases.chosen !== DRAFT ? releases.release(releases.chosen) : undefined);
+  /** The name of the earlier state that is looked at. */
+  const earlier = $derived(releases?.checkpoints.find((one) => `r${one.number}` === releases?.chosen)?.checkpoint ?? '');
   const largest = $derived(
     [...(releases?.difference?.changes ?? [])].sort((a, b) => b.felt - a.felt || b.follows - a.follows).slice(0, LARGEST)
   );
@@ -68,9 +70,11 @@
       {#if releases?.all}
         <p class="text-muted">
           {releases.all.name}{releases.all.releases.length
-            ? releases.all.next.any
-              ? `; the draft is ahead of ${releases.all.next.since}`
-              : `; the draft is ${releases.all.next.since}`
+            ? releases.releasing !== DRAFT
+              ? ''
+              : releases.all.next.any
+                ? `; the draft is ahead of ${releases.all.next.since}`
+                : `; the draft is ${releases.all.next.since}`
             : '; nothing is released yet'}
         </p>
       {/if}
@@ -84,7 +88,7 @@
         <section class="min-w-0 grow overflow-auto px-6 py-4" aria-label="What changes">
           {#if !releases.before}
             <h2 class="font-display text-xl text-heading">
-              {releases.chosen === DRAFT ? 'The first release is all of it' : `${releases.chosen} is all of it`}
+              {chosen ? `${releases.chosen} is all of it` : 'The first release is all of it'}
             </h2>
             <p class="mt-1 max-w-prose text-muted">
               There is no release before it to compare with. From the next one on, this shows what changes: the largest changes as pictures,
@@ -95,7 +99,11 @@
           {:else if releases.difference}
             <div class="flex items-baseline gap-3">
               <h2 class="font-display text-xl text-heading">
-                {releases.chosen === DRAFT ? 'What the draft would change' : `What ${releases.chosen} changed`}
+                {releases.chosen === DRAFT
+                  ? 'What the draft would change'
+                  : chosen
+                    ? `What ${releases.chosen} changed`
+                    : `What “${earlier}” would change`}
               </h2>
               <label class="flex items-baseline gap-2 text-muted"
                 >since

@@ -2,7 +2,12 @@ package org.umberloom.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringReader;
 import java.io.StringWriter;
@@ -169,11 +174,20 @@ class CliTest {
         assertThat(run("check", DEMO, "--fail-on", "note").code).isEqualTo(1);
     }
 
-    /** Source: SARIF 2.1.0 (OASIS): version, runs, a tool with rules that every result names, levels, locations. */
+    /** Source: SARIF 2.1.0 (OASIS) and its schema: version, runs, a tool with rules that every result names, levels, locations. */
     @Test
     void checkWritesSarif() throws IOException {
-        Map<String, Object> report =
-                Json.readObject("sarif", run("check", unreadable(folder), "--format", "sarif").out);
+        String text = run("check", unreadable(folder), "--format", "sarif").out;
+        Schema schema;
+        try (InputStream file = CliTest.class.getResourceAsStream("/schema/sarif-schema-2.1.0.json")) {
+            schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_7)
+                    .getSchema(new String(file.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
+        }
+        assertThat(schema.validate(text, InputFormat.JSON)).isEmpty();
+        assertThat(schema.validate(text.replace("\"ruleId\"", "\"rule\""), InputFormat.JSON))
+                .as("the schema itself notices what is wrong")
+                .isNotEmpty();
+        Map<String, Object> report = Json.readObject("sarif", text);
         assertThat(report).containsEntry("version", "2.1.0");
         Map<?, ?> run = (Map<?, ?>) ((List<?>) report.get("runs")).get(0);
         Map<?, ?> driver = (Map<?, ?>) ((Map<?, ?>) run.get("tool")).get("driver");

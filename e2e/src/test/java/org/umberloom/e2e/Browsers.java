@@ -99,6 +99,7 @@ final class Browsers {
         String theme = Prepared.theme(page, name, starter);
         page.navigate("/bench/" + theme);
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+        heard(page);
         return theme;
     }
 
@@ -119,6 +120,17 @@ final class Browsers {
                     .locator("h1", new FrameLocator.LocatorOptions().setHasText(bay == 1 ? "Summer" : "Five islands"))
                     .waitFor();
         }
+        heard(page);
+    }
+
+    /** Waits until all pages in the bays are there as a whole: the bench hears what is done on them from then on. */
+    static void heard(Page page) {
+        page.waitForFunction(
+                """
+                () => [...document.querySelectorAll('iframe:not([loading=lazy])')].every((one) => {
+                  const inner = one.contentDocument;
+                  return inner && inner.readyState === 'complete' && inner.URL.endsWith(one.getAttribute('src'));
+                })""");
     }
 
     /** Imports a file in the library: looks at what would come in, and takes it in. */
@@ -134,6 +146,7 @@ final class Browsers {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Color"))
                 .waitFor();
         page.locator("iframe").first().contentFrame().locator("h1").waitFor();
+        heard(page);
     }
 
     /** Presses the seed's hue slider and moves it; the button stays down. */

@@ -70,6 +70,7 @@ class OfItsOwnTest {
     void pagesFollowWhileAnOwnStyleSheetIsWritten() {
         page.navigate(bench);
         heading().waitFor();
+        Browsers.heard(page);
         tab("Own CSS");
         writes("h2 { rotate: 3deg; color: var(--surface-acent); }\n@import url('https://example.com/x.css');");
         assertThat(heading()).hasCSS("rotate", "3deg");
@@ -162,6 +163,7 @@ class OfItsOwnTest {
         page.navigate(bench);
         Locator one = bay().locator("section [data-part=button]").first();
         one.waitFor();
+        Browsers.heard(page);
         tab("Parts");
         bay().locator("section h1").first().click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("this section"))
@@ -188,6 +190,7 @@ class OfItsOwnTest {
     void whatSomebodyElseDoesToASiteIsSeenOnTheBench() {
         page.navigate(bench);
         heading().waitFor();
+        Browsers.heard(page);
         page.waitForTimeout(1_500);
         Page other = page.context().newPage();
         other.navigate(loom.address() + "/sites/" + site);

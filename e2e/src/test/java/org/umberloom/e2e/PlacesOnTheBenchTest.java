@@ -29,6 +29,7 @@ class PlacesOnTheBenchTest {
         site = Prepared.copyOf(page, "crossings");
         page.navigate("/bench/" + theme + "?site=" + site + "&page=fares");
         frame(0).locator("section h2").waitFor();
+        Browsers.heard(page);
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
                 .click();
         frame(0).locator("section p").first().click();
@@ -90,6 +91,7 @@ class PlacesOnTheBenchTest {
         // Loaded again, the stored page says the same.
         page.reload();
         frame(0).locator("section h2").waitFor();
+        Browsers.heard(page);
         shown("22rem", "36rem", "36rem");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Widths"))
                 .click();
@@ -125,6 +127,7 @@ class PlacesOnTheBenchTest {
         assertThat(base).hasValue("31");
         page.reload();
         frame(0).locator("section h2").waitFor();
+        Browsers.heard(page);
         page.waitForCondition(
                 () -> step("main > ol").equals(before) && !step("section p").equals(before));
     }
@@ -137,6 +140,8 @@ class PlacesOnTheBenchTest {
                 .first()
                 .selectOption(site + "/index");
         Locator words = frame(0).locator(PIECE + " p").first();
+        words.waitFor();
+        Browsers.heard(page);
         words.click();
         place("this section “One co-operative”, on every page").check();
         widen("21rem");
@@ -222,6 +227,7 @@ class PlacesOnTheBenchTest {
         org.assertj.core.api.Assertions.assertThat(line("section")).isEqualTo(around);
         page.reload();
         frame(0).locator("section h2").waitFor();
+        Browsers.heard(page);
         page.waitForCondition(
                 () -> line("section p").equals(own) && line("section").equals(around));
     }

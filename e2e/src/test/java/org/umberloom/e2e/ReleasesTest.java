@@ -169,6 +169,45 @@ class ReleasesTest {
         }
     }
 
+    /** A release of an earlier state holds that state, and neither more nor less. */
+    @Test
+    void anEarlierStateIsReleased() throws Exception {
+        House house = House.of("Spring");
+        assertThat(house.release("1.0.0").statusCode()).isEqualTo(200);
+        house.edit("shape.radius", "9px");
+        String named = "r" + house.revision();
+        assertThat(house.client
+                        .send(
+                                "PUT",
+                                house.path() + "/checkpoints",
+                                "{\"number\":" + house.revision() + ",\"name\":\"Rounder\"}")
+                        .statusCode())
+                .isLessThan(300);
+        house.edit("shape.radius", "21px");
+        Page page = Browsers.signedIn(LOOM, ColorScheme.LIGHT);
+        try {
+            page.navigate("/releases/" + house.theme);
+            page.getByLabel("What is released").selectOption("Rounder");
+            assertThat(page.getByRole(
+                            AriaRole.HEADING, new Page.GetByRoleOptions().setName("What “Rounder” would change")))
+                    .isVisible();
+            Locator panel = page.getByLabel("The next release");
+            Locator reason = panel.getByLabel("Why it is released all the same");
+            if (reason.isVisible()) reason.fill("it is a test");
+            panel.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Release 1.0.1"))
+                    .click();
+            page.getByLabel("Release 1.0.1").waitFor();
+        } finally {
+            page.context().close();
+        }
+        for (String[] than : new String[][] {{named, "false"}, {"draft", "true"}})
+            assertThat(Released.object(
+                                    house.client.send("GET", house.path() + "/difference?from=1.0.1&to=" + than[0], ""))
+                            .get("any"))
+                    .as(than[0])
+                    .isEqualTo(Boolean.valueOf(than[1]));
+    }
+
     /** Text that became too light is found on every site that took it, and is gone again where a site took what mends it. */
     @Test
     void whatWasFoundAfterAStageIsTold() throws Exception {

@@ -145,11 +145,11 @@ public class FindingsService {
                 Math.max(0, wearing.size() - MOST_SITES));
     }
 
-    /** What is wrong with a theme itself with the heaviest weight, and not lived with, in sentences. */
-    public List<String> heavy(long theme) {
+    /** What is wrong with a state of a theme with the heaviest weight, and not lived with, in sentences. */
+    public List<String> heavy(long theme, ThemeDocument state) {
         Set<String> livedWith =
                 accepted.all(theme).stream().map(AcceptedMapper.Row::finding).collect(Collectors.toSet());
-        return ofTheme(drafts.newest(theme).theme()).stream()
+        return ofTheme(state).stream()
                 .filter(finding -> finding.weight() == Finding.Weight.MUST)
                 .map(FindingsService::entry)
                 .filter(entry -> !livedWith.contains(entry.id))

@@ -104,6 +104,11 @@ class KitService {
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, Compressed.size(content), readable.contains(name))));
         List<String> leftOut = new ArrayList<>(kits.leftOut(kits.worn(narrowed, shown), shown));
+        for (String one : asked.without())
+            Combination.parse(one)
+                    .contexts()
+                    .forEach((modifier, context) -> leftOut.add("“" + context + "” of " + modifier
+                            + ", as you chose. Its token files and its part of the style sheet stay here."));
         if (!asked.tokens())
             leftOut.add("The token files, as you chose. Pages do not need them; it cannot be read as a theme again.");
         if (!asked.fonts()) leftOut.add("All fonts, as you chose. Pages show what the reader’s device has.");

@@ -107,6 +107,7 @@ class DemoHistory implements ApplicationRunner {
         String number = step.get("release").asString();
         releases.release(
                 theme,
+                States.DRAFT,
                 drafts.newest(theme).revision(),
                 number,
                 step.get("notes").asString(),

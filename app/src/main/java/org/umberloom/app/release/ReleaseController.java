@@ -22,10 +22,15 @@ import org.umberloom.app.account.AccountService;
 class ReleaseController {
     /** @param revision of the draft that the person looked at */
     record ReleaseRequest(
+            @Size(max = 20) String state,
             @NotNull Integer revision,
             @NotNull @Size(max = 40) String number,
             @NotNull @Size(max = 20_000) String notes,
-            @NotNull @Size(max = 1_000) String reason) {}
+            @NotNull @Size(max = 1_000) String reason) {
+        String of() {
+            return state == null || state.isEmpty() ? States.DRAFT : state;
+        }
+    }
 
     record TakeRequest(@NotNull @Size(max = 120) String site, @NotNull @Size(max = 40) String release) {}
 
@@ -66,10 +71,10 @@ class ReleaseController {
         this.accounts = accounts;
     }
 
-    /** All releases, the sites with what they stand on, and what the next release would be. */
+    /** All releases, the sites with what they stand on, and what the next release would be: of the draft, or of r and a revision. */
     @GetMapping("/releases")
-    ReleaseService.ReleasesView releases(@PathVariable long id) {
-        return releases.of(id);
+    ReleaseService.ReleasesView releases(@PathVariable long id, @RequestParam(defaultValue = States.DRAFT) String of) {
+        return releases.of(id, of);
     }
 
     /** What each site stands on, and the newest full release. */
@@ -78,12 +83,18 @@ class ReleaseController {
         return releases.standings(id);
     }
 
-    /** Releases the draft. */
+    /** Releases the draft, or an earlier state. */
     @PostMapping("/releases")
     ReleaseService.ReleaseView release(
             @PathVariable long id, @Valid @RequestBody ReleaseRequest request, Principal principal) {
         return releases.release(
-                id, request.revision(), request.number(), request.notes(), request.reason(), by(principal));
+                id,
+                request.of(),
+                request.revision(),
+                request.number(),
+                request.notes(),
+                request.reason(),
+                by(principal));
     }
 
     /** How two states differ: each is draft, r and a revision, a release's number, or latest. */

@@ -27,6 +27,7 @@ import org.umberloom.core.change.ReleaseNumber;
 import org.umberloom.core.change.Step;
 import org.umberloom.core.change.Telling;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
@@ -121,7 +122,8 @@ public class ReleaseService {
         this.clock = clock;
     }
 
-    ReleasesView of(long theme) {
+    /** @param of the state that the next release would be made of: draft, or r and a revision */
+    ReleasesView of(long theme, String of) {
         Draft draft = drafts.newest(theme);
         List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
         List<ReleaseView> views = new ArrayList<>();
@@ -133,7 +135,15 @@ public class ReleaseService {
                 ThemeViews.Weave.of(draft.theme()),
                 views,
                 standing(theme, rows),
-                next(draft, rows));
+                next(theme, releasable(theme, of).theme(), rows));
+    }
+
+    /** @throws IllegalArgumentException for a release, which is one already */
+    private States.State releasable(long theme, String name) {
+        States.State state = states.of(theme, name);
+        if (state.release().isPresent())
+            throw new IllegalArgumentException("“" + state.name() + "” is released already. Nothing was released.");
+        return state;
     }
 
     private List<StandingView> standing(long theme, List<ReleaseMapper.ReleaseRow> rows) {
@@ -177,9 +187,9 @@ public class ReleaseService {
         }
     }
 
-    private NextView next(Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
+    private NextView next(long theme, ThemeDocument document, List<ReleaseMapper.ReleaseRow> rows) {
         Optional<ReleaseNumber> lastNumber = States.latest(rows).map(States::number);
-        Changes changes = sinceLast(draft, rows);
+        Changes changes = sinceLast(document, rows);
         ReleaseNumber lowest = changes.next(lastNumber);
         List<Reason> reasons = changes.reasons();
         return new NextView(
@@ -194,14 +204,14 @@ public class ReleaseService {
                         .map(reason -> new ReasonView(reason.step().id(), reason.sentence()))
                         .toList(),
                 lastNumber.isPresent() ? Telling.notes(changes, MOST_LINES) : "- The first release.\n",
-                findings.heavy(draft.id()));
+                findings.heavy(theme, document));
     }
 
-    /** What the draft changes; where nothing is released yet, all of it is new. */
-    private Changes sinceLast(Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
+    /** What a state changes; where nothing is released yet, all of it is new. */
+    private Changes sinceLast(ThemeDocument document, List<ReleaseMapper.ReleaseRow> rows) {
         return States.latest(rows)
                 .map(states::whole)
-                .map(last -> Changes.between(last.theme(), draft.theme()))
+                .map(last -> Changes.between(last.theme(), document))
                 .orElse(new Changes(List.of(), List.of(), true));
     }
 
@@ -224,35 +234,37 @@ public class ReleaseService {
     }
 
     /**
-     * Releases the draft.
+     * Releases the draft, or an earlier state that has a name.
      *
-     * @param seen   the revision that the person looked at
+     * @param of     draft, or r and a revision
+     * @param seen   the revision of the draft that the person looked at
      * @param number as it is to be called: none lower than what the changes ask for
      * @param reason needed where something of the heaviest weight is wrong
      * @throws Conflict when the draft or the last release is another than the person saw
      * @throws IllegalArgumentException with a sentence for a number that is too low, or a reason that is missing
      */
-    ReleaseView release(long theme, int seen, String number, String notes, String reason, Account by) {
+    ReleaseView release(long theme, String of, int seen, String number, String notes, String reason, Account by) {
         ReleaseNumber asked = ReleaseNumber.parse(number);
         String said = text("The notes", notes, LONGEST_NOTES);
         String why = text("The reason", reason, LONGEST_REASON);
-        List<String> heavy = findings.heavy(theme);
+        States.State state = releasable(theme, of);
+        if (of.equals(States.DRAFT) && state.revision() != seen) throw changed();
+        List<String> heavy = findings.heavy(theme, state.theme());
         if (!heavy.isEmpty() && why.isEmpty() && !asked.isTrial())
             throw new IllegalArgumentException(
                     heavy.get(0) + (heavy.size() > 1 ? " " + (heavy.size() - 1) + " more." : "")
                             + " Say why it is released all the same, or mend it first. Nothing was released.");
-        Draft draft = drafts.newest(theme);
-        if (draft.revision() != seen) throw changed();
-        String document = ThemeJson.writeInline(draft.theme());
+        String document = ThemeJson.writeInline(state.theme());
         try {
             long id = commits.store(() -> {
-                if (!releases.lock(theme).equals(Optional.of(seen))) throw changed();
+                int newest = releases.lock(theme).orElseThrow(ReleaseService::changed);
+                if (of.equals(States.DRAFT) && newest != seen) throw changed();
                 List<ReleaseMapper.ReleaseRow> rows = releases.all(theme);
-                refuseUnfit(asked, draft, rows);
+                refuseUnfit(asked, state.theme(), rows);
                 ReleaseMapper.NewRelease row = new ReleaseMapper.NewRelease(
                         theme,
                         asked,
-                        draft.revision(),
+                        state.revision(),
                         document,
                         Fingerprint.of(document),
                         said,
@@ -280,10 +292,10 @@ public class ReleaseService {
                 + " by now. Nothing was released; look at what it holds and decide again.");
     }
 
-    private void refuseUnfit(ReleaseNumber asked, Draft draft, List<ReleaseMapper.ReleaseRow> rows) {
+    private void refuseUnfit(ReleaseNumber asked, ThemeDocument document, List<ReleaseMapper.ReleaseRow> rows) {
         if (rows.stream().map(States::number).anyMatch(asked::equals)) throw taken(asked);
         Optional<ReleaseNumber> latest = States.latest(rows).map(States::number);
-        Changes changes = sinceLast(draft, rows);
+        Changes changes = sinceLast(document, rows);
         if (!changes.any())
             throw new IllegalArgumentException(
                     "Nothing changed since release " + latest.orElseThrow() + ", so there is nothing to release.");

@@ -7,6 +7,8 @@ import java.io.UncheckedIOException;
 import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -20,6 +22,9 @@ public final class KitArchive {
     private static final long MOST_BYTES = 64L << 20;
     /** ZIP times start here; a fixed time keeps equal kits equal. */
     private static final LocalDateTime TIME = LocalDateTime.of(1980, 1, 1, 12, 0);
+
+    /** Endings of files that are compressed in themselves; packing them again costs time and gives nothing. */
+    private static final Set<String> PACKED = Set.of("woff2", "png", "jpg", "jpeg", "webp");
 
     private static final String KEPT = " Nothing was imported and nothing was changed.";
 
@@ -40,6 +45,13 @@ public final class KitArchive {
     public static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
         ZipEntry entry = new ZipEntry(name);
         entry.setTimeLocal(TIME);
+        if (PACKED.contains(name.substring(name.lastIndexOf('.') + 1))) {
+            CRC32 sum = new CRC32();
+            sum.update(content);
+            entry.setMethod(ZipEntry.STORED);
+            entry.setSize(content.length);
+            entry.setCrc(sum.getValue());
+        }
         zip.putNextEntry(entry);
         zip.write(content);
         zip.closeEntry();
