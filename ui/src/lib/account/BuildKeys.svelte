@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { at } from '$lib/ui/words';
 
   /** A person's own keys for builds. A secret is shown once, when it is made. */
@@ -29,7 +29,7 @@
       secret = made.secret;
       name = '';
     } catch (e) {
-      toast.error('No key was made.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('No key was made.', { description: said(e) });
     } finally {
       busy = false;
     }
@@ -39,7 +39,7 @@
     try {
       keys = await store(() => api.DELETE('/api/keys/{id}', { params: { path: { id } } }));
     } catch (e) {
-      toast.error('It was not revoked.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('It was not revoked.', { description: said(e) });
     }
   }
 </script>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, Problem, store } from '$lib/api/client';
+  import { api, store, said } from '$lib/api/client';
 
   let current = $state('');
   let fresh = $state('');
@@ -14,7 +14,7 @@
       current = fresh = '';
       toast.success('Your password is changed', { description: 'Your other sessions have ended.' });
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 
@@ -30,7 +30,7 @@
             : `${sessions} other sessions have ended`
       );
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 </script>

@@ -19,6 +19,9 @@ export class Problem extends Error {
   }
 }
 
+/** What to tell people of anything that went wrong. */
+export const said = (e: unknown) => (e instanceof Problem ? e.message : String(e));
+
 function csrfToken(): string {
   return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
 }

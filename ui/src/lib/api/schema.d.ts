@@ -2391,7 +2391,7 @@ export interface components {
             current: string;
             fresh: string;
         };
-        HostForm: {
+        HostWanted: {
             name: string;
             kind: string;
             address: string;
@@ -5589,7 +5589,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HostForm"];
+                "application/json": components["schemas"]["HostWanted"];
             };
         };
         responses: {
@@ -6907,7 +6907,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HostForm"];
+                "application/json": components["schemas"]["HostWanted"];
             };
         };
         responses: {

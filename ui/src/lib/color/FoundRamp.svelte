@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Popover } from 'bits-ui';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
 
   /** A ramp that no recipe grows, on the same ruler; it can be handed to one, with what that changes seen first. */
@@ -48,7 +48,7 @@
         api.GET('/api/themes/{id}/dress/ramp', { params: { path: { id: bench.id }, query: { group: ramp.group, name: ramp.name } } })
       );
     } catch (e) {
-      refused = e instanceof Problem ? e.message : String(e);
+      refused = said(e);
     }
   }
 

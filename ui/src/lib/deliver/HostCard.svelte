@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, store, said, type Schemas } from '$lib/api/client';
   import HostForm from './HostForm.svelte';
 
   /** A host: the line to it with a knot for each thing that a delivery needs, and the sites that stand there. */
@@ -21,7 +21,7 @@
     try {
       await work();
     } catch (e) {
-      toast.error(refused, { description: e instanceof Problem ? e.message : String(e) });
+      toast.error(refused, { description: said(e) });
     } finally {
       busy = false;
     }

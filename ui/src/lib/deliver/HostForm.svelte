@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, store, said, type Schemas } from '$lib/api/client';
 
   /** A host that is new, or one that is changed: who answers there, how to get in, where files go and where readers see them. */
   let {
@@ -44,7 +44,7 @@
     try {
       await work();
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     } finally {
       busy = false;
     }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { size } from '$lib/kit/asked';
   import { at, counted } from '$lib/ui/words';
 
@@ -61,7 +61,7 @@
     try {
       plan = await store(() => api.POST('/api/sites/{site}/deliveries/plan', { params: path, body: { number } }));
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 
@@ -71,7 +71,7 @@
       onchange(await what(), true);
       choosing = false;
     } catch (e) {
-      toast.error(refused, { description: e instanceof Problem ? e.message : String(e) });
+      toast.error(refused, { description: said(e) });
     } finally {
       busy = false;
     }

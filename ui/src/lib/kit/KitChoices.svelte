@@ -80,11 +80,10 @@
     ><input type="checkbox" data-stored checked={wanted.fonts} onchange={() => onchoose({ fonts: !wanted.fonts })} />font files</label
   >
   <label class="flex min-h-6 items-center gap-2 px-2"
-    ><input type="checkbox" data-stored checked={wanted.tokens} onchange={() => onchoose({ tokens: !wanted.tokens })} />token files{wanted.tokens
-      ? ''
-      : wanted.site
-        ? ': the pages alone'
-        : ''}</label
+    ><input type="checkbox" data-stored checked={wanted.tokens} onchange={() => onchoose({ tokens: !wanted.tokens })} />token files{!wanted.tokens &&
+    wanted.site
+      ? ': the pages alone'
+      : ''}</label
   >
   {#each kit.forms as form (form.id)}
     <label class="flex min-h-6 items-center gap-2 px-2"

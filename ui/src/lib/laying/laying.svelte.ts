@@ -1,5 +1,5 @@
 import { toast } from 'svelte-sonner';
-import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+import { api, ask, store, said, type Schemas } from '$lib/api/client';
 
 export type Laid = Schemas['PageLaid'];
 export type Block = Schemas['BlockView'];
@@ -120,8 +120,4 @@ export class Laying {
       )
     );
   }
-}
-
-function said(e: unknown): string {
-  return e instanceof Problem ? e.message : String(e);
 }

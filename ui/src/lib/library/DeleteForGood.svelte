@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
-  import { Problem, type Schemas } from '$lib/api/client';
+  import { Problem, said, type Schemas } from '$lib/api/client';
   import type { Card, Library } from './library.svelte';
 
   let { library, theme = $bindable(null) }: { library: Library; theme: Card | null } = $props();
@@ -25,7 +25,7 @@
       await library.remove(theme!.id);
       theme = null;
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { counted } from '$lib/ui/words';
 
   /** Sites that stand on a release: what readers see of it, and the step that shows it to them. */
@@ -55,7 +55,7 @@
         }
         if (!site.state) site.live = release;
       } catch (e) {
-        site.state = e instanceof Problem ? e.message : String(e);
+        site.state = said(e);
       }
     }
     busy = false;

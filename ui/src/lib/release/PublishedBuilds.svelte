@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import SiteHost from '$lib/deliver/SiteHost.svelte';
   import { size } from '$lib/kit/asked';
   import { at, counted } from '$lib/ui/words';
@@ -45,7 +45,7 @@
     try {
       published = await what();
     } catch (e) {
-      toast.error(refused, { description: e instanceof Problem ? e.message : String(e) });
+      toast.error(refused, { description: said(e) });
     } finally {
       busy = false;
     }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
-  import { api, Problem, store } from '$lib/api/client';
+  import { api, store, said } from '$lib/api/client';
   import { DRAFT, type Releases } from './releases.svelte';
 
   let { releases }: { releases: Releases } = $props();
@@ -48,7 +48,7 @@
       await releases.load();
       await releases.choose(made.number);
     } catch (e) {
-      refused = e instanceof Problem ? e.message : String(e);
+      refused = said(e);
       await releases.load().catch(() => undefined);
     } finally {
       busy = false;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { at, counted } from '$lib/ui/words';
   import PublishOn from './PublishOn.svelte';
   import StageFound from './StageFound.svelte';
@@ -24,12 +24,13 @@
   const rest = $derived(waiting.filter((site) => !first.includes(site.slug)));
 
   let found = $state.raw<Schemas['StageFound'][]>([]);
-  /** Changes with every stage that goes. */
-  const went = $derived(rollout ? `${rollout.id} ${rollout.stages.filter((stage) => stage.doneAt).length}` : '');
+  const rolloutId = $derived(rollout?.id);
+  /** Stages that went: with every one there is more to be found. */
+  const went = $derived(rollout?.stages.filter((stage) => stage.doneAt).length ?? 0);
   $effect(() => {
     found = [];
-    if (!went) return;
-    const path = { id: releases.theme, rollout: Number(went.split(' ')[0]) };
+    if (!rolloutId || !went) return;
+    const path = { id: releases.theme, rollout: rolloutId };
     void ask(() => api.GET('/api/themes/{id}/rollouts/{rollout}/found', { params: { path } }))
       .then((answer) => (found = answer))
       .catch(() => undefined);
@@ -41,7 +42,7 @@
     try {
       await what();
     } catch (e) {
-      refused = e instanceof Problem ? e.message : String(e);
+      refused = said(e);
     } finally {
       await releases.load().catch(() => undefined);
       busy = false;

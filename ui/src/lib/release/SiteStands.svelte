@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { at } from '$lib/ui/words';
 
   /** What a site stands on, what is newer, what it takes by itself, and what it stood on before. */
@@ -27,7 +27,7 @@
       standing = await what();
       onchange();
     } catch (e) {
-      toast.error('Nothing was changed.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Nothing was changed.', { description: said(e) });
     } finally {
       busy = false;
     }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import { takeSite } from '$lib/kit/importing';
 
   /** Brings a site in from an archive or from pages by themselves, and says what could not come along. */
@@ -34,7 +34,7 @@
       if (taken.notes.length === 0) await goto(`/sites/${taken.slug}`);
       else arrived = taken;
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     } finally {
       busy = false;
     }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { modifiersOf } from './standing';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
@@ -54,7 +54,7 @@
       open = false;
       await goto(`/sites/${slug}`);
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 </script>

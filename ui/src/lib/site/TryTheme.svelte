@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import Thumb from './Thumb.svelte';
 
   /** Another theme before a site wears it: its own pages as they are and as they would be, and what would not fit. */
@@ -26,7 +26,7 @@
     const id = theme;
     ask(() => api.GET('/api/sites/{site}/unfit', { params: { path: { site: site.slug }, query: { theme: id } } })).then(
       (found) => (unfit = found),
-      (e: unknown) => (problem = e instanceof Problem ? e.message : String(e))
+      (e: unknown) => (problem = said(e))
     );
   });
 

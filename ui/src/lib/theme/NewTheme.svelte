@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import ColorField from '$lib/color/field/ColorField.svelte';
   import WeaveMark from './WeaveMark.svelte';
 
@@ -25,7 +25,7 @@
       open = false;
       await goto(`/bench/${created.id}`);
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 </script>

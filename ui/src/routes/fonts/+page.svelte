@@ -3,7 +3,7 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import { toast } from 'svelte-sonner';
   import { page } from '$app/state';
-  import { api, ask, Problem, store, upload, type Schemas } from '$lib/api/client';
+  import { api, ask, store, upload, said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import BroughtIn from '$lib/font/BroughtIn.svelte';
   import FontSheet from '$lib/font/FontSheet.svelte';
@@ -31,7 +31,6 @@
   const shown = $derived((families ?? []).filter((one) => kind === '' || one.kind === kind));
   const open = $derived(shown.find((one) => one.name === opened) ?? shown[0]);
 
-  const said = (e: unknown) => (e instanceof Problem ? e.message : String(e));
   const idOf = (name: string) => `font-${name.replaceAll(' ', '-')}`;
 
   async function read() {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import HostCard from '$lib/deliver/HostCard.svelte';
@@ -16,7 +16,7 @@
     try {
       found = await ask(() => api.GET('/api/hosts'));
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   });
 </script>

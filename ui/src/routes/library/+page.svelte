@@ -6,7 +6,7 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import Search from '@lucide/svelte/icons/search';
   import Download from '@lucide/svelte/icons/download';
-  import { Problem, type Schemas } from '$lib/api/client';
+  import { said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import { importFiles, previewFiles } from '$lib/kit/importing';
@@ -35,7 +35,7 @@
     try {
       await work();
     } catch (e) {
-      refused = { title, message: e instanceof Problem ? e.message : String(e) };
+      refused = { title, message: said(e) };
     }
   }
 

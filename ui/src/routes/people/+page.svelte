@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { toast } from 'svelte-sonner';
   import Copy from '@lucide/svelte/icons/copy';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import BuildKeys from '$lib/account/BuildKeys.svelte';
   import ChangePassword from '$lib/account/ChangePassword.svelte';
@@ -34,7 +34,7 @@
     try {
       await work();
     } catch (e) {
-      message = e instanceof Problem ? e.message : String(e);
+      message = said(e);
     }
   }
 

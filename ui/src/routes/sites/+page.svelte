@@ -4,7 +4,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import AlikeRow from '$lib/site/AlikeRow.svelte';
@@ -36,7 +36,7 @@
         themes.map(async (theme) => ({ theme, groups: await ask(() => api.GET('/api/strays', { params: { query: { theme } } })) }))
       );
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   }
 
@@ -66,7 +66,7 @@
     try {
       await store(() => api.DELETE('/api/sites/{site}/away', { params: { path: { site } } }));
     } catch (e) {
-      toast.error('Not brought back.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Not brought back.', { description: said(e) });
     }
     await read();
   }
@@ -80,7 +80,7 @@
       const entries = await work();
       toast.success(words, { action: { label: 'Undo', onClick: () => void takeBack(entries) } });
     } catch (e) {
-      refused = e instanceof Problem ? e.message : String(e);
+      refused = said(e);
       toast.error('Nothing was changed.', { description: refused });
     }
     await read();
@@ -91,7 +91,7 @@
     try {
       await store(() => api.POST('/api/strays/take-back', { body: { entries } }));
     } catch (e) {
-      toast.error('Not all of it was taken back.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Not all of it was taken back.', { description: said(e) });
     }
     await read();
   }

@@ -2,7 +2,7 @@
   import { onDestroy, onMount } from 'svelte';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
-  import { api, Problem } from '$lib/api/client';
+  import { api, said } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import OwnFaces from '$lib/font/OwnFaces.svelte';
   import Bays from '$lib/site/Bays.svelte';
@@ -41,7 +41,7 @@
       const place = page.url.searchParams.get('place');
       if (place) loading.aimAt(place);
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   });
 

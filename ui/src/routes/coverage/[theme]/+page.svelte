@@ -2,7 +2,7 @@
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import RoleBars from '$lib/coverage/RoleBars.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
@@ -31,7 +31,7 @@
       taken = wanted ? await ask(() => api.GET('/api/coverage/spots', { params: { query: { theme: id, of: wanted } } })) : null;
       problem = '';
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   }
 

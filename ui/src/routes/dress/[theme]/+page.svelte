@@ -2,7 +2,7 @@
   import { onDestroy, onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { api, Problem } from '$lib/api/client';
+  import { api, said } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import { Dressing } from '$lib/dress/dressing.svelte';
   import OwnTokens from '$lib/dress/OwnTokens.svelte';
@@ -35,7 +35,7 @@
       await fresh.read();
       dressing = fresh;
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   });
 

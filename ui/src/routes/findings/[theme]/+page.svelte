@@ -2,7 +2,7 @@
   import { toast } from 'svelte-sonner';
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import FindingCard from '$lib/finding/FindingCard.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
   import { counted } from '$lib/ui/words';
@@ -23,8 +23,6 @@
   let weight = $state('');
   let kind = $state('');
   let place = $state<string | null>(null);
-
-  const said = (e: unknown) => (e instanceof Problem ? e.message : String(e));
 
   $effect(() => {
     void read(theme);

@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import Download from '@lucide/svelte/icons/download';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import { session } from '$lib/account/session.svelte';
   import KitChoices from '$lib/kit/KitChoices.svelte';
   import KitText from '$lib/kit/KitText.svelte';
@@ -58,7 +58,7 @@
       await read();
       await open('theme.css');
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   });
 
@@ -87,7 +87,7 @@
       await open(kit?.files.some((f) => f.name === shown) ? shown : 'theme.css');
       problem = '';
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   }
 
@@ -132,8 +132,8 @@
           >
         </p>
         {#if problem}<p class="mb-3 border-l-2 border-must pl-3" role="alert">{problem}</p>{/if}
-        {#each kit.leftOut as said (said)}
-          <p class="mb-3 border-l-2 border-should pl-3"><span class="font-semibold">Stays out:</span> {said}</p>
+        {#each kit.leftOut as reason (reason)}
+          <p class="mb-3 border-l-2 border-should pl-3"><span class="font-semibold">Stays out:</span> {reason}</p>
         {/each}
         <input class="field mb-2 w-full" type="search" placeholder="Find a file" aria-label="Find a file" bind:value={search} />
         <div class="caption grid grid-cols-[minmax(0,1fr)_4.5rem_4.5rem] border-b border-line pb-1">

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
-  import { Problem, type Schemas } from '$lib/api/client';
+  import { said, type Schemas } from '$lib/api/client';
   import BeforeAfter from '$lib/release/BeforeAfter.svelte';
   import ChangeCard from '$lib/release/ChangeCard.svelte';
   import ChangeList from '$lib/release/ChangeList.svelte';
@@ -36,7 +36,7 @@
       releases = fresh;
       problem = '';
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   }
 

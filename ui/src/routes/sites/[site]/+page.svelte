@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, store, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
@@ -60,7 +60,7 @@
       modifiers = await modifiersOf(found.themeId);
       site = found;
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   }
 
@@ -87,7 +87,7 @@
       await read();
       return '';
     } catch (e) {
-      const message = e instanceof Problem ? e.message : String(e);
+      const message = said(e);
       toast.error('Nothing was changed.', { description: message });
       await read();
       return message;
@@ -119,7 +119,7 @@
       await goto(`/sites/${made.slug}`);
       await read();
     } catch (e) {
-      toast.error('Not copied.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Not copied.', { description: said(e) });
     }
   }
 
@@ -128,7 +128,7 @@
       await store(() => api.PUT('/api/sites/{site}/away', { params: path }));
       await goto('/sites');
     } catch (e) {
-      toast.error('Not put away.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Not put away.', { description: said(e) });
     }
   }
 
@@ -137,7 +137,7 @@
       await store(() => api.DELETE('/api/sites/{site}', { params: { ...path, query: { name: leaving } } }));
       await goto('/sites');
     } catch (e) {
-      toast.error('Not deleted.', { description: e instanceof Problem ? e.message : String(e) });
+      toast.error('Not deleted.', { description: said(e) });
     }
   }
 

@@ -3,7 +3,7 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
-  import { api, ask, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, said, type Schemas } from '$lib/api/client';
   import OwnFaces from '$lib/font/OwnFaces.svelte';
   import { dress } from '$lib/type/dress';
 
@@ -34,7 +34,7 @@
         ask(() => api.GET('/api/fonts'))
       ]);
     } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+      problem = said(e);
     }
   });
 
@@ -71,7 +71,7 @@
             <th class="pt-2 text-left font-semibold" scope="row"
               >{one.role}
               <span class="font-normal text-muted">{one.familyName.split(',')[0]?.replaceAll('"', '')}</span>
-              {#each Object.values(one.manner) as said, i (i)}<span class="value ml-2 text-xs">{said}</span>{/each}
+              {#each Object.values(one.manner) as member, i (i)}<span class="value ml-2 text-xs">{member}</span>{/each}
             </th>
             {#each one.sizes as size (size.viewport)}<td class="value pt-2 text-right">{number(size.px)}</td>{/each}
             <td class="value pt-2 text-right">{number(one.lineValue)}</td>

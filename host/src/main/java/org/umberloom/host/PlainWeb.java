@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.net.InetSocketAddress;
 import java.net.URLConnection;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -25,6 +26,8 @@ final class PlainWeb implements AutoCloseable {
             "webp", "image/webp",
             "ico", "image/x-icon",
             "txt", "text/plain; charset=utf-8");
+
+    private static final byte[] NOTHING = "There is nothing at this address.".getBytes(StandardCharsets.UTF_8);
 
     private final Path root;
     private final HttpServer server;
@@ -50,13 +53,13 @@ final class PlainWeb implements AutoCloseable {
             Path live = root.resolve(site).resolve("live");
             Path file = live.resolve(rest.isEmpty() || rest.endsWith("/") ? rest + "index.html" : rest);
             if (site.isEmpty() || site.contains("..") || !file.normalize().startsWith(live)) {
-                send(exchange, 404, "text/plain; charset=utf-8", "There is nothing at this address.".getBytes());
+                send(exchange, 404, TYPES.get("txt"), NOTHING);
             } else if (Files.isRegularFile(file)) {
                 send(exchange, 200, type(file.getFileName().toString()), Files.readAllBytes(file));
             } else {
                 String first = rest.isEmpty() ? pages(live) : "";
                 if (first.isEmpty()) {
-                    send(exchange, 404, "text/plain; charset=utf-8", "There is nothing at this address.".getBytes());
+                    send(exchange, 404, TYPES.get("txt"), NOTHING);
                 } else {
                     exchange.getResponseHeaders().set("Location", "/" + site + "/" + first);
                     exchange.sendResponseHeaders(302, -1);

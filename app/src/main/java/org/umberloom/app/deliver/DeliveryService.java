@@ -4,7 +4,6 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.concurrent.ExecutorService;
@@ -15,7 +14,9 @@ import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.publish.PublishService;
 import org.umberloom.app.site.Site;
+import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Commits;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.core.delivery.Build;
 import org.umberloom.core.delivery.Delivery;
 import org.umberloom.core.delivery.DeliveryPlan;
@@ -84,6 +85,7 @@ class DeliveryService implements PublishService.Elsewhere {
 
     private final DeliveryMapper deliveries;
     private final HostService hosts;
+    private final SiteService sites;
     private final PublishService publishing;
     private final Commits commits;
     private final Clock clock;
@@ -94,9 +96,15 @@ class DeliveryService implements PublishService.Elsewhere {
     });
 
     DeliveryService(
-            DeliveryMapper deliveries, HostService hosts, PublishService publishing, Commits commits, Clock clock) {
+            DeliveryMapper deliveries,
+            HostService hosts,
+            SiteService sites,
+            PublishService publishing,
+            Commits commits,
+            Clock clock) {
         this.deliveries = deliveries;
         this.hosts = hosts;
+        this.sites = sites;
         this.publishing = publishing;
         this.commits = commits;
         this.clock = clock;
@@ -113,7 +121,7 @@ class DeliveryService implements PublishService.Elsewhere {
     }
 
     SiteDelivery of(String slug) {
-        Site site = hosts.site(slug);
+        Site site = sites.get(slug);
         List<DeliveryView> before =
                 deliveries.all(site.id()).stream().map(this::view).toList();
         return hosts.place(site.id())
@@ -148,13 +156,13 @@ class DeliveryService implements PublishService.Elsewhere {
 
     /** @param place the site’s folder there; empty for one with its own name */
     SiteDelivery serve(String slug, long host, String place) {
-        Site site = hosts.site(slug);
+        Site site = sites.get(slug);
         hosts.serve(site, host, place.isBlank() ? slug : place.trim());
         return of(slug);
     }
 
     SiteDelivery takeOff(String slug) {
-        hosts.takeOff(hosts.site(slug));
+        hosts.takeOff(sites.get(slug));
         return of(slug);
     }
 
@@ -164,10 +172,14 @@ class DeliveryService implements PublishService.Elsewhere {
                         "“" + site.name() + "” has no host yet. Choose one first. Nothing was sent."));
     }
 
+    private Build build(String slug, int number) {
+        return new Build(number, publishing.files(slug, number));
+    }
+
     /** What a delivery would do; the host is only looked at. @throws HostFault when it is away */
     PlanView plan(String slug, int number) {
-        HostMapper.PlaceRow place = place(hosts.site(slug));
-        Build build = new Build(number, publishing.files(slug, number));
+        HostMapper.PlaceRow place = place(sites.get(slug));
+        Build build = build(slug, number);
         DeliveryPlan plan = hosts.at(hosts.get(place.hostId()), place.place(), files -> DeliveryPlan.of(files, build));
         return new PlanView(
                 plan.folder(),
@@ -183,10 +195,10 @@ class DeliveryService implements PublishService.Elsewhere {
 
     /** Begins one; it goes on by itself. @throws IllegalArgumentException while another goes on */
     SiteDelivery start(String slug, int number, Account by) {
-        Site site = hosts.site(slug);
+        Site site = sites.get(slug);
         HostMapper.PlaceRow place = place(site);
         HostMapper.HostRow host = hosts.get(place.hostId());
-        Build build = new Build(number, publishing.files(slug, number));
+        Build build = build(slug, number);
         long id = commits.store(() -> {
             deliveries.lock(site.id()).orElseThrow();
             if (deliveries.going(site.id(), now().minus(LONGEST_SILENCE)) > 0)
@@ -203,7 +215,7 @@ class DeliveryService implements PublishService.Elsewhere {
 
     /** Asks the one that goes on to stop. @throws NoSuchElementException when that one does not go on */
     SiteDelivery stop(String slug, long id) {
-        if (deliveries.askToStop(hosts.site(slug).id(), id) == 0)
+        if (deliveries.askToStop(sites.get(slug).id(), id) == 0)
             throw new NoSuchElementException("That delivery does not go on any more.");
         return of(slug);
     }
@@ -275,6 +287,6 @@ class DeliveryService implements PublishService.Elsewhere {
     }
 
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

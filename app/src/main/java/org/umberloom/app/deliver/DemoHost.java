@@ -55,7 +55,7 @@ class DemoHost implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         Matcher at = DOOR.matcher(door);
         if (!at.matches()) return;
-        HostService.HostWanted wanted = new HostService.HostWanted(
+        HostWanted wanted = new HostWanted(
                 NAME,
                 "sftp",
                 at.group(2),

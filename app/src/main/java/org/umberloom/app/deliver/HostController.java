@@ -20,24 +20,6 @@ import org.umberloom.app.account.AccountService;
 @RestController
 @RequestMapping("/api/hosts")
 class HostController {
-    record HostForm(
-            @NotBlank @Size(max = 120) String name,
-            @NotBlank @Size(max = 10) String kind,
-            @NotNull @Size(max = 255) String address,
-            @NotNull Integer port,
-            @NotNull @Size(max = 120) String account,
-            @NotNull @Size(max = 400) String folder,
-            @NotNull @Size(max = 400) String web,
-            @NotNull @Size(max = 10) String signsIn,
-            @NotNull @Size(max = 400) String password,
-            @NotNull @Size(max = 12_000) String key,
-            @NotNull @Size(max = 100) String pinned) {
-        HostService.HostWanted wanted() {
-            return new HostService.HostWanted(
-                    name, kind, address, port, account, folder, web, signsIn, password, key, pinned);
-        }
-    }
-
     record HostAt(@NotBlank @Size(max = 255) String address, @NotNull Integer port) {}
 
     /** @param fingerprint of the key that it shows: SHA256:… */
@@ -63,13 +45,13 @@ class HostController {
     }
 
     @PostMapping
-    HostService.Hosts add(@Valid @RequestBody HostForm form, Principal principal) {
-        return hosts.add(form.wanted(), accounts.get(principal.getName()));
+    HostService.Hosts add(@Valid @RequestBody HostWanted wanted, Principal principal) {
+        return hosts.add(wanted, accounts.get(principal.getName()));
     }
 
     @PutMapping("/{id}")
-    HostService.Hosts change(@PathVariable long id, @Valid @RequestBody HostForm form) {
-        return hosts.change(id, form.wanted());
+    HostService.Hosts change(@PathVariable long id, @Valid @RequestBody HostWanted wanted) {
+        return hosts.change(id, wanted);
     }
 
     @DeleteMapping("/{id}")

@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -42,7 +41,6 @@ interface HostMapper {
                     + "account_id, made_at) values (#{host.name}, #{host.kind}, #{host.address}, #{host.port}, #{host.account}, "
                     + "#{host.folder}, #{host.web}, #{host.pinned}, #{host.signsIn}, #{host.salt}, #{host.secret}, #{host.publicKey}, "
                     + "#{by}, #{at})")
-    @Options(useGeneratedKeys = false)
     void add(@Param("host") HostRow host, @Param("by") long by, @Param("at") LocalDateTime at);
 
     @Update(

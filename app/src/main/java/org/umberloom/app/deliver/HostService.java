@@ -11,7 +11,6 @@ import java.security.KeyPairGenerator;
 import java.security.spec.ECGenParameterSpec;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -27,7 +26,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.site.Site;
-import org.umberloom.app.site.SiteService;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.core.delivery.HostFault;
 import org.umberloom.core.delivery.HostFiles;
 import org.umberloom.core.token.Names;
@@ -73,25 +72,6 @@ class HostService {
     record Hosts(List<HostView> hosts, List<String> folders, boolean secrets) {}
 
     /**
-     * @param signsIn  password or key
-     * @param password empty where it stays as it is
-     * @param key      a private key as text; empty where it stays, or is to be made here
-     * @param pinned   the fingerprint that the host showed and somebody confirmed
-     */
-    record HostWanted(
-            String name,
-            String kind,
-            String address,
-            int port,
-            String account,
-            String folder,
-            String web,
-            String signsIn,
-            String password,
-            String key,
-            String pinned) {}
-
-    /**
      * A step that was tried.
      *
      * @param stops whether nothing can be delivered where it does not work
@@ -100,19 +80,12 @@ class HostService {
     record Trial(String step, boolean works, boolean stops, String said) {}
 
     private final HostMapper hosts;
-    private final SiteService sites;
     private final Secrets secrets;
     private final Clock clock;
     private final List<Path> folders;
 
-    HostService(
-            HostMapper hosts,
-            SiteService sites,
-            Secrets secrets,
-            Clock clock,
-            @Value("${umberloom.folders}") String folders) {
+    HostService(HostMapper hosts, Secrets secrets, Clock clock, @Value("${umberloom.folders}") String folders) {
         this.hosts = hosts;
-        this.sites = sites;
         this.secrets = secrets;
         this.clock = clock;
         this.folders = Arrays.stream(folders.split(","))
@@ -374,12 +347,7 @@ class HostService {
         return steps;
     }
 
-    /** The site by its name. */
-    Site site(String slug) {
-        return sites.get(slug);
-    }
-
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

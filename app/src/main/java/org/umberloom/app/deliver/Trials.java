@@ -1,7 +1,6 @@
 package org.umberloom.app.deliver;
 
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import org.umberloom.core.delivery.HostFault;
@@ -23,7 +22,7 @@ final class Trials {
                 files.folder("b");
                 files.write("a/file", ONE);
                 files.write("b/file", OTHER);
-                return is(files, "a/file", ONE) && is(files, "b/file", OTHER);
+                return files.holds("a/file", ONE) && files.holds("b/file", OTHER);
             });
             if (goesOn && !step(steps, LINKS, () -> files.link("a/file", "c"))) {
                 steps.set(
@@ -37,10 +36,10 @@ final class Trials {
             if (goesOn)
                 step(steps, "What readers see can be switched in one step", () -> {
                     files.point("live", "a");
-                    if (!is(files, "live/file", ONE)) return false;
+                    if (!files.holds("live/file", ONE)) return false;
                     files.point("next", "b");
                     files.rename("next", "live");
-                    return is(files, "live/file", OTHER);
+                    return files.holds("live/file", OTHER);
                 });
         } finally {
             step(steps, "What was tried is removed again", () -> {
@@ -48,10 +47,6 @@ final class Trials {
                 return files.list("").isEmpty();
             });
         }
-    }
-
-    private static boolean is(HostFiles files, String path, byte[] content) {
-        return files.read(path).filter(found -> Arrays.equals(found, content)).isPresent();
     }
 
     private static boolean step(List<HostService.Trial> steps, String words, BooleanSupplier tried) {

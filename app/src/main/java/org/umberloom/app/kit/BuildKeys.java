@@ -4,12 +4,12 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.Base64;
 import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 
@@ -94,6 +94,6 @@ class BuildKeys {
     }
 
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

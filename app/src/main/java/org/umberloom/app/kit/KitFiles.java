@@ -39,7 +39,6 @@ import org.umberloom.core.theme.ThemeDocument;
 /** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
 @Component
 public class KitFiles {
-    private static final String STYLESHEET = ThemeKit.STYLESHEET;
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
     private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt", "scss", "js", "ts", "gpl");
@@ -91,7 +90,6 @@ public class KitFiles {
     }
 
     Map<String, byte[]> of(ThemeDocument theme, List<Site> shown, Parts parts) {
-        Map<String, byte[]> files = new LinkedHashMap<>();
         Map<String, byte[]> beside = new LinkedHashMap<>();
         Map<String, Document> pages = new LinkedHashMap<>();
         StringBuilder licenses = new StringBuilder(ThemeKit.LICENSES_BEGIN);
@@ -113,33 +111,25 @@ public class KitFiles {
                         + shown.stream().map(site -> sites.document(site).css()).collect(Collectors.joining()));
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = parts.tokens() ? ThemeJson.writeFiles(theme) : Map.of();
-        files.put(
-                KitManifest.FILE,
-                bytes(new KitManifest(
-                                theme.name(),
-                                parts.tokens() ? themeFiles.keySet().iterator().next() : "",
-                                STYLESHEET,
-                                List.copyOf(pages.keySet()),
-                                families.stream()
-                                        .flatMap(family -> family.files().stream()
-                                                .filter(need::of)
-                                                .map(part -> new KitManifest.Font(
-                                                        family.name(), FONTS + part.file(), family.license())))
-                                        .toList(),
-                                pictures.stream()
-                                        .map(picture -> new KitManifest.Picture(
-                                                Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
-                                        .toList())
-                        .write()));
-        files.put(
-                STYLESHEET,
-                bytes(Stylesheet.compile(
-                                worn,
-                                usage,
-                                parts.fonts() ? fonts.usedBy(worn, FONTS, need::of) : List.of(),
-                                grounds.of(theme))
-                        + one.map(site -> Stylesheet.own(site.css())).orElse("")));
-        themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
+        KitManifest manifest = new KitManifest(
+                theme.name(),
+                parts.tokens() ? themeFiles.keySet().iterator().next() : "",
+                ThemeKit.STYLESHEET,
+                List.copyOf(pages.keySet()),
+                families.stream()
+                        .flatMap(family -> family.files().stream()
+                                .filter(need::of)
+                                .map(part ->
+                                        new KitManifest.Font(family.name(), FONTS + part.file(), family.license())))
+                        .toList(),
+                pictures.stream()
+                        .map(picture ->
+                                new KitManifest.Picture(Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
+                        .toList());
+        String stylesheet = Stylesheet.compile(
+                        worn, usage, parts.fonts() ? fonts.usedBy(worn, FONTS, need::of) : List.of(), grounds.of(theme))
+                + one.map(site -> Stylesheet.own(site.css())).orElse("");
+        Map<String, byte[]> files = new LinkedHashMap<>();
         FirstView first = new FirstView(worn, catalog, need);
         pages.forEach((name, page) -> {
             if (parts.fonts())
@@ -173,9 +163,14 @@ public class KitFiles {
         leftOut(worn, shown)
                 .forEach(said ->
                         licenses.append("Not in this kit: ").append(said).append("\n"));
-        files.put(ThemeKit.LICENSES, bytes(licenses.toString()));
-        files.putAll(ThemeKit.forms(theme, parts.forms()));
-        return KitManifest.sealed(files, parts.release());
+        return ThemeKit.of(
+                manifest,
+                stylesheet,
+                themeFiles,
+                files,
+                licenses.toString(),
+                ThemeKit.forms(theme, parts.forms()),
+                parts.release());
     }
 
     private Optional<SiteDocument> alone(List<Site> shown) {
@@ -222,7 +217,7 @@ public class KitFiles {
         Set<String> placeholders = pictures.placeholders(site.id());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
-            document.select("link[rel=stylesheet]").attr("href", "../../" + STYLESHEET);
+            document.select("link[rel=stylesheet]").attr("href", "../../" + ThemeKit.STYLESHEET);
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
             head.ifPresent(one ->

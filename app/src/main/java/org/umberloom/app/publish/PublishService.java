@@ -3,7 +3,6 @@ package org.umberloom.app.publish;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
@@ -22,6 +21,7 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteDrafts;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Commits;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.token.Fingerprint;
 
@@ -225,6 +225,6 @@ public class PublishService {
     }
 
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

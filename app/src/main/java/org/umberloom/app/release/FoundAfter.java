@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.asset.FontShelf;
-import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.finding.AllFindings;
@@ -63,8 +62,7 @@ class FoundAfter {
                 .filter(one -> one.id() == rollout)
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("The theme has no such roll-out."));
-        Map<String, ThemeDocument> known = new HashMap<>();
-        ThemeDocument after = states.of(theme, view.release()).theme();
+        Looking looking = new Looking(theme);
         List<StageFound> found = new ArrayList<>();
         int left = MOST_SITES;
         for (StandingService.StageView stage : view.stages()) {
@@ -75,29 +73,24 @@ class FoundAfter {
             found.add(new StageFound(
                     stage.position(),
                     looked.stream()
-                            .map(member -> of(
-                                    member,
-                                    after,
-                                    member.was().isEmpty()
-                                            ? null
-                                            : known.computeIfAbsent(member.was(), name -> states.of(theme, name)
-                                                    .theme())))
+                            .map(member -> of(member, view.release(), looking))
                             .toList(),
                     stage.sites().size() - looked.size()));
         }
         return found;
     }
 
-    /** @param before none for a site that stood on nothing: then only what is heaviest is told */
-    private SiteFound of(StandingService.MemberView member, ThemeDocument after, ThemeDocument before) {
-        Site site = sites.get(member.slug());
-        Map<Place.InScope, Group> written = sites.document(site).written();
-        Map<String, Finding> now = findings(after, written);
-        Map<String, Finding> then = before == null ? Map.of() : findings(before, written);
+    /** A site that stood on nothing has nothing to compare with: then only what is heaviest is told. */
+    private SiteFound of(StandingService.MemberView member, String release, Looking looking) {
+        Map<Place.InScope, Group> written =
+                sites.document(sites.get(member.slug())).written();
+        boolean compared = !member.was().isEmpty();
+        Map<String, Finding> now = looking.at(release, written);
+        Map<String, Finding> then = compared ? looking.at(member.was(), written) : Map.of();
         List<Finding> fresh = now.entrySet().stream()
                 .filter(entry -> !then.containsKey(entry.getKey()))
                 .map(Map.Entry::getValue)
-                .filter(finding -> before != null || finding.weight() == Finding.Weight.MUST)
+                .filter(finding -> compared || finding.weight() == Finding.Weight.MUST)
                 .sorted(Comparator.comparing(Finding::weight))
                 .toList();
         return new SiteFound(
@@ -116,11 +109,34 @@ class FoundAfter {
                         .count());
     }
 
-    /** By what they say; the same in several combinations is one. */
-    private Map<String, Finding> findings(ThemeDocument theme, Map<Place.InScope, Group> written) {
-        Map<String, Finding> found = new LinkedHashMap<>();
-        for (Finding finding : AllFindings.everywhere(worn.of(theme, written), fonts.atHand(), MOST_COMBINATIONS))
-            found.putIfAbsent(finding.code() + '\n' + finding.path() + '\n' + finding.message(), finding);
-        return found;
+    /** What is found in releases as sites wear them; sites that write the same are looked at once. */
+    private final class Looking {
+        private record Seen(String release, Map<Place.InScope, Group> written) {}
+
+        private final long theme;
+        private final Map<String, ThemeDocument> releases = new HashMap<>();
+        private final Map<Seen, Map<String, Finding>> found = new HashMap<>();
+
+        Looking(long theme) {
+            this.theme = theme;
+        }
+
+        Map<String, Finding> at(String release, Map<Place.InScope, Group> written) {
+            return found.computeIfAbsent(
+                    new Seen(release, written),
+                    seen -> findings(
+                            releases.computeIfAbsent(
+                                    release, name -> states.of(theme, name).theme()),
+                            written));
+        }
+
+        /** By what they say; the same in several combinations is one. */
+        private Map<String, Finding> findings(ThemeDocument document, Map<Place.InScope, Group> written) {
+            Map<String, Finding> all = new LinkedHashMap<>();
+            for (Finding finding :
+                    AllFindings.everywhere(worn.of(document, written), fonts.atHand(), MOST_COMBINATIONS))
+                all.putIfAbsent(finding.code() + '\n' + finding.path() + '\n' + finding.message(), finding);
+            return all;
+        }
     }
 }

@@ -3,8 +3,6 @@ package org.umberloom.app.release;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
-import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -20,6 +18,7 @@ import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.ThemeViews;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.change.Changes;
 import org.umberloom.core.change.Reason;
@@ -270,7 +269,7 @@ public class ReleaseService {
                         said,
                         heavy.isEmpty() ? "" : why,
                         by.id(),
-                        LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS));
+                        ApplicationClock.now(clock));
                 releases.add(row);
                 events.publishEvent(new Released(theme, row.id(), asked, by.id()));
                 return row.id();

@@ -2,7 +2,6 @@ package org.umberloom.app.release;
 
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -18,6 +17,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.change.ReleaseNumber;
 import org.umberloom.core.change.Step;
@@ -368,6 +368,6 @@ public class StandingService {
     }
 
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

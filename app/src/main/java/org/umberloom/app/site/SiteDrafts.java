@@ -4,7 +4,6 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.LogLabel;
+import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.site.SiteDocument;
@@ -301,6 +301,6 @@ public class SiteDrafts {
     }
 
     private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+        return ApplicationClock.now(clock);
     }
 }

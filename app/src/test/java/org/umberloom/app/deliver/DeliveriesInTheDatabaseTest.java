@@ -65,7 +65,6 @@ class DeliveriesInTheDatabaseTest {
     private HostService hostService(String key) {
         return new HostService(
                 database.bean(HostMapper.class),
-                sites,
                 new Secrets(key),
                 Clock.systemUTC(),
                 folder.resolve("here").toString());
@@ -100,6 +99,7 @@ class DeliveriesInTheDatabaseTest {
         deliveries = new DeliveryService(
                 database.bean(DeliveryMapper.class),
                 hosts,
+                sites,
                 publishing,
                 new Commits(database.bean(TransactionOperations.class)),
                 Clock.systemUTC());
@@ -129,9 +129,9 @@ class DeliveriesInTheDatabaseTest {
         return sql.queryForObject("select max(id) from " + table, Long.class);
     }
 
-    private HostService.HostWanted wanted(String signsIn, String secret) {
+    private HostWanted wanted(String signsIn, String secret) {
         boolean byKey = signsIn.equals("key");
-        return new HostService.HostWanted(
+        return new HostWanted(
                 "Harbour " + slug,
                 "sftp",
                 "127.0.0.1",
@@ -145,7 +145,7 @@ class DeliveriesInTheDatabaseTest {
                 simulated.fingerprint());
     }
 
-    private HostService.HostView added(HostService.HostWanted wanted) {
+    private HostService.HostView added(HostWanted wanted) {
         return hosts.add(wanted, lead).hosts().stream()
                 .filter(one -> one.name().equals(wanted.name()))
                 .findFirst()
@@ -255,7 +255,7 @@ class DeliveriesInTheDatabaseTest {
 
     @Test
     void onlyFoldersThatTheInstallationAllowsAreOnes() throws Exception {
-        HostService.HostWanted inside = new HostService.HostWanted(
+        HostWanted inside = new HostWanted(
                 "Folder " + slug, "folder", "", 0, "", folder.resolve("here").toString(), "", "", "", "", "");
         HostService.HostView host = added(inside);
         assertThat(hosts.tried(host.id())).allMatch(HostService.Trial::works);
@@ -265,8 +265,7 @@ class DeliveriesInTheDatabaseTest {
                 folder.resolve("here/../served").toString(),
                 folder.resolve("here/out").toString()))
             assertThatThrownBy(() -> hosts.change(
-                            host.id(),
-                            new HostService.HostWanted("F", "folder", "", 0, "", outside, "", "", "", "", "")))
+                            host.id(), new HostWanted("F", "folder", "", 0, "", outside, "", "", "", "", "")))
                     .as(outside)
                     .isInstanceOf(IllegalArgumentException.class)
                     .hasMessageContaining("Nothing was changed");

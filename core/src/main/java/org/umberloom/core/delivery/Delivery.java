@@ -1,6 +1,5 @@
 package org.umberloom.core.delivery;
 
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -71,10 +70,8 @@ public final class Delivery {
             host.point(NEXT, DeliveryPlan.BUILDS + "/" + plan.folder());
             host.rename(NEXT, DeliveryPlan.LIVE);
         }
-        byte[] manifest = build.files().get(KitManifest.FILE);
-        if (!host.read(DeliveryPlan.LIVE + "/" + KitManifest.FILE)
-                .filter(content -> Arrays.equals(content, manifest))
-                .isPresent())
+        if (!host.holds(
+                DeliveryPlan.LIVE + "/" + KitManifest.FILE, build.files().get(KitManifest.FILE)))
             throw new HostFault("It was switched, but the host shows another build as live. Look at the folder there.");
         watch.there(build.files().size(), build.bytes());
         return clear(plan);
@@ -104,7 +101,7 @@ public final class Delivery {
             go();
             String path = DeliveryPlan.path(part, file.getKey());
             byte[] content = file.getValue();
-            if (!(begun && is(path, content))) {
+            if (!(begun && host.holds(path, content))) {
                 String folder = path.substring(0, path.lastIndexOf('/'));
                 if (folders.add(folder)) host.folder(folder);
                 if (begun) host.remove(path);
@@ -119,7 +116,7 @@ public final class Delivery {
 
     private boolean linked(String existing, String path, byte[] content) {
         if (existing == null || !host.link(existing, path)) return false;
-        if (is(path, content)) return true;
+        if (host.holds(path, content)) return true;
         // The one that it was taken from is not what its manifest says.
         host.remove(path);
         return false;
@@ -127,13 +124,9 @@ public final class Delivery {
 
     private void write(String path, byte[] content) {
         host.write(path, content);
-        if (!is(path, content))
+        if (!host.holds(path, content))
             throw new HostFault(
                     "“" + path + "” came back from the host otherwise than it was sent. Nothing was switched.");
-    }
-
-    private boolean is(String path, byte[] content) {
-        return host.read(path).filter(found -> Arrays.equals(found, content)).isPresent();
     }
 
     private void go() {

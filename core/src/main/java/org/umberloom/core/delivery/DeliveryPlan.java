@@ -1,10 +1,12 @@
 package org.umberloom.core.delivery;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.token.Fingerprint;
 
@@ -91,9 +93,8 @@ public record DeliveryPlan(
     }
 
     static boolean isWhole(HostFiles host, String folder, Build build) {
-        return build.files().entrySet().stream().allMatch(file -> host.read(path(folder, file.getKey()))
-                .filter(content -> java.util.Arrays.equals(content, file.getValue()))
-                .isPresent());
+        return build.files().entrySet().stream()
+                .allMatch(file -> host.holds(path(folder, file.getKey()), file.getValue()));
     }
 
     /** What a build there says of its files; none where its manifest cannot be read. */
@@ -107,14 +108,14 @@ public record DeliveryPlan(
     private static List<String> remove(List<String> standing, String folder, Optional<String> live) {
         List<String> others = standing.stream()
                 .filter(name -> !name.equals(folder) && !live.equals(Optional.of(name)))
-                .sorted(java.util.Comparator.comparingInt(DeliveryPlan::number).reversed())
+                .sorted(Comparator.comparingInt(DeliveryPlan::number).reversed())
                 .toList();
         int kept = KEPT - 1 - (live.isPresent() && !live.get().equals(folder) ? 1 : 0);
         return others.size() <= kept ? List.of() : others.subList(kept, others.size());
     }
 
     private static int number(String folder) {
-        java.util.regex.Matcher matcher = Build.FOLDER.matcher(folder);
+        Matcher matcher = Build.FOLDER.matcher(folder);
         if (!matcher.matches()) throw new IllegalArgumentException(folder);
         return matcher.group(1).length() > 9 ? Integer.MAX_VALUE : Integer.parseInt(matcher.group(1));
     }

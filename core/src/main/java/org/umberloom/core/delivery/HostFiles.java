@@ -1,5 +1,6 @@
 package org.umberloom.core.delivery;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -14,6 +15,11 @@ public interface HostFiles {
 
     /** A file's content, through links; empty where there is none. */
     Optional<byte[]> read(String path);
+
+    /** Whether a file is there and has exactly that content. */
+    default boolean holds(String path, byte[] content) {
+        return read(path).filter(found -> Arrays.equals(found, content)).isPresent();
+    }
 
     /** Makes a folder with those above it; does nothing where it is there. */
     void folder(String path);

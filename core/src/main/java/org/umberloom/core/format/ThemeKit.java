@@ -9,10 +9,10 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.theme.ThemeDocument;
 
-/** The kit of a theme alone: manifest, token files, style sheet and forms, without pages, fonts and pictures. */
+/** Kits from their parts; and that of a theme alone, without pages, fonts and pictures. */
 public final class ThemeKit {
     public static final String STYLESHEET = "theme.css";
-    public static final String LICENSES = "LICENSES.txt";
+    private static final String LICENSES = "LICENSES.txt";
     /** How the list of licenses begins. */
     public static final String LICENSES_BEGIN = "Licenses of what is in this kit\n\n";
 
@@ -26,22 +26,40 @@ public final class ThemeKit {
      * @param release that it is made of; empty for a draft
      */
     public static Map<String, byte[]> of(ThemeDocument theme, List<Form> forms, String release) {
-        Map<String, String> themeFiles = ThemeJson.writeFiles(theme);
+        Map<String, String> tokens = ThemeJson.writeFiles(theme);
+        return of(
+                new KitManifest(
+                        theme.name(), tokens.keySet().iterator().next(), STYLESHEET, List.of(), List.of(), List.of()),
+                Stylesheet.compile(theme, Usage.ALL, List.of()),
+                tokens,
+                Map.of(),
+                LICENSES_BEGIN,
+                forms(theme, forms),
+                release);
+    }
+
+    /**
+     * Any kit, its files in the order in which all kits have them.
+     *
+     * @param tokens the token files; none where it is pages alone
+     * @param beside pages, pictures and fonts by their names
+     * @param forms  by their names in a kit
+     */
+    public static Map<String, byte[]> of(
+            KitManifest manifest,
+            String stylesheet,
+            Map<String, String> tokens,
+            Map<String, byte[]> beside,
+            String licenses,
+            Map<String, byte[]> forms,
+            String release) {
         Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put(
-                KitManifest.FILE,
-                bytes(new KitManifest(
-                                theme.name(),
-                                themeFiles.keySet().iterator().next(),
-                                STYLESHEET,
-                                List.of(),
-                                List.of(),
-                                List.of())
-                        .write()));
-        files.put(STYLESHEET, bytes(Stylesheet.compile(theme, Usage.ALL, List.of())));
-        themeFiles.forEach((name, text) -> files.put(name, bytes(text)));
-        files.put(LICENSES, bytes(LICENSES_BEGIN));
-        files.putAll(forms(theme, forms));
+        files.put(KitManifest.FILE, bytes(manifest.write()));
+        files.put(STYLESHEET, bytes(stylesheet));
+        tokens.forEach((name, text) -> files.put(name, bytes(text)));
+        files.putAll(beside);
+        files.put(LICENSES, bytes(licenses));
+        files.putAll(forms);
         return KitManifest.sealed(files, release);
     }
 
