@@ -52,7 +52,8 @@
   function measure() {
     const doc = frame?.contentDocument;
     if (!doc?.body) return;
-    height = Math.max(200, Math.min(1400, Math.ceil(doc.body.getBoundingClientRect().height)));
+    // What is held stays under the pointer: the sheet keeps its size meanwhile.
+    if (!held && !pull.path) height = Math.max(200, Math.min(1400, Math.ceil(doc.body.getBoundingClientRect().height)));
     boxes = regions
       .flatMap((part) => {
         const box = boxOf(doc, part.region);

@@ -29,12 +29,23 @@ export class Pages {
     }
   }
 
+  /** On the pages that are looked at: those in the bays, and a picture that the pointer is on. */
   try(live: Live) {
-    for (const page of this.#all.keys()) page.try(live);
+    for (const page of this.#lookedAt()) page.try(live);
   }
 
   settle() {
-    for (const page of this.#all.keys()) page.settle();
+    for (const page of this.#lookedAt()) page.settle();
+  }
+
+  /** On the other pictures, which follow the pages in the bays. @param fixed also on those of something that could be chosen */
+  tryAside(live: Live, fixed: boolean) {
+    const lookedAt = this.#lookedAt();
+    for (const page of this.#all.keys()) if (!lookedAt.includes(page) && (fixed || page.fixed.length === 0)) page.try(live);
+  }
+
+  #lookedAt(): LivePage[] {
+    return [...this.#all].filter(([page, bay]) => bay || pointedAt(page)).map(([page]) => page);
   }
 
   complete() {
@@ -43,7 +54,6 @@ export class Pages {
 
   /** As the bays stand beside each other, whichever was loaded first. */
   inBays(): [LivePage, BayState][] {
-    const frame = (page: LivePage) => page.document.defaultView?.frameElement;
     return [...this.#all]
       .filter((one): one is [LivePage, BayState] => one[1] !== undefined)
       .sort(([a], [b]) => {
@@ -63,3 +73,8 @@ export class Pages {
     return this.inBays().reduce((sum, [page]) => sum + page.light(selectors), 0);
   }
 }
+
+const frame = (page: LivePage) => page.document.defaultView?.frameElement;
+
+/** Whether the pointer is on a picture, or on a handle that is laid over it. */
+const pointedAt = (page: LivePage) => frame(page)?.parentElement?.matches(':hover') ?? false;

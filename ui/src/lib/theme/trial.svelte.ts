@@ -144,11 +144,14 @@ export class Trial {
   }
 
   #follow() {
-    if (this.#last) this.shown = this.#laid(this.#last, this.shown!.color.surfaces, this.shown!.findings);
+    if (!this.#last) return;
+    this.#ground.pages.tryAside(this.#last.live, false);
+    this.shown = this.#laid(this.#last, this.shown!.color.surfaces, this.shown!.findings);
   }
 
   /** After the pointer has rested: everything that the edit it rests on would change. */
   async #settle(edit: Edit) {
+    if (this.#last) this.#ground.pages.tryAside(this.#last.live, true);
     this.#ground.pages.complete();
     const turn = this.#turn;
     const probe = await this.#ground.ask(edit, false).catch(() => null);

@@ -17,7 +17,7 @@ import org.umberloom.core.theme.ThemeDocument;
 
 /** A browser in front of the application, as a person would have it. */
 final class Browsing {
-    private static final int BAYS = 4;
+    static final int BAYS = 4;
 
     private Browsing() {}
 

@@ -124,7 +124,13 @@ public final class Main {
         row(report, "characters per line of all text of 29 pages at four widths; goal 200 (ms)", fonts.reading());
     }
 
+    /** All drags, or those that the setting LOOM_BENCH_DRAGS names. */
     private static void pointerToPaint(StringBuilder report, String address) {
+        String named = System.getenv().getOrDefault("LOOM_BENCH_DRAGS", "all");
+        if (!named.equals("all")) {
+            for (String name : named.split(",")) drag(report, address, PointerToPaint.Drag.valueOf(name));
+            return;
+        }
         List<List<Double>> rounds = PointerToPaint.measure(address, PointerToPaint.Drag.HUE, HUE_ROUNDS);
         row(
                 report,
@@ -138,11 +144,14 @@ public final class Main {
                                 round -> at(round.stream().sorted().toList(), 0.95)))
                         .orElseThrow());
         for (PointerToPaint.Drag drag : PointerToPaint.Drag.values())
-            if (drag != PointerToPaint.Drag.HUE)
-                row(
-                        report,
-                        "pointer to paint: " + drag.words() + " (ms)",
-                        PointerToPaint.measure(address, drag, 1).get(0));
+            if (drag != PointerToPaint.Drag.HUE) drag(report, address, drag);
+    }
+
+    private static void drag(StringBuilder report, String address, PointerToPaint.Drag drag) {
+        row(
+                report,
+                "pointer to paint: " + drag.words() + " (ms)",
+                PointerToPaint.measure(address, drag, 1).get(0));
     }
 
     private static void colors(StringBuilder report, Path home)

@@ -126,7 +126,7 @@ final class ManySites {
         place.check();
         page.waitForTimeout(1_000);
         Locator handle = PointerToPaint.numbersHandle(page, "text in px");
-        return PointerToPaint.moves(page, handle, "--width-text", "section p", false);
+        return PointerToPaint.moves(page, handle, "--width-text", "section p", false, 0);
     }
 
     /** One site is brought in, and copied. */

@@ -15,6 +15,8 @@ import org.umberloom.core.contract.Contract;
 final class PointerToPaint {
     private static final int MOVES = 240;
     private static final int WARM_UP = 60;
+    /** How far the pointer is moved to the left and up at the most, in px. */
+    private static final int LEFT = 34;
 
     /**
      * What is dragged.
@@ -39,8 +41,14 @@ final class PointerToPaint {
         WEIGHT("weight of running text", "Type", page -> numbersHandle(page, "text weight"), "--weight-text"),
         RADIUS("corner of cards", "Shape", page -> lengthHandle(page, "part.card.radius"), "--part-card-radius"),
         PADDING("padding of cards", "Shape", page -> lengthHandle(page, "part.card.inset"), "--part-card-inset"),
-        LIGHT("the light of all shadows", "Shape", Drag::light, "--shadow-height-2"),
-        HEADER("height of the header", "Frame", page -> lengthHandle(page, "part.header.air"), "--part-header-air");
+        LIGHT("the light of all shadows", "Shape", Drag::light, "--shadow-card"),
+        HEADER("height of the header", "Frame", page -> lengthHandle(page, "part.header.air"), "--part-header-air") {
+            /** The air cannot be less than none: it is only made more. */
+            @Override
+            int aside() {
+                return LEFT;
+            }
+        };
 
         private final String words;
         private final String tab;
@@ -65,6 +73,11 @@ final class PointerToPaint {
         private static Locator light(Page page) {
             page.getByText("Let one light throw them").click();
             return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The light; left and right"));
+        }
+
+        /** How far from the handle's own place all moves are, in px. */
+        int aside() {
+            return 0;
         }
 
         /** What is dragged, for people. */
@@ -94,7 +107,7 @@ final class PointerToPaint {
                                 AriaRole.TAB,
                                 new Page.GetByRoleOptions().setName(drag.tab).setExact(true))
                         .click();
-                times.add(moves(page, drag.handle.apply(page), drag.property, "html", true));
+                times.add(moves(page, drag.handle.apply(page), drag.property, "html", true, drag.aside()));
             }
             return times;
         }
@@ -107,13 +120,14 @@ final class PointerToPaint {
      * @param property that every move changes
      * @param selector of the element in a page where that is read
      * @param all      whether every bay has to show it, or the first alone
+     * @param aside    how far from the handle's own place all moves are, in px
      */
     @SuppressWarnings("unchecked")
-    static List<Double> moves(Page page, Locator handle, String property, String selector, boolean all) {
+    static List<Double> moves(Page page, Locator handle, String property, String selector, boolean all, int aside) {
         page.evaluate(
                 """
-                ([property, selector, all]) => {
-                  const frames = [...document.querySelectorAll('iframe')].slice(0, all ? undefined : 1);
+                ([property, selector, all, bays]) => {
+                  const frames = [...document.querySelectorAll('iframe')].slice(0, all ? bays : 1);
                   const at = (frame) => frame.contentDocument.querySelector(selector);
                   const read = () => frames.map((frame) => getComputedStyle(at(frame)).getPropertyValue(property));
                   window.samples = [];
@@ -141,7 +155,7 @@ final class PointerToPaint {
                     return mark(...words);
                   };
                 }""",
-                List.of(property, selector, all));
+                List.of(property, selector, all, Browsing.BAYS));
         handle.waitFor();
         BoundingBox box = handle.boundingBox();
         double y = box.y + box.height / 2;
@@ -151,7 +165,7 @@ final class PointerToPaint {
         for (int i = 0; i < MOVES + WARM_UP; i++) {
             // One move is told of twice, when it happens and with the frame; only the first is timed.
             page.evaluate("() => { window.armed = true; }");
-            int by = i % 2 == 0 ? -34 + i % 29 : 6 + i % 23;
+            int by = aside + (i % 2 == 0 ? -LEFT + i % 29 : 6 + i % 23);
             page.mouse().move(center + by, y + by);
             page.waitForFunction(
                     "n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));

@@ -246,6 +246,7 @@ public sealed interface ScaleWish extends Wish {
     }
 
     /**
+     * The light of all shadows. A theme's first takes on the shadows that stood by themselves.
      *
      * @param color as people write it
      */
@@ -261,12 +262,15 @@ public sealed interface ScaleWish extends Wish {
             implements ScaleWish {
         @Override
         public Edit in(Seen seen) {
-            return recipe(
-                    seen,
-                    place,
-                    path,
-                    new Recipe.ShadowSteps(
-                            new Light(angle, reach, softness, strength, CssColor.parse(color), heights)));
+            Light light = new Light(angle, reach, softness, strength, CssColor.parse(color), heights);
+            Edit shining = recipe(seen, place, path, new Recipe.ShadowSteps(light));
+            boolean first = seen.theme().places().stream()
+                    .noneMatch(one -> seen.theme().at(one).find(path).isPresent());
+            List<Edit> taking = first ? FirstLight.taking(seen.theme(), path, light) : List.of();
+            if (taking.isEmpty()) return shining;
+            return new Edit.Batch(
+                    shining.label(),
+                    Stream.concat(Stream.of(shining), taking.stream()).toList());
         }
     }
 

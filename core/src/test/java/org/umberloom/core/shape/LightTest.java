@@ -20,12 +20,16 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DimensionValue;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.ShadowValue;
+import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
+import org.umberloom.core.token.ValueText;
 import org.umberloom.core.wish.ScaleWish;
 
 /** Shadows fall away from their light, and farther, softer and paler from what lies higher. */
@@ -89,6 +93,43 @@ class LightTest {
         assertThat(Recipes.of(read.at(Place.set("base")).group(path).orElseThrow()))
                 .isEqualTo(Optional.of(new Recipe.ShadowSteps(
                         new Light(20, 0.5, 2, 0.3, CssColor.parse("#102030"), List.of(2.0, 6.0)))));
+    }
+
+    @Test
+    void theFirstLightThrowsTheShadowsThatStoodByThemselves() {
+        TokenPath path = TokenPath.of("shadow.height");
+        ThemeDocument theme = Starter.ALL.get(0).theme("T");
+        Place place = Place.set("base");
+        Group shadows = Group.EMPTY
+                .with(TokenPath.of("near"), shadow("0 1px 3px #0003"))
+                .with(TokenPath.of("far"), shadow("0 8px 20px #0003"))
+                .with(TokenPath.of("nothing"), shadow("0 8px 20px #0000"))
+                .with(TokenPath.of("inward"), shadow("inset 0 1px 3px #0003"));
+        theme = new Edit.Put(place, TokenPath.of("own"), shadows, -1)
+                .applyTo(theme)
+                .theme();
+        ScaleWish.Shadows light = new ScaleWish.Shadows(place, path, 0, 0.5, 2, 0.3, "#000", List.of(2.0, 6.0, 16.0));
+        Edit.Applied applied = light.in(new Seen(theme, Resolution.of(theme, theme.defaults())))
+                .applyTo(theme);
+        Group own = applied.theme().at(place).group(TokenPath.of("own")).orElseThrow();
+        assertThat(own.token(TokenPath.of("near")).orElseThrow().value()).isEqualTo(new Alias(path.child("1")));
+        assertThat(own.token(TokenPath.of("far")).orElseThrow().value()).isEqualTo(new Alias(path.child("2")));
+        for (String stays : List.of("nothing", "inward"))
+            assertThat(own.token(TokenPath.of(stays))).isEqualTo(shadows.token(TokenPath.of(stays)));
+        assertThat(applied.inverse().applyTo(applied.theme()).theme()).isEqualTo(theme);
+
+        // A light that is there already leaves what was taken from it by hand.
+        ThemeDocument lit = new Edit.SetValue(
+                        place, TokenPath.of("own.near"), ValueText.parse(TokenType.SHADOW, "0 1px 3px #0003"))
+                .applyTo(applied.theme())
+                .theme();
+        Edit.Applied again =
+                light.in(new Seen(lit, Resolution.of(lit, lit.defaults()))).applyTo(lit);
+        assertThat(again.theme()).isEqualTo(lit);
+    }
+
+    private static Token shadow(String text) {
+        return Token.of(ValueText.parse(TokenType.SHADOW, text));
     }
 
     @Test
