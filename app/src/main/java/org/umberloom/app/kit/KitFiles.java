@@ -28,12 +28,14 @@ import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.format.ThemeKit;
 import org.umberloom.core.format.form.Form;
+import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** Puts a kit together: manifest, tokens, stylesheet, fonts, pages and licenses. Equal input gives equal bytes. */
@@ -42,6 +44,8 @@ public class KitFiles {
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
     private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt", "scss", "js", "ts", "gpl");
+    /** As many combinations of a theme are looked through for a menu that is folded away. */
+    private static final int MOST_LOOKS = 64;
 
     private final SiteService sites;
     private final WornBySites worn;
@@ -220,8 +224,11 @@ public class KitFiles {
             document.select("link[rel=stylesheet]").attr("href", "../../" + ThemeKit.STYLESHEET);
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
+            List<Scope> scopes = page.scopes(site.slug());
             head.ifPresent(one ->
-                    one.on(document, Choices.of(dressed, dressed.defaults().at(page.scopes(site.slug())))));
+                    one.on(document, Choices.of(dressed, dressed.defaults().at(scopes))));
+            if (dressed.combinations(MOST_LOOKS).stream()
+                    .anyMatch(look -> MenuWay.folds(Choices.of(dressed, look.at(scopes))))) MenuWay.on(document);
             pages.put(folder + page.slug() + ".html", document);
         }
         icons.files(whole, dressed).forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));

@@ -27,6 +27,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.HandValues;
+import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.page.SiteIcons;
@@ -142,6 +143,7 @@ class PreviewController {
             chooseAtSpots(document, dressed, combination, draft.places(), page);
             icons.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
+            MenuWay.on(document);
         }
         String choice = as.choice();
         int colon = choice.indexOf(':');

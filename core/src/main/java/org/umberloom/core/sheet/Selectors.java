@@ -30,6 +30,7 @@ final class Selectors {
             "selection",
             "checked",
             "disabled",
+            "popover-open",
             "target");
 
     private Selectors() {}
