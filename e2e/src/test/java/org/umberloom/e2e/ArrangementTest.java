@@ -2,13 +2,17 @@ package org.umberloom.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ForcedColors;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -17,6 +21,7 @@ import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Part;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.Specimen;
 
 /**
@@ -108,7 +113,10 @@ class ArrangementTest {
 
     private static void show(String html, String direction) {
         String css = Stylesheet.compile(Demo.theme(), Usage.LIVE, List.of());
-        page.setContent(html.replace("<html lang", "<html dir=" + direction + " lang")
+        Document dressed = Jsoup.parse(html);
+        MenuWay.on(dressed);
+        page.setContent(dressed.outerHtml()
+                .replace("<html lang", "<html dir=" + direction + " lang")
                 .replace("</head>", "<style>" + css + Specimen.FRAME_RULES + "</style></head>"));
     }
 
@@ -196,6 +204,110 @@ class ArrangementTest {
             }
         }
         assertThat(found).isEmpty();
+    }
+
+    /** A window of 1280 by 1024 px, enlarged four times (WCAG 2.2, 1.4.10): what stays in sight leaves room to read. */
+    @Test
+    void enlargedFourTimesMostOfTheWindowIsForReading() {
+        List<String> found = new ArrayList<>();
+        page.setViewportSize(320, 256);
+        show(SHORT, "ltr");
+        for (Part part : Contract.standard().parts()) {
+            if (part.region().isEmpty()) continue;
+            for (Choice choice : part.choices())
+                for (String value : choice.values().keySet()) {
+                    choose(Map.of(choice.name(), value));
+                    List<String> faults = new ArrayList<>(faults(true));
+                    Number taken = (Number)
+                            page.evaluate(
+                                    """
+                            () => [...document.querySelectorAll('body > *')]
+                              .filter((e) => ['fixed', 'sticky'].includes(getComputedStyle(e).position))
+                              .reduce((sum, e) => sum + e.getBoundingClientRect().height, 0)""");
+                    if (taken.doubleValue() > 128) faults.add("takes " + taken + " px");
+                    if (!faults.isEmpty()) found.add(choice.name() + " " + value + ": " + faults);
+                }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    /** CSS Color Adjust 1, forced colors: what is told apart by its ground alone elsewhere has an edge, and the focus is seen. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void withTheReadersOwnColorsControlsHaveEdgesAndTheFocusIsSeen() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.ACTIVE));
+        page.setViewportSize(1280, 900);
+        List<String> found = new ArrayList<>();
+        for (String surface : List.of("page", "deep")) {
+            show(Specimen.page(surface, Map.of()), "ltr");
+            for (String buttons :
+                    Contract.standard().choices().get("buttons").values().keySet()) {
+                choose(Map.of("buttons", buttons));
+                List<String> faults = (List<String>)
+                        page.evaluate(
+                                """
+                        () => {
+                          const faults = [];
+                          const edge = (e) => {
+                            const s = getComputedStyle(e);
+                            return parseFloat(s.borderBlockStartWidth) >= 1 && s.borderBlockStartStyle !== 'none'
+                              && s.borderBlockStartColor !== getComputedStyle(document.body).backgroundColor
+                              && s.borderBlockStartColor !== 'rgba(0, 0, 0, 0)';
+                          };
+                          const name = (e) => [e.localName, e.dataset.part ?? e.type, e.textContent.trim().slice(0, 16)].join(' ');
+                          const shown = (e) => e.checkVisibility() && !e.closest('[data-part=skip]');
+                          const controls = 'button, [data-part=button], input:not([type=checkbox], [type=radio]), select, textarea';
+                          for (const e of document.querySelectorAll(controls)) if (shown(e) && !edge(e)) faults.push('no edge: ' + name(e));
+                          for (const e of document.querySelectorAll('a[href], button:not(:disabled), input:not(:disabled), summary')) {
+                            if (!shown(e)) continue;
+                            e.focus({ focusVisible: true, preventScroll: true });
+                            const s = getComputedStyle(e);
+                            if (document.activeElement !== e) continue;
+                            if (s.outlineStyle === 'none' || parseFloat(s.outlineWidth) < 2) faults.push('no focus: ' + name(e));
+                          }
+                          for (const e of document.body.querySelectorAll('*')) {
+                            const text = [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim());
+                            if (!text || !e.checkVisibility()) continue;
+                            let at = e;
+                            while (at && getComputedStyle(at).backgroundColor === 'rgba(0, 0, 0, 0)') at = at.parentElement;
+                            const ground = at && getComputedStyle(at).backgroundColor;
+                            if (ground === getComputedStyle(e).color) faults.push('not seen: ' + name(e));
+                          }
+                          return [...new Set(faults)].slice(0, 8);
+                        }""");
+                if (!faults.isEmpty()) found.add(surface + ", buttons " + buttons + ": " + faults);
+            }
+        }
+        page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.NONE));
+        assertThat(found).isEmpty();
+    }
+
+    @Test
+    void aMenuThatIsFoldedAwayOpensByItsButtonAlone() {
+        Locator menu = page.getByText("The first");
+        Locator way = page.getByText("Menu", new Page.GetByTextOptions().setExact(true));
+        for (String direction : List.of("ltr", "rtl")) {
+            show(SHORT, direction);
+            page.setViewportSize(390, 700);
+            choose(Map.of("menu-phone", "wrapped"));
+            assertThat(menu.isVisible()).isTrue();
+            assertThat(way.isVisible()).isFalse();
+            choose(Map.of("menu-phone", "folded"));
+            assertThat(menu.isVisible()).isFalse();
+            way.focus();
+            page.keyboard().press("Enter");
+            assertThat(menu.isVisible()).isTrue();
+            assertThat(faults(true)).isEmpty();
+            // What is opened comes next, and is closed from the keyboard, too.
+            page.keyboard().press("Tab");
+            assertThat(page.evaluate("() => document.activeElement.textContent"))
+                    .isEqualTo("The first");
+            page.keyboard().press("Escape");
+            assertThat(menu.isVisible()).isFalse();
+            page.setViewportSize(1280, 700);
+            assertThat(menu.isVisible()).isTrue();
+            assertThat(way.isVisible()).isFalse();
+        }
     }
 
     /** Every value of a choice beside every value of every other choice of its part. */
