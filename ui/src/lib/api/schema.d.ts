@@ -2962,6 +2962,8 @@ export interface components {
         };
         RolloutStep: {
             step: string;
+            /** Format: int32 */
+            stage: number;
         };
         RestoreRequest: {
             /** Format: int32 */

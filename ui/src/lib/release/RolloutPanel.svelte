@@ -57,15 +57,19 @@
       toast.success(stages.length === 1 ? 'Rolled out' : 'The first stage stands on it');
       first = [];
     });
-  const step = (id: number, name: string) =>
+  /** @param stage that is taken back alone; -1 for all */
+  const step = (id: number, name: string, stage = -1) =>
     change(() =>
       store(() =>
         api.POST('/api/themes/{id}/rollouts/{rollout}', {
           params: { path: { id: releases.theme, rollout: id } },
-          body: { step: name }
+          body: { step: name, stage }
         })
       )
     );
+  /** What has gone, stands, and is not all there is. */
+  const alone = (stage: Schemas['StageView']) =>
+    rollout?.state !== 'back' && rollout?.stages.length !== 1 && stage.doneAt && stage.sites.some((site) => site.state !== 'back');
 </script>
 
 <h2 class="font-semibold">On its way to sites</h2>
@@ -95,6 +99,14 @@
           >
         {/each}
         {#each found.filter((one) => one.position === stage.position) as one (one.position)}<StageFound found={one} />{/each}
+        {#if alone(stage)}
+          <button
+            class="button button-quiet -ml-2 h-6 px-2 text-xs"
+            disabled={busy}
+            aria-label="Take this stage back: {stage.sites.map((site) => site.name).join(', ')}"
+            onclick={() => step(rollout.id, 'back', stage.position)}>Take this stage back</button
+          >
+        {/if}
       </li>
     {/each}
   </ol>

@@ -82,6 +82,39 @@ class ArrangementTest {
               return faults.slice(0, 4);
             }""";
 
+    /** What cannot be told apart, or not be seen to have the focus, in the colors that the page is shown in. */
+    private static final String EDGES =
+            """
+            () => {
+              const faults = [];
+              const edge = (e) => {
+                const s = getComputedStyle(e);
+                return parseFloat(s.borderBlockStartWidth) >= 1 && s.borderBlockStartStyle !== 'none'
+                  && s.borderBlockStartColor !== getComputedStyle(document.body).backgroundColor
+                  && s.borderBlockStartColor !== 'rgba(0, 0, 0, 0)';
+              };
+              const name = (e) => [e.localName, e.dataset.part ?? e.type, e.textContent.trim().slice(0, 16)].join(' ');
+              const shown = (e) => e.checkVisibility() && !e.closest('[data-part=skip]');
+              const controls = 'button, [data-part=button], input:not([type=checkbox], [type=radio]), select, textarea';
+              for (const e of document.querySelectorAll(controls)) if (shown(e) && !edge(e)) faults.push('no edge: ' + name(e));
+              for (const e of document.querySelectorAll('a[href], button:not(:disabled), input:not(:disabled), summary')) {
+                if (!shown(e)) continue;
+                e.focus({ focusVisible: true, preventScroll: true });
+                const s = getComputedStyle(e);
+                if (document.activeElement !== e) continue;
+                if (s.outlineStyle === 'none' || parseFloat(s.outlineWidth) < 2) faults.push('no focus: ' + name(e));
+              }
+              for (const e of document.body.querySelectorAll('*')) {
+                const text = [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim());
+                if (!text || !e.checkVisibility()) continue;
+                let at = e;
+                while (at && getComputedStyle(at).backgroundColor === 'rgba(0, 0, 0, 0)') at = at.parentElement;
+                const ground = at && getComputedStyle(at).backgroundColor;
+                if (ground === getComputedStyle(e).color) faults.push('not seen: ' + name(e));
+              }
+              return [...new Set(faults)].slice(0, 8);
+            }""";
+
     /** A page with every region of the frame. */
     private static final String SHORT =
             """
@@ -133,6 +166,11 @@ class ArrangementTest {
     @SuppressWarnings("unchecked")
     private static List<String> faults(boolean text) {
         return (List<String>) page.evaluate(FAULTS, text);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<String> edges() {
+        return (List<String>) page.evaluate(EDGES);
     }
 
     private static void atEveryWidth(String what, List<String> found) {
@@ -233,7 +271,6 @@ class ArrangementTest {
 
     /** CSS Color Adjust 1, forced colors: what is told apart by its ground alone elsewhere has an edge, and the focus is seen. */
     @Test
-    @SuppressWarnings("unchecked")
     void withTheReadersOwnColorsControlsHaveEdgesAndTheFocusIsSeen() {
         page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.ACTIVE));
         page.setViewportSize(1280, 900);
@@ -243,41 +280,14 @@ class ArrangementTest {
             for (String buttons :
                     Contract.standard().choices().get("buttons").values().keySet()) {
                 choose(Map.of("buttons", buttons));
-                List<String> faults = (List<String>)
-                        page.evaluate(
-                                """
-                        () => {
-                          const faults = [];
-                          const edge = (e) => {
-                            const s = getComputedStyle(e);
-                            return parseFloat(s.borderBlockStartWidth) >= 1 && s.borderBlockStartStyle !== 'none'
-                              && s.borderBlockStartColor !== getComputedStyle(document.body).backgroundColor
-                              && s.borderBlockStartColor !== 'rgba(0, 0, 0, 0)';
-                          };
-                          const name = (e) => [e.localName, e.dataset.part ?? e.type, e.textContent.trim().slice(0, 16)].join(' ');
-                          const shown = (e) => e.checkVisibility() && !e.closest('[data-part=skip]');
-                          const controls = 'button, [data-part=button], input:not([type=checkbox], [type=radio]), select, textarea';
-                          for (const e of document.querySelectorAll(controls)) if (shown(e) && !edge(e)) faults.push('no edge: ' + name(e));
-                          for (const e of document.querySelectorAll('a[href], button:not(:disabled), input:not(:disabled), summary')) {
-                            if (!shown(e)) continue;
-                            e.focus({ focusVisible: true, preventScroll: true });
-                            const s = getComputedStyle(e);
-                            if (document.activeElement !== e) continue;
-                            if (s.outlineStyle === 'none' || parseFloat(s.outlineWidth) < 2) faults.push('no focus: ' + name(e));
-                          }
-                          for (const e of document.body.querySelectorAll('*')) {
-                            const text = [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim());
-                            if (!text || !e.checkVisibility()) continue;
-                            let at = e;
-                            while (at && getComputedStyle(at).backgroundColor === 'rgba(0, 0, 0, 0)') at = at.parentElement;
-                            const ground = at && getComputedStyle(at).backgroundColor;
-                            if (ground === getComputedStyle(e).color) faults.push('not seen: ' + name(e));
-                          }
-                          return [...new Set(faults)].slice(0, 8);
-                        }""");
+                List<String> faults = edges();
                 if (!faults.isEmpty()) found.add(surface + ", buttons " + buttons + ": " + faults);
             }
         }
+        // What is wrong would be seen.
+        page.addStyleTag(new Page.AddStyleTagOptions()
+                .setContent("button { border: 0 !important; } a { outline: none !important; }"));
+        assertThat(String.join(" ", edges())).contains("no edge: button").contains("no focus: a");
         page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.NONE));
         assertThat(found).isEmpty();
     }

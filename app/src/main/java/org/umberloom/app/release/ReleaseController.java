@@ -1,6 +1,7 @@
 package org.umberloom.app.release;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
@@ -44,7 +45,8 @@ class ReleaseController {
             @NotNull @Size(max = 100) List<@Valid @NotNull StageRequest> stages) {}
 
     /** @param step next, pause, resume or back */
-    record RolloutStep(@NotNull @Size(max = 20) String step) {}
+    /** @param stage to take back alone, by its place, from 0; none or -1 for all */
+    record RolloutStep(@NotNull @Size(max = 20) String step, @Min(-1) Integer stage) {}
 
     private final ReleaseService releases;
     private final DifferenceService differences;
@@ -173,7 +175,7 @@ class ReleaseController {
         return found.of(id, rollout);
     }
 
-    /** Lets the next stage go, holds it, lets it go on, or takes all of it back. */
+    /** Lets the next stage go, holds it, lets it go on, or takes all of it or one stage back. */
     @PostMapping("/rollouts/{rollout}")
     StandingService.RolloutView step(
             @PathVariable long id,
@@ -184,7 +186,10 @@ class ReleaseController {
             case "next" -> standing.next(rollout, by(principal));
             case "pause" -> standing.pause(rollout, true);
             case "resume" -> standing.pause(rollout, false);
-            case "back" -> standing.back(rollout, by(principal));
+            case "back" ->
+                request.stage() == null || request.stage() < 0
+                        ? standing.back(rollout, by(principal))
+                        : standing.back(rollout, request.stage(), by(principal));
             default ->
                 throw new IllegalArgumentException(
                         "A roll-out can go to its next stage, pause, resume or go back: next, pause, resume, back.");

@@ -13,6 +13,7 @@ import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
@@ -290,21 +291,50 @@ public class StandingService {
     RolloutView back(long rollout, Account by) {
         commits.store(() -> {
             expecting(rollout, GOING, PAUSED, DONE);
-            StandingMapper.RolloutRow row = standings.rollout(rollout).orElseThrow();
-            Map<Optional<Long>, List<Long>> byBefore = new LinkedHashMap<>();
-            for (StandingMapper.MemberRow member : standings.members(rollout))
-                if (member.state().equals(TAKEN) && Objects.equals(member.standsOn(), row.releaseId()))
-                    byBefore.computeIfAbsent(Optional.ofNullable(member.was()), key -> new ArrayList<>())
-                            .add(member.siteId());
-            byBefore.forEach((before, sites) -> {
-                put(sites, before.orElse(null), BACK, rollout, by.id());
-                for (int from = 0; from < sites.size(); from += AT_ONCE)
-                    standings.mark(rollout, sites.subList(from, Math.min(from + AT_ONCE, sites.size())), BACK);
-            });
+            putBack(rollout, by, member -> true);
             standings.turn(rollout, BACK);
             return null;
         });
         return view(rollout);
+    }
+
+    /**
+     * Puts the sites of one stage back, as {@link #back(long, Account)} does with all; what still waits is held, so that nothing
+     * goes on by itself meanwhile.
+     *
+     * @param stage by its place, from 0
+     * @throws NoSuchElementException when there is no such stage
+     * @throws Conflict when no site of it stands on the release any more, or it has not gone yet
+     */
+    RolloutView back(long rollout, int stage, Account by) {
+        commits.store(() -> {
+            expecting(rollout, GOING, PAUSED, DONE);
+            if (standings.stages(rollout).stream().noneMatch(one -> one.position() == stage))
+                throw new NoSuchElementException("The roll-out has no stage " + (stage + 1) + ".");
+            if (putBack(rollout, by, member -> member.position() == stage) == 0)
+                throw new Conflict("No site of that stage stands on the release. Nothing was changed; look again.");
+            if (standings.rollout(rollout).orElseThrow().state().equals(GOING)) standings.turn(rollout, PAUSED);
+            return null;
+        });
+        return view(rollout);
+    }
+
+    /** How many sites were put back. */
+    private int putBack(long rollout, Account by, Predicate<StandingMapper.MemberRow> which) {
+        StandingMapper.RolloutRow row = standings.rollout(rollout).orElseThrow();
+        Map<Optional<Long>, List<Long>> byBefore = new LinkedHashMap<>();
+        for (StandingMapper.MemberRow member : standings.members(rollout))
+            if (which.test(member)
+                    && member.state().equals(TAKEN)
+                    && Objects.equals(member.standsOn(), row.releaseId()))
+                byBefore.computeIfAbsent(Optional.ofNullable(member.was()), key -> new ArrayList<>())
+                        .add(member.siteId());
+        byBefore.forEach((before, sites) -> {
+            put(sites, before.orElse(null), BACK, rollout, by.id());
+            for (int from = 0; from < sites.size(); from += AT_ONCE)
+                standings.mark(rollout, sites.subList(from, Math.min(from + AT_ONCE, sites.size())), BACK);
+        });
+        return byBefore.values().stream().mapToInt(List::size).sum();
     }
 
     /** Stages whose time has come go; several processes may ask at one time. */

@@ -165,6 +165,37 @@ class StandingInTheDatabaseTest {
     }
 
     @Test
+    void oneStageGoesBackAloneAndWhatStillWaitsIsHeld() {
+        List<String> all = sites(5);
+        standing.take(theme, all.get(2), "1.0.0", lead);
+        StandingService.RolloutView rollout = standing.start(
+                theme,
+                "1.1.0",
+                List.of(stage(all.subList(0, 2), 0), stage(all.subList(2, 4), 1), stage(all.subList(4, 5), 1)),
+                lead);
+        assertThatThrownBy(() -> standing.back(rollout.id(), 1, lead))
+                .isInstanceOf(Conflict.class)
+                .hasMessageContaining("No site of that stage stands on the release");
+        assertThatThrownBy(() -> standing.back(rollout.id(), 3, lead)).hasMessageContaining("no stage 4");
+        hours.pass(1);
+        standing.goOn();
+        assertThat(standings()).isEqualTo(Map.of("1.1.0", 4, "none", 1));
+
+        assertThat(standing.back(rollout.id(), 1, lead).state()).isEqualTo("paused");
+        assertThat(standings()).isEqualTo(Map.of("1.1.0", 2, "1.0.0", 1, "none", 2));
+        hours.pass(2);
+        standing.goOn();
+        assertThat(standings()).as("held").containsEntry("none", 2);
+
+        standing.pause(rollout.id(), false);
+        standing.goOn();
+        assertThat(standings()).isEqualTo(Map.of("1.1.0", 3, "1.0.0", 1, "none", 1));
+        assertThat(standing.back(rollout.id(), 2, lead).state()).isEqualTo("done");
+        standing.back(rollout.id(), lead);
+        assertThat(standings()).isEqualTo(Map.of("1.0.0", 1, "none", 4));
+    }
+
+    @Test
     void sitesTakeByThemselvesWhatTheyFollow() {
         List<String> all = sites(4);
         for (String site : all.subList(0, 3)) standing.take(theme, site, "1.0.0", lead);
