@@ -82,15 +82,17 @@
           aria-hidden="true"
         ></span>
         <span class="block text-xs text-muted">
-          {stage.doneAt
-            ? `stands since ${at(stage.doneAt)}`
-            : stage.due
-              ? `goes by itself ${at(stage.due)}`
-              : rollout.state === 'back'
-                ? 'was not reached'
-                : stage.waitHours < 0
-                  ? 'waits for you'
-                  : `${stage.waitHours} hours after the one before`}
+          {stage.sites.every((site) => site.state === 'back')
+            ? 'taken back'
+            : stage.doneAt
+              ? `stands since ${at(stage.doneAt)}`
+              : stage.due
+                ? `goes by itself ${at(stage.due)}`
+                : rollout.state === 'back'
+                  ? 'was not reached'
+                  : stage.waitHours < 0
+                    ? 'waits for you'
+                    : `${stage.waitHours} hours after the one before`}
         </span>
         {#each stage.sites as site (site.slug)}
           <a
