@@ -44,8 +44,10 @@ class ReleaseController {
             @NotNull @Size(max = 40) String release,
             @NotNull @Size(max = 100) List<@Valid @NotNull StageRequest> stages) {}
 
-    /** @param step next, pause, resume or back */
-    /** @param stage to take back alone, by its place, from 0; none or -1 for all */
+    /**
+     * @param step  next, pause, resume or back
+     * @param stage to take back alone, by its place, from 0; none or -1 for all
+     */
     record RolloutStep(@NotNull @Size(max = 20) String step, @Min(-1) Integer stage) {}
 
     private final ReleaseService releases;
