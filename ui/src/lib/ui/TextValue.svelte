@@ -20,16 +20,25 @@
   let typed = $state<string | null>(null);
   let message = $state('');
   let focused = $state(false);
+  let onItsWay: string | null = null;
   const id = $props.id();
 
   async function take() {
-    if (typed === null || typed === value) {
+    const text = typed;
+    if (text === null || text === value) {
       typed = null;
       message = '';
       return;
     }
-    message = await oncommit(typed);
-    if (message === '') typed = null;
+    // Enter, and then leaving the field, is one wish.
+    if (text === onItsWay) return;
+    onItsWay = text;
+    const said = await oncommit(text);
+    if (onItsWay === text) onItsWay = null;
+    // What was typed meanwhile is not what was answered.
+    if (typed !== text) return;
+    message = said;
+    if (said === '') typed = null;
   }
 </script>
 

@@ -1,6 +1,7 @@
 package org.umberloom.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
@@ -27,6 +28,7 @@ import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.FontFace;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.FontTables;
 import org.umberloom.core.font.Measure;
@@ -80,6 +82,9 @@ class FontsOfTheBrowserTest {
                     + `${from.y} ${from.height} to ${to.y} ${to.height}`);
               }
             }).observe({ type: 'layout-shift' }); }""";
+
+    /** Archivo of @fontsource-variable/archivo 5.3.0, a variable font with an axis of widths; its license stands beside it. */
+    static final Path WIDTHS = Loom.HOME.resolve("e2e/src/test/resources/fonts/archivo-latin-widths.woff2");
 
     private static Page page;
 
@@ -166,6 +171,25 @@ class FontsOfTheBrowserTest {
         }
         assertThat(checked).isGreaterThanOrEqualTo(200);
         assertThat(off).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"62, 400", "75, 700", "87.5, 400", "100, 400", "112.5, 600", "125, 900"})
+    void lettersOfAnyWidthAreMeasuredAsTheyAreSet(double stretch, int weight) {
+        byte[] file = bytes(WIDTHS.toString());
+        FontFile font = FontFile.read(file);
+        assertThat(font.width()).hasValueSatisfying(axis -> {
+            assertThat(axis.least()).isEqualTo(62);
+            assertThat(axis.most()).isEqualTo(125);
+        });
+        page.setContent("<!doctype html><style>" + face("f", file).replace(" }", " font-stretch: 62% 125%; }")
+                + " p { margin: 0; font: " + weight + " 18px f; font-stretch: " + stretch
+                + "%; width: 520px; text-rendering: geometricPrecision; }</style><p>" + TEXT + "</p>");
+        page.evaluate("() => document.fonts.ready");
+        double set = ((Number) page.locator("p").evaluate(LINES)).doubleValue();
+        Cut cut = new Cut(List.of("f"), weight, stretch);
+        assertThat(Measure.of(TEXT, font.advances(cut.axes()), 18, 0, 520, Locale.ENGLISH))
+                .isCloseTo(set, withinPercentage(2));
     }
 
     @ParameterizedTest

@@ -35,12 +35,17 @@ class KitTest {
 
     @BeforeAll
     static void export() {
-        Page page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
-        archive = page.request()
-                .get(Loom.withDemo().address() + "/api/themes/1/kit.zip?site=crossings&forms=css&forms=sheet")
-                .body();
+        archive = kit("site=crossings&forms=css&forms=sheet");
         files = KitArchive.read(archive);
+    }
+
+    private static byte[] kit(String asked) {
+        Page page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
+        byte[] kit = page.request()
+                .get(Loom.withDemo().address() + "/api/themes/1/kit.zip?" + asked)
+                .body();
         page.context().close();
+        return kit;
     }
 
     private static String text(String name) {
@@ -85,6 +90,19 @@ class KitTest {
                     .doesNotHaveDuplicates();
             assertThat(files.keySet()).containsAll(ahead);
         }
+    }
+
+    @Test
+    void aMenuThatIsFoldedAwayGoesOutWithItsControlAndNoOtherDoes() {
+        assertThat(files.keySet().stream().filter(name -> name.endsWith(".html") || name.equals("theme.css")))
+                .noneMatch(name -> text(name).contains("menu-way") || text(name).contains("popover"));
+        Map<String, byte[]> folded = KitArchive.read(kit("site=winter"));
+        List<String> pages = folded.keySet().stream().filter(KitTest::isPage).toList();
+        assertThat(pages).isNotEmpty().allSatisfy(name -> assertThat(
+                        new String(folded.get(name), StandardCharsets.UTF_8))
+                .containsOnlyOnce("popovertarget=\"site-menu\"")
+                .containsOnlyOnce("id=\"site-menu\""));
+        assertThat(new String(folded.get("theme.css"), StandardCharsets.UTF_8)).contains(":popover-open");
     }
 
     private static boolean isPage(String name) {

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -31,12 +34,15 @@ class MannerOfTheBrowserTest {
     @BeforeAll
     static void open() {
         page = Browsers.context(ColorScheme.LIGHT).newPage();
-        page.route(
-                SITE + "fonts/*",
-                route -> route.fulfill(new Route.FulfillOptions()
-                        .setPath(Loom.HOME
-                                .resolve("ui/static/fonts")
-                                .resolve(route.request().url().replaceAll(".*/", "")))));
+        page.route(SITE + "fonts/*", route -> {
+            String file = route.request().url().replaceAll(".*/", "");
+            Path widths = FontsOfTheBrowserTest.WIDTHS;
+            route.fulfill(new Route.FulfillOptions()
+                    .setPath(
+                            widths.endsWith(file)
+                                    ? widths
+                                    : Loom.HOME.resolve("ui/static/fonts").resolve(file)));
+        });
         page.route(
                 SITE,
                 route -> route.fulfill(
@@ -148,6 +154,29 @@ class MannerOfTheBrowserTest {
         assertThat(drawn(with(plain, "type.h1", "fontFeatures", "ss19"), text, face))
                 .as("a set that the font has not")
                 .isEqualTo(without);
+    }
+
+    /** CSS Fonts 4, 2.3 and 11.1.1: the style says how wide, the face from where to where its letters can be set. */
+    @Test
+    void lettersAreSetAsWideAsAStyleSays() {
+        FontFace face = new FontFace(
+                "Archivo",
+                "normal",
+                "100 900",
+                "62% 125%",
+                "",
+                SITE + "fonts/" + FontsOfTheBrowserTest.WIDTHS.getFileName(),
+                List.of());
+        ThemeDocument archivo = with(Demo.theme(), "type.h1", "fontFamily", "Archivo");
+        Map<String, Double> widths = new LinkedHashMap<>();
+        for (String stretch : List.of("62%", "100%", "125%")) {
+            show(with(archivo, "type.h1", "fontStretch", stretch), "<h1><span>A wide heading</span></h1>", face);
+            page.evaluate("() => document.fonts.load('20px Archivo').then(() => document.fonts.ready)");
+            assertThat(computed("h1", "fontStretch")).isEqualTo(stretch);
+            widths.put(stretch, page.locator("h1 span").boundingBox().width);
+        }
+        assertThat(widths.get("62%")).isLessThan(0.8 * widths.get("100%"));
+        assertThat(widths.get("125%")).isGreaterThan(1.1 * widths.get("100%"));
     }
 
     /** CSS Text Decoration 3, 4: a shadow of letters has neither spread nor inset; the same token throws a whole one elsewhere. */

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.umberloom.core.font.Advances;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Features;
 import org.umberloom.core.font.FontFile;
@@ -120,21 +121,21 @@ public final class FontFiles implements Families {
     }
 
     @Override
-    public OptionalDouble mean(List<String> stack, int weight) {
-        return stack.stream()
+    public OptionalDouble mean(Cut cut) {
+        return cut.stack().stream()
                 .flatMap(name -> catalog.find(name).stream())
                 .mapToDouble(family -> known.means.computeIfAbsent(
-                        family.basic().file() + weight,
-                        key -> basic(family).advances(weight).mean(FontFile.RUNNING)))
+                        family.basic().file() + cut.axes(),
+                        key -> basic(family).advances(cut.axes()).mean(FontFile.RUNNING)))
                 .findFirst();
     }
 
-    /** How wide the letters of the first family of a stack that is known are. @param weight 1 to 1000 */
-    public Optional<Advances> advances(List<String> stack, int weight) {
-        return stack.stream()
+    /** How wide the letters of the first family that is known are. */
+    public Optional<Advances> advances(Cut cut) {
+        return cut.stack().stream()
                 .flatMap(name -> catalog.find(name).stream())
                 .findFirst()
-                .map(family -> basic(family).advances(weight));
+                .map(family -> basic(family).advances(cut.axes()));
     }
 
     /** Which characters the first family of a stack has upright, by code points; none where it is not known. */

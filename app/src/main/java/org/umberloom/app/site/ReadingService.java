@@ -1,5 +1,7 @@
 package org.umberloom.app.site;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -17,6 +19,7 @@ import org.umberloom.core.check.LineLength;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.font.Advances;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.page.TextBlocks;
 import org.umberloom.core.site.SiteDocument;
@@ -28,7 +31,6 @@ import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
-import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.TypographyValue;
 
 /** How the text of a site reads: what its lines hold, and which of its letters its fonts have not. */
@@ -39,7 +41,6 @@ public class ReadingService {
 
     private static final int MOST_WORDS = 60;
     private static final double MOSTLY = 0.9;
-    private static final int USUAL_WEIGHT = 400;
 
     /** @param characters in a line, one for each window */
     public record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
@@ -56,6 +57,18 @@ public class ReadingService {
             int ideal,
             int aim,
             int most) {}
+
+    /** What was read of pages stays at hand up to so many letters of their markup. */
+    private static final long LETTERS_AT_HAND = 16_000_000;
+
+    /** A page as it is read. @param chosen values of choices by their names */
+    private record Read(String html, Map<String, String> chosen) {}
+
+    /** While type is dragged, pages stay as they are. */
+    private final Cache<Read, TextBlocks> texts = Caffeine.newBuilder()
+            .maximumWeight(LETTERS_AT_HAND)
+            .weigher((Read read, TextBlocks text) -> 2 * read.html().length())
+            .build();
 
     private final SiteDrafts drafts;
     private final DraftService themes;
@@ -136,19 +149,21 @@ public class ReadingService {
         Combination look = ClothService.combination(dressed, site);
         FontFiles files = fonts.atHand();
         Map<Combination, Worn> known = new HashMap<>();
-        Map<String, Optional<Advances>> advances = new HashMap<>();
+        Map<Optional<Cut>, Optional<Advances>> advances = new HashMap<>();
         for (SitePage page : site.pages()) {
             Combination there = look.at(SitePlaces.reaching(slug, page.slug(), page.kind()));
             Worn at = known.computeIfAbsent(there.completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one)));
-            TextBlocks text = TextBlocks.of(page.html(), Choices.of(dressed, there));
+            TextBlocks text = texts.get(
+                    new Read(page.html(), Choices.of(dressed, there)),
+                    read -> TextBlocks.of(read.html(), read.chosen()));
             for (TextBlocks.Block block : text.blocks()) {
                 Worn around = reaching(draft.places(), page, block)
                         .map(scopes -> known.computeIfAbsent(
                                 look.at(scopes).completedFor(dressed), one -> Worn.of(Resolution.of(dressed, one))))
                         .orElse(at);
                 TypographyValue style = style(around, block.style());
-                Optional<Advances> letters = advances.computeIfAbsent(
-                        stack(style) + " " + weight(style), key -> files.advances(stack(style), weight(style)));
+                Optional<Advances> letters =
+                        advances.computeIfAbsent(Cut.of(style), cut -> cut.flatMap(files::advances));
                 if (!written(block.text(), files.coverage(stack(style)))) continue;
                 letters.ifPresent(one -> reader.block(page, block, style, one, LineLength.of(around)));
             }
@@ -211,9 +226,5 @@ public class ReadingService {
 
     private static List<String> stack(TypographyValue style) {
         return style.fontFamily() instanceof FontFamilyValue families ? families.families() : List.of();
-    }
-
-    private static int weight(TypographyValue style) {
-        return style.fontWeight() instanceof FontWeightValue weight ? (int) Math.round(weight.weight()) : USUAL_WEIGHT;
     }
 }

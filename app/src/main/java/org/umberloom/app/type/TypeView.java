@@ -20,6 +20,7 @@ import org.umberloom.core.contract.PartRule;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.css.CustomProperties;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Place;
@@ -30,7 +31,6 @@ import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
-import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
@@ -222,9 +222,8 @@ public record TypeView(
 
     private static MeasureView measure(
             String role, Map<String, TokenValue> members, Families families, LineLength column) {
-        if (!TypeChecks.RUNNING.contains(role) || !(members.get("fontFamily") instanceof FontFamilyValue stack))
-            return MeasureView.NONE;
-        OptionalDouble known = families.mean(stack.families(), weight(members));
+        if (!TypeChecks.RUNNING.contains(role)) return MeasureView.NONE;
+        OptionalDouble known = Cut.of(members).map(families::mean).orElse(OptionalDouble.empty());
         if (known.isEmpty()) return MeasureView.NONE;
         double mean = known.getAsDouble();
         TokenValue size = members.get("fontSize");

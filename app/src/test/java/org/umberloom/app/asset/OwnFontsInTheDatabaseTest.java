@@ -18,6 +18,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.umberloom.app.RealDatabase;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.FontTables;
 
@@ -101,7 +102,8 @@ class OwnFontsInTheDatabaseTest {
         assertThat(there.coverage()).isEqualTo(was.coverage());
         assertThat(family.generic()).isEqualTo("monospace");
         // Liberation Mono 2.1: each character is 1229 of 2048 units wide.
-        assertThat(files.mean(List.of("Liberation Mono"), 400).orElseThrow()).isEqualTo(1229 / 2048.0);
+        assertThat(files.mean(new Cut(List.of("Liberation Mono"), 400, 100)).orElseThrow())
+                .isEqualTo(1229 / 2048.0);
     }
 
     @Test

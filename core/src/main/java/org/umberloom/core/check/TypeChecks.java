@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import org.umberloom.core.contract.Worn;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Edit;
@@ -74,7 +75,7 @@ public final class TypeChecks {
             if (style.fontFamily() instanceof FontFamilyValue stack) {
                 families.add(stack.families().get(0));
                 weight(token, style, stack, known).ifPresent(findings::add);
-                measure(token, style, stack, known, column).ifPresent(findings::add);
+                measure(token, style, known, column).ifPresent(findings::add);
             }
             size(token, style).ifPresent(findings::add);
             zoom(token, style).ifPresent(findings::add);
@@ -300,11 +301,9 @@ public final class TypeChecks {
                 "It has " + has.get().words() + "."));
     }
 
-    private static Optional<Finding> measure(
-            Resolved token, TypographyValue style, FontFamilyValue stack, Families known, LineLength column) {
-        if (!FILLING.contains(token.path().name()) || !(style.fontWeight() instanceof FontWeightValue weight))
-            return Optional.empty();
-        OptionalDouble mean = known.mean(stack.families(), (int) Math.round(weight.weight()));
+    private static Optional<Finding> measure(Resolved token, TypographyValue style, Families known, LineLength column) {
+        if (!FILLING.contains(token.path().name())) return Optional.empty();
+        OptionalDouble mean = Cut.of(style).map(known::mean).orElse(OptionalDouble.empty());
         if (mean.isEmpty()) return Optional.empty();
         for (int desk : DESKS) {
             double characters = column.characters(desk, mean.getAsDouble(), style.fontSize(), style.letterSpacing());

@@ -11,7 +11,7 @@ public interface Families {
     /** None at all. */
     Families NONE = new Families() {
         @Override
-        public OptionalDouble mean(List<String> stack, int weight) {
+        public OptionalDouble mean(Cut cut) {
             return OptionalDouble.empty();
         }
 
@@ -61,12 +61,8 @@ public interface Families {
         }
     }
 
-    /**
-     * How wide a character of running English is in the first family of a stack that is known, in em.
-     *
-     * @param weight 1 to 1000
-     */
-    OptionalDouble mean(List<String> stack, int weight);
+    /** How wide a character of running English is in the first family that is known, in em. */
+    OptionalDouble mean(Cut cut);
 
     /** Of a family by its name; none where it is not known. */
     Optional<Weights> weights(String family);

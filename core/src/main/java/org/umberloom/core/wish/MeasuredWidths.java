@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.umberloom.core.contract.Worn;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Combination;
@@ -15,8 +16,6 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
-import org.umberloom.core.token.FontFamilyValue;
-import org.umberloom.core.token.FontWeightValue;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
@@ -30,7 +29,6 @@ public final class MeasuredWidths {
     private static final String MEASURE = "measure";
     private static final TokenPath WIDTHS = TokenPath.of("width");
     private static final String TEXT = "type.body";
-    private static final int USUAL_WEIGHT = 400;
 
     private MeasuredWidths() {}
 
@@ -107,9 +105,7 @@ public final class MeasuredWidths {
     private static Optional<DimensionValue> width(double characters, Resolution resolution, Families families) {
         TypographyValue text =
                 (TypographyValue) Worn.of(resolution).find(TEXT).orElseThrow().value();
-        if (!(text.fontFamily() instanceof FontFamilyValue stack)) return Optional.empty();
-        int weight = text.fontWeight() instanceof FontWeightValue said ? (int) Math.round(said.weight()) : USUAL_WEIGHT;
-        OptionalDouble mean = families.mean(stack.families(), weight);
+        OptionalDouble mean = Cut.of(text).map(families::mean).orElse(OptionalDouble.empty());
         if (mean.isEmpty()) return Optional.empty();
         double px = Measure.width(
                 characters,

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
@@ -28,7 +29,7 @@ import org.umberloom.core.token.TypographyValue;
 class TypeChecksTest {
     private static final Families KNOWN = new Families() {
         @Override
-        public OptionalDouble mean(List<String> stack, int weight) {
+        public OptionalDouble mean(Cut cut) {
             return OptionalDouble.of(0.45);
         }
 

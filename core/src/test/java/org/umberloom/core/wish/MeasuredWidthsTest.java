@@ -3,12 +3,12 @@ package org.umberloom.core.wish;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.theme.Asked;
 import org.umberloom.core.theme.Edit;
@@ -29,11 +29,11 @@ class MeasuredWidthsTest {
     private static final ThemeDocument THEME = Starter.ALL.get(0).theme("T");
     private static final TokenPath TEXT = TokenPath.of("width.text");
 
-    /** Letters of half an em; those of the family “Wide” of six tenths. */
+    /** Letters of half an em; those of the family “Wide” of six tenths; both as wide as they are stretched. */
     private static final Families LETTERS = new Families() {
         @Override
-        public OptionalDouble mean(List<String> stack, int weight) {
-            return OptionalDouble.of(stack.get(0).equals("Wide") ? 0.6 : 0.5);
+        public OptionalDouble mean(Cut cut) {
+            return OptionalDouble.of((cut.stack().get(0).equals("Wide") ? 0.6 : 0.5) * cut.stretch() / 100);
         }
 
         @Override
@@ -85,6 +85,7 @@ class MeasuredWidthsTest {
         assertThat(px(after(measured(), member("fontSize", "18px")))).isEqualTo(66 * 0.5 * 18);
         assertThat(px(after(measured(), member("letterSpacing", "1px")))).isEqualTo(66 * (0.5 * 20 + 1));
         assertThat(px(after(measured(), member("fontFamily", "Wide, serif")))).isEqualTo(66 * 0.6 * 20);
+        assertThat(px(after(measured(), member("fontStretch", "75%")))).isEqualTo(66 * 0.5 * 0.75 * 20);
     }
 
     /** What a site wrote in characters when the text was 18 px, under a theme whose text is 20 px now. */
