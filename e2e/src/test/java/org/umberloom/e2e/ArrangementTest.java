@@ -112,7 +112,7 @@ class ArrangementTest {
                 const ground = at && getComputedStyle(at).backgroundColor;
                 if (ground === getComputedStyle(e).color) faults.push('not seen: ' + name(e));
               }
-              return [...new Set(faults)].slice(0, 8);
+              return [...new Set(faults)].slice(0, 60);
             }""";
 
     /** A page with every region of the frame. */

@@ -143,7 +143,6 @@ class PreviewController {
             chooseAtSpots(document, dressed, combination, draft.places(), page);
             icons.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
-            MenuWay.on(document);
         }
         String choice = as.choice();
         int colon = choice.indexOf(':');
@@ -159,6 +158,8 @@ class PreviewController {
                                             : ""));
         if (!as.mark().isEmpty())
             mark(document, shown.html(), chosen, Set.of(as.mark().split(",")));
+        // What is marked is counted on the page as it is written.
+        if (!builtIn) MenuWay.on(document);
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
     }
 
