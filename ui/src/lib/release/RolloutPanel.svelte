@@ -67,6 +67,13 @@
         })
       )
     );
+  function words(stage: Schemas['StageView'], state: string) {
+    if (stage.sites.every((site) => site.state === 'back')) return 'taken back';
+    if (stage.doneAt) return `stands since ${at(stage.doneAt)}`;
+    if (stage.due) return `goes by itself ${at(stage.due)}`;
+    if (state === 'back') return 'was not reached';
+    return stage.waitHours < 0 ? 'waits for you' : `${stage.waitHours} hours after the one before`;
+  }
   /** What has gone, stands, and is not all there is. */
   const alone = (stage: Schemas['StageView']) =>
     rollout?.state !== 'back' && rollout?.stages.length !== 1 && stage.doneAt && stage.sites.some((site) => site.state !== 'back');
@@ -82,17 +89,7 @@
           aria-hidden="true"
         ></span>
         <span class="block text-xs text-muted">
-          {stage.sites.every((site) => site.state === 'back')
-            ? 'taken back'
-            : stage.doneAt
-              ? `stands since ${at(stage.doneAt)}`
-              : stage.due
-                ? `goes by itself ${at(stage.due)}`
-                : rollout.state === 'back'
-                  ? 'was not reached'
-                  : stage.waitHours < 0
-                    ? 'waits for you'
-                    : `${stage.waitHours} hours after the one before`}
+          {words(stage, rollout.state)}
         </span>
         {#each stage.sites as site (site.slug)}
           <a

@@ -37,9 +37,6 @@ const boxOf = (element: Element) => {
   return { x: box.x + (view?.scrollX ?? 0), y: box.y + (view?.scrollY ?? 0), width: box.width, height: box.height };
 };
 
-/** What the page itself holds: the way to a folded menu is added only where it is shown. */
-const WRITTEN = '*:not(header > [data-part="menu-way"])';
-
 export type Region = { x: number; y: number; width: number; height: number };
 
 /**
@@ -47,8 +44,8 @@ export type Region = { x: number; y: number; width: number; height: number };
  * Both documents have the same elements in the same order.
  */
 export function changedRegions(before: Document, after: Document): Region[] {
-  const old = [...before.body.querySelectorAll(WRITTEN)];
-  const fresh = [...after.body.querySelectorAll(WRITTEN)];
+  const old = [...before.body.querySelectorAll('*')];
+  const fresh = [...after.body.querySelectorAll('*')];
   const regions: Region[] = [];
   const inside = new Set<Element>();
   fresh.forEach((element, i) => {

@@ -33,8 +33,9 @@
     // Enter, and then leaving the field, is one wish.
     if (text === onItsWay) return;
     onItsWay = text;
-    const said = await oncommit(text);
-    if (onItsWay === text) onItsWay = null;
+    const said = await oncommit(text).finally(() => {
+      if (onItsWay === text) onItsWay = null;
+    });
     // What was typed meanwhile is not what was answered.
     if (typed !== text) return;
     message = said;

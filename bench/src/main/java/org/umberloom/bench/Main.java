@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -16,7 +17,10 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs all benchmarks and writes their figures, with the machine they came from. Arguments: home folder, jar. */
 public final class Main {
-    private static final int STARTS = System.getenv("LOOM_BENCH_DRAGS") == null ? 3 : 1;
+    /** Nothing but drags: those of these names, with commas between, or {@code all}. */
+    private static final Optional<String> DRAGS = Optional.ofNullable(System.getenv("LOOM_BENCH_DRAGS"));
+
+    private static final int STARTS = DRAGS.isEmpty() ? 3 : 1;
     private static final int HUE_ROUNDS = 5;
 
     private Main() {}
@@ -45,7 +49,7 @@ public final class Main {
                     System.out.println(report);
                     return;
                 }
-                if (System.getenv("LOOM_BENCH_DRAGS") != null) {
+                if (DRAGS.isPresent()) {
                     pointerToPaint(report, application.address());
                     System.out.println(report);
                     return;
@@ -124,9 +128,9 @@ public final class Main {
         row(report, "characters per line of all text of 29 pages at four widths; goal 200 (ms)", fonts.reading());
     }
 
-    /** All drags, or those that the setting LOOM_BENCH_DRAGS names. */
+    /** All drags, or those that are named. */
     private static void pointerToPaint(StringBuilder report, String address) {
-        String named = System.getenv().getOrDefault("LOOM_BENCH_DRAGS", "all");
+        String named = DRAGS.orElse("all");
         if (!named.equals("all")) {
             for (String name : named.split(",")) drag(report, address, PointerToPaint.Drag.valueOf(name));
             return;

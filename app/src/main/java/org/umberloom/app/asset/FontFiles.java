@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.umberloom.core.font.Advances;
 import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
@@ -122,8 +123,7 @@ public final class FontFiles implements Families {
 
     @Override
     public OptionalDouble mean(Cut cut) {
-        return cut.stack().stream()
-                .flatMap(name -> catalog.find(name).stream())
+        return first(cut)
                 .mapToDouble(family -> known.means.computeIfAbsent(
                         family.basic().file() + cut.axes(),
                         key -> basic(family).advances(cut.axes()).mean(FontFile.RUNNING)))
@@ -132,10 +132,12 @@ public final class FontFiles implements Families {
 
     /** How wide the letters of the first family that is known are. */
     public Optional<Advances> advances(Cut cut) {
-        return cut.stack().stream()
-                .flatMap(name -> catalog.find(name).stream())
-                .findFirst()
-                .map(family -> basic(family).advances(cut.axes()));
+        return first(cut).map(family -> basic(family).advances(cut.axes())).findFirst();
+    }
+
+    /** The first family that is known. */
+    private Stream<FontCatalog.Family> first(Cut cut) {
+        return cut.stack().stream().flatMap(name -> catalog.find(name).stream()).limit(1);
     }
 
     /** Which characters the first family of a stack has upright, by code points; none where it is not known. */

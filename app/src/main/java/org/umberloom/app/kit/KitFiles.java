@@ -44,8 +44,6 @@ public class KitFiles {
     private static final String PAGES = "pages/";
     private static final String FONTS = "fonts/";
     private static final Set<String> READABLE = Set.of("json", "css", "html", "svg", "txt", "scss", "js", "ts", "gpl");
-    /** As many combinations of a theme are looked through for a menu that is folded away. */
-    private static final int MOST_LOOKS = 64;
 
     private final SiteService sites;
     private final WornBySites worn;
@@ -227,8 +225,7 @@ public class KitFiles {
             List<Scope> scopes = page.scopes(site.slug());
             head.ifPresent(one ->
                     one.on(document, Choices.of(dressed, dressed.defaults().at(scopes))));
-            if (dressed.combinations(MOST_LOOKS).stream()
-                    .anyMatch(look -> MenuWay.folds(Choices.of(dressed, look.at(scopes))))) MenuWay.on(document);
+            if (MenuWay.folds(dressed, scopes)) MenuWay.on(document);
             pages.put(folder + page.slug() + ".html", document);
         }
         icons.files(whole, dressed).forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));

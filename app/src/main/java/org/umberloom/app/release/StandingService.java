@@ -260,12 +260,14 @@ public class StandingService {
         if (position == stages.get(stages.size() - 1).position()) standings.turn(rollout, DONE);
     }
 
-    private void expecting(long rollout, String... states) {
+    /** Locks it. @return the state that it is in */
+    private String expecting(long rollout, String... states) {
         String state = standings
                 .lock(rollout)
                 .orElseThrow(() -> new NoSuchElementException("There is no roll-out " + rollout + "."));
         if (!List.of(states).contains(state))
             throw new Conflict("The roll-out is " + state + " by now. Nothing was changed; look again.");
+        return state;
     }
 
     /** Lets the next stage go before its time, or when it waits for a hand. */
@@ -308,12 +310,12 @@ public class StandingService {
      */
     RolloutView back(long rollout, int stage, Account by) {
         commits.store(() -> {
-            expecting(rollout, GOING, PAUSED, DONE);
+            String state = expecting(rollout, GOING, PAUSED, DONE);
             if (standings.stages(rollout).stream().noneMatch(one -> one.position() == stage))
                 throw new NoSuchElementException("The roll-out has no stage " + (stage + 1) + ".");
             if (putBack(rollout, by, member -> member.position() == stage) == 0)
                 throw new Conflict("No site of that stage stands on the release. Nothing was changed; look again.");
-            if (standings.rollout(rollout).orElseThrow().state().equals(GOING)) standings.turn(rollout, PAUSED);
+            if (state.equals(GOING)) standings.turn(rollout, PAUSED);
             return null;
         });
         return view(rollout);
@@ -321,12 +323,10 @@ public class StandingService {
 
     /** How many sites were put back. */
     private int putBack(long rollout, Account by, Predicate<StandingMapper.MemberRow> which) {
-        StandingMapper.RolloutRow row = standings.rollout(rollout).orElseThrow();
+        long release = standings.rollout(rollout).orElseThrow().releaseId();
         Map<Optional<Long>, List<Long>> byBefore = new LinkedHashMap<>();
         for (StandingMapper.MemberRow member : standings.members(rollout))
-            if (which.test(member)
-                    && member.state().equals(TAKEN)
-                    && Objects.equals(member.standsOn(), row.releaseId()))
+            if (which.test(member) && member.state().equals(TAKEN) && Objects.equals(member.standsOn(), release))
                 byBefore.computeIfAbsent(Optional.ofNullable(member.was()), key -> new ArrayList<>())
                         .add(member.siteId());
         byBefore.forEach((before, sites) -> {

@@ -41,6 +41,8 @@ public class ReadingService {
 
     private static final int MOST_WORDS = 60;
     private static final double MOSTLY = 0.9;
+    /** What was read of pages stays at hand up to so many letters of their markup. */
+    private static final long LETTERS_AT_HAND = 16_000_000;
 
     /** @param characters in a line, one for each window */
     public record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
@@ -57,9 +59,6 @@ public class ReadingService {
             int ideal,
             int aim,
             int most) {}
-
-    /** What was read of pages stays at hand up to so many letters of their markup. */
-    private static final long LETTERS_AT_HAND = 16_000_000;
 
     /** A page as it is read. @param chosen values of choices by their names */
     private record Read(String html, Map<String, String> chosen) {}

@@ -1,8 +1,13 @@
 package org.umberloom.core.page;
 
+import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.ThemeDocument;
 
 /**
  * The control of a menu that is folded away on phones, without script. It is added where a page is shown, and where one goes out
@@ -13,6 +18,8 @@ public final class MenuWay {
     private static final String CHOICE = "menu-phone";
 
     private static final String FOLDED = "folded";
+    /** As many are looked through. */
+    private static final int MOST_COMBINATIONS = 64;
 
     private static final String MENU = "body > header > nav:not([data-part])";
     private static final String WAY = "body > header > button[data-part=menu-way]";
@@ -41,8 +48,17 @@ public final class MenuWay {
 
     private MenuWay() {}
 
-    /** Whether a menu is folded away. @param chosen values of choices by their names */
-    public static boolean folds(Map<String, String> chosen) {
+    /** Whether a theme folds menus away in any combination. @param scopes that reach the page */
+    public static boolean folds(ThemeDocument theme, List<Scope> scopes) {
+        // Most themes leave the choice alone, and its standard folds nothing.
+        return !Choices.writing(theme, Contract.standard().choices().get(CHOICE))
+                        .isEmpty()
+                && theme.combinations(MOST_COMBINATIONS).stream()
+                        .anyMatch(look -> folds(Choices.of(theme, look.at(scopes))));
+    }
+
+    /** @param chosen values of choices by their names */
+    static boolean folds(Map<String, String> chosen) {
         return FOLDED.equals(chosen.get(CHOICE));
     }
 

@@ -24,14 +24,13 @@ import org.umberloom.core.token.TokenValue;
 final class FirstLight {
     private FirstLight() {}
 
-    /** @param path of the light’s group */
+    /** @param path of the light’s group, which stands nowhere yet */
     static List<Edit> taking(ThemeDocument theme, TokenPath path, Light light) {
         List<Edit> edits = new ArrayList<>();
         for (Place place : theme.places())
             theme.at(place).forEachToken((at, token, declared) -> {
-                if (at.dotted().startsWith(path.dotted() + ".") || token.detached()) return;
                 double blur = blur(token);
-                if (blur >= 0) edits.add(new Edit.SetValue(place, at, nearest(light, path, blur)));
+                if (blur >= 0 && !token.detached()) edits.add(new Edit.SetValue(place, at, nearest(light, path, blur)));
             });
         return edits;
     }
