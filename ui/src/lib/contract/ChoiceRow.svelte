@@ -50,7 +50,7 @@
         <span class="block overflow-hidden border {taken ? 'border-2 border-accent' : 'border-line group-hover:border-ink'}"
           >{@render picture(value)}</span
         >
-        <span class="flex items-baseline gap-2 pt-1"
+        <span class="flex flex-wrap items-baseline gap-x-2 pt-1"
           ><span class={taken ? 'font-semibold' : ''}>{value.words}</span>{#if taken}<span class="caption">chosen</span>{/if}</span
         >
       </button>

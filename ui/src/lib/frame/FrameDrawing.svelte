@@ -4,7 +4,7 @@
   import type { BayState } from '$lib/site/bays.svelte';
   import { untrack } from 'svelte';
   import { LengthPull } from '$lib/space/pull.svelte';
-  import type { Bench, Edit } from '$lib/theme/bench.svelte';
+  import type { Bench } from '$lib/theme/bench.svelte';
   import { addressOf, boxOf, follow, nearest, toward, type Box } from './drawn';
 
   /**
@@ -73,23 +73,26 @@
         .map((one) => [one.name.slice(CHOICE.length), one.value])
     );
 
-  /** Shows what an edit would do, and where the regions stand then. */
-  const probe = (edit: Edit) => void bench.probe(edit).then(() => requestAnimationFrame(measure));
+  /** Where the regions stand is seen when the page that was given something has been laid out. */
+  let later = 0;
+  function measureSoon() {
+    cancelAnimationFrame(later);
+    later = requestAnimationFrame(measure);
+  }
 
   function onload() {
     detach?.();
     const doc = frame?.contentDocument;
     if (!doc?.body) return;
-    detach = follow(doc, bench, bay);
+    const { page, letGo } = follow(doc, bench, bay);
+    page.onshown = measureSoon;
+    detach = letGo;
     measure();
     void doc.fonts.ready.then(measure);
   }
-  $effect(() => () => detach?.());
-  $effect(() => {
-    void bench.saved;
-    void bench.tried;
-    const later = requestAnimationFrame(() => requestAnimationFrame(measure));
-    return () => cancelAnimationFrame(later);
+  $effect(() => () => {
+    cancelAnimationFrame(later);
+    detach?.();
   });
 
   function take(event: PointerEvent & { currentTarget: HTMLElement }, part: string) {
@@ -110,7 +113,7 @@
     const value = nearest(spotsOf(choice), held.within, (event.clientX - sheet.left) / scale, (event.clientY - sheet.top) / scale);
     if (value === held.value) return;
     held = { ...held, value };
-    probe(choose(bench, choice, value));
+    void bench.probe(choose(bench, choice, value));
   }
 
   async function drop() {
@@ -134,8 +137,7 @@
 
   const pull = new LengthPull(
     untrack(() => bench),
-    MOST,
-    probe
+    MOST
   );
   const waysOf = (role: Schemas['RoleEntry'], sign: number): Record<string, number> =>
     role.pulledAt === 'block' ? { ArrowDown: 1, ArrowUp: -1 } : { ArrowRight: sign, ArrowLeft: -sign };

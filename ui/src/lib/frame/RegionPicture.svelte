@@ -27,7 +27,7 @@
     letGo?.();
     const doc = frame?.contentDocument;
     if (!doc?.body) return;
-    letGo = follow(doc, bench, bay, choice);
+    letGo = follow(doc, bench, bay, choice).letGo;
     const box = boxOf(doc, region);
     top = box ? Math.max(0, box.y + box.height > TALL ? TALL / 2 : box.y - ABOVE) : 0;
   }

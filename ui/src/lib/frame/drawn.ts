@@ -13,14 +13,14 @@ export function addressOf(bench: Bench, bay: BayState, choice = '') {
   return `/preview/${bench.id}/draft/${look}/${bay.site}/${bay.page}.html${choice ? `?choice=${encodeURIComponent(choice)}` : ''}`;
 }
 
-/** Lets a small page follow every edit, with most of its contents folded away. Returns the way to let it go. */
+/** Lets a small page follow every edit, with most of its contents folded away. @returns the page, and the way to let it go */
 export function follow(document: Document, bench: Bench, bay: BayState, choice = '') {
   const page = new LivePage(document, () => bench.looks.bayKey(bay), choice ? [`data-choice-${choice.split(':')[0]}`] : []);
   const view = document.defaultView as (Window & typeof globalThis) | null;
   const sheet = new (view?.CSSStyleSheet ?? CSSStyleSheet)();
   sheet.replaceSync(`body { min-height: 0 !important; } main { max-block-size: ${LEFT_OF_THE_PAGE}px; overflow: clip; }`);
   document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];
-  return bench.attach(page);
+  return { page, letGo: bench.attach(page) };
 }
 
 /** The room that everything takes that a selector finds, and nothing where it finds nothing that is seen. */

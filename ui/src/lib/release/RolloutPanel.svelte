@@ -100,7 +100,7 @@
         {#each found.filter((one) => one.position === stage.position) as one (one.position)}<StageFound found={one} />{/each}
         {#if alone(stage)}
           <button
-            class="button button-quiet -ml-2 h-6 px-2 text-xs"
+            class="button button-quiet mt-1 -ml-2 h-6 px-2 text-xs"
             disabled={busy}
             aria-label="Take this stage back: {stage.sites.map((site) => site.name).join(', ')}"
             onclick={() => step(rollout.id, 'back', stage.position)}>Take this stage back</button

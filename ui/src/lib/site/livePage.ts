@@ -31,6 +31,8 @@ export class LivePage {
   #own: Record<string, string> = {};
   /** Whether the screen shows more than sRGB. A value with two lines has its form for such a screen in the second. */
   #wide: boolean;
+  /** Hears of everything that the document was given, before it is laid out. */
+  onshown = () => {};
 
   /**
    * @param key of the combination that the page shows, as it is now
@@ -69,6 +71,7 @@ export class LivePage {
     }
     this.#still.disabled = true;
     this.#below.wake();
+    this.onshown();
   }
 
   /** Lays values that are tried over what is stored; those of the trial before that are not among them go back. */
@@ -81,6 +84,7 @@ export class LivePage {
         if (blocks[block]?.[name] === undefined) this.#set(block, name, this.#stored[block]?.[name]);
     this.#tried = blocks;
     this.#put(blocks);
+    this.onshown();
   }
 
   /** Works what is tried into the page's styles and layout at once, in the time that the next frame is waited for. */

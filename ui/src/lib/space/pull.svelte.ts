@@ -1,4 +1,4 @@
-import type { Bench, Edit } from '$lib/theme/bench.svelte';
+import type { Bench } from '$lib/theme/bench.svelte';
 import { lengthEdit, type Length } from './length';
 
 /** How much farther arrow keys go with Shift. */
@@ -13,13 +13,11 @@ export class LengthPull {
   #at = { x: 0, y: 0 };
   #bench: Bench;
   #most: number;
-  #probe: (edit: Edit) => unknown;
 
-  /** @param most px @param probe how an edit is tried */
-  constructor(bench: Bench, most: number, probe: (edit: Edit) => unknown = (edit) => bench.probe(edit)) {
+  /** @param most px */
+  constructor(bench: Bench, most: number) {
     this.#bench = bench;
     this.#most = most;
-    this.#probe = probe;
   }
 
   #edit(view: Length, px: number) {
@@ -37,7 +35,7 @@ export class LengthPull {
   move(event: PointerEvent, view: Length, by: (dx: number, dy: number) => number) {
     if (this.path !== view.path || event.buttons === 0) return;
     this.#px = this.#from + by(event.clientX - this.#at.x, event.clientY - this.#at.y);
-    void this.#probe(this.#edit(view, this.#px));
+    void this.#bench.probe(this.#edit(view, this.#px));
   }
 
   async letGo(view: Length) {
