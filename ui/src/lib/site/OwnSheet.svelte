@@ -1,7 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask, type Schemas } from '$lib/api/client';
-  import CssEditor from './CssEditor.svelte';
 
   /** A site's own style sheet beside a page that shows it while it is written. */
   let {
@@ -54,14 +53,16 @@
 {#if properties}
   <div class="grid gap-6 lg:grid-cols-2">
     <div>
-      <CssEditor
-        of={{ site, theme: 0 }}
-        text={css}
-        label="Own style sheet"
-        {properties}
-        onread={heard}
-        onwritten={(text) => (written = text)}
-      />
+      {#await import('./CssEditor.svelte') then { default: CssEditor }}
+        <CssEditor
+          of={{ site, theme: 0 }}
+          text={css}
+          label="Own style sheet"
+          {properties}
+          onread={heard}
+          onwritten={(text) => (written = text)}
+        />
+      {/await}
       <div class="mt-2 flex items-start gap-3">
         <p class="min-w-0 grow {wrong ? 'text-must' : 'text-muted'}" role="status">
           {#if read?.faults.length}{read.faults[0]?.words}

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { onDestroy, onMount } from 'svelte';
   import { api, ask, type Schemas } from '$lib/api/client';
-  import CssEditor from '$lib/site/CssEditor.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import { counted } from '$lib/ui/words';
   import type { Bench } from './bench.svelte';
@@ -79,15 +78,18 @@
   <div class="min-w-0 grow">
     {#if properties}
       {#key `${site} ${anew} ${stored}`}
-        <CssEditor
-          of={{ site, theme: bench.id }}
-          text={written}
-          label="Own style sheet of {owner?.name}"
-          {properties}
-          height="100%"
-          onread={heard}
-          onwritten={(text) => (drafts[site] = text)}
-        />
+        <!-- The editor is half of what the bench would load, so it comes when it is opened. -->
+        {#await import('$lib/site/CssEditor.svelte') then { default: CssEditor }}
+          <CssEditor
+            of={{ site, theme: bench.id }}
+            text={written}
+            label="Own style sheet of {owner?.name}"
+            {properties}
+            height="100%"
+            onread={heard}
+            onwritten={(text) => (drafts[site] = text)}
+          />
+        {/await}
       {/key}
     {/if}
   </div>

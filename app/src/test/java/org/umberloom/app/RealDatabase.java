@@ -24,7 +24,9 @@ import org.springframework.transaction.support.TransactionOperations;
 
 /** A MariaDB with the application's own settings, tables and mappers, and nothing of it above them. */
 public final class RealDatabase {
-    private static final String NAME = "umberloom_below";
+    /** One for each of those that run side by side. */
+    private static final String NAME = "umberloom_below" + System.getProperty("loom.side", "");
+
     private static RealDatabase shared;
 
     /** What reaches the database, and nothing else. */

@@ -60,16 +60,16 @@ final class FontTimes {
     }
 
     /** All pages of the demo, 29 of them, at four widths each. */
-    private static List<Double> reading(Page page, String address) throws IOException {
-        List<Double> times = new ArrayList<>();
-        for (int i = 0; i < TIMES + 2; i++) {
-            long start = System.nanoTime();
-            for (String site : SITES)
-                if (!page.request()
-                        .get(address + "/api/sites/" + site + "/reading")
-                        .ok()) throw new IOException("the reading of " + site + " was refused");
-            if (i > 1) times.add((System.nanoTime() - start) / 1e6);
-        }
-        return times;
+    private static List<Double> reading(Page page, String address) {
+        for (int i = 0; i < 2; i++) read(page, address);
+        return Undisturbed.samples(TIMES, () -> List.of(read(page, address)));
+    }
+
+    private static double read(Page page, String address) {
+        long start = System.nanoTime();
+        for (String site : SITES)
+            if (!page.request().get(address + "/api/sites/" + site + "/reading").ok())
+                throw new IllegalStateException("the reading of " + site + " was refused");
+        return (System.nanoTime() - start) / 1e6;
     }
 }

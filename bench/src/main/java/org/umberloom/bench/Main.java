@@ -51,6 +51,7 @@ public final class Main {
                 }
                 if (DRAGS.isPresent()) {
                     pointerToPaint(report, application.address());
+                    report.append("\n").append(Undisturbed.told()).append("\n");
                     System.out.println(report);
                     return;
                 }
@@ -85,7 +86,8 @@ public final class Main {
         report.append(
                 "\nPointer to paint holds the probe, and then the browser's own work: restyling and painting the four pages and the "
                         + "bench, and for spacing, widths and type their layout too. On a machine without a graphics "
-                        + "processor, as where Chromium runs headless, that work is most of it.\n");
+                        + "processor, as where Chromium runs headless, that work is most of it. "
+                        + Undisturbed.told() + "\n");
         report.append(
                 "\n## Core\n\nAverage time of one call in microseconds.\n\n| what | 100 tokens | 1,000 tokens | 10,000 tokens |\n"
                         + "| --- | --- | --- | --- |\n");

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.umberloom.core.format.KitArchive;
 
 /** Sites in numbers: the demo's on one bench, and then 1,000 generated sites of 20 pages under one theme. */
@@ -27,6 +28,9 @@ final class ManySites {
     private static final int BLOCKS = 12;
     private static final int WARM_UP = 5;
     private static final int TIMES = 40;
+    /** Requests after one another that are kept or taken anew together. */
+    private static final int STRETCH = 5;
+
     private static final int ROLLED_OUT = 10;
     private static final List<String> FOUR = List.of("crossings/fares", "galley/menu", "freight/rates", "crew/jobs");
 
@@ -150,16 +154,20 @@ final class ManySites {
         if (!answer.ok()) throw new IOException(path + " was refused: " + answer.text());
     }
 
-    private List<Double> asked(String path) throws IOException {
-        List<Double> times = new ArrayList<>();
-        for (int i = 0; i < WARM_UP + TIMES; i++) {
-            long start = System.nanoTime();
-            APIResponse answer = page.request().get(address + path);
-            answer.body();
-            if (!answer.ok()) throw new IOException(path + " was refused: " + answer.text());
-            if (i >= WARM_UP) times.add((System.nanoTime() - start) / 1e6);
-        }
-        return times;
+    private List<Double> asked(String path) {
+        for (int i = 0; i < WARM_UP; i++) answer(path);
+        return Undisturbed.samples(
+                TIMES / STRETCH,
+                () -> Stream.generate(() -> answer(path)).limit(STRETCH).toList());
+    }
+
+    /** Milliseconds from a request to the end of its answer. */
+    private double answer(String path) {
+        long start = System.nanoTime();
+        APIResponse answer = page.request().get(address + path);
+        answer.body();
+        if (!answer.ok()) throw new IllegalStateException(path + " was refused: " + answer.text());
+        return (System.nanoTime() - start) / 1e6;
     }
 
     private int revision() {

@@ -13,7 +13,10 @@ import org.umberloom.core.contract.Contract;
 
 /** From a move of the pointer to the frame that shows it in all four bays, with a theme of 1,000 tokens. */
 final class PointerToPaint {
-    private static final int MOVES = 240;
+    /** Stretches of so many moves. */
+    private static final int STRETCHES = 8;
+
+    private static final int MOVES = 30;
     private static final int WARM_UP = 60;
     /** How far the pointer is moved to the left and up at the most, in px. */
     private static final int LEFT = 34;
@@ -162,16 +165,23 @@ final class PointerToPaint {
         double center = box.x + box.width / 2;
         page.mouse().move(center, y);
         page.mouse().down();
-        for (int i = 0; i < MOVES + WARM_UP; i++) {
-            // One move is told of twice, when it happens and with the frame; only the first is timed.
-            page.evaluate("() => { window.armed = true; }");
-            int by = aside + (i % 2 == 0 ? -LEFT + i % 29 : 6 + i % 23);
-            page.mouse().move(center + by, y + by);
-            page.waitForFunction(
-                    "n => window.samples.length >= n", i + 1, new Page.WaitForFunctionOptions().setPollingInterval(20));
-        }
+        int[] moved = {0};
+        Function<Integer, List<Double>> move = moves -> {
+            for (int i = 0; i < moves; i++, moved[0]++) {
+                // One move is told of twice, when it happens and with the frame; only the first is timed.
+                page.evaluate("() => { window.armed = true; }");
+                int by = aside + (moved[0] % 2 == 0 ? -LEFT + moved[0] % 29 : 6 + moved[0] % 23);
+                page.mouse().move(center + by, y + by);
+                page.waitForFunction(
+                        "n => window.samples.length >= n",
+                        moved[0] + 1,
+                        new Page.WaitForFunctionOptions().setPollingInterval(20));
+            }
+            return (List<Double>) page.evaluate("n => window.samples.slice(-n)", moves);
+        };
+        move.apply(WARM_UP);
+        List<Double> samples = Undisturbed.samples(STRETCHES, () -> move.apply(MOVES));
         page.mouse().up();
-        List<Double> samples = (List<Double>) page.evaluate("() => window.samples");
-        return samples.subList(WARM_UP, samples.size());
+        return samples;
     }
 }
