@@ -3491,6 +3491,13 @@ export interface components {
                 [key: string]: string;
             };
         };
+        ChoiceTouched: {
+            choice: string;
+            before: string;
+            after: string;
+            /** Format: int32 */
+            spots: number;
+        };
         CrossingView: {
             surface: string;
             role: string;
@@ -3534,7 +3541,7 @@ export interface components {
             untouched: number;
             /** Format: int32 */
             kept: number;
-            choices: string[];
+            choices: components["schemas"]["ChoiceTouched"][];
             /** Format: double */
             felt: number;
             lost: components["schemas"]["CrossingView"][];

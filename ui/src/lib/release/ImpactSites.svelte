@@ -49,7 +49,7 @@
         against {site.standsOn}{site.untouched
           ? `; ${counted(site.untouched, 'page stays', 'pages stay')} as ${site.untouched === 1 ? 'it is' : 'they are'}`
           : ''}{site.kept ? `; ${counted(site.kept, 'spot keeps', 'spots keep')} the site’s own values` : ''}{site.choices.length
-          ? `; ${site.choices.join(', ')}`
+          ? `; ${site.choices.map((one) => `${one.choice}: ${one.after} in place of ${one.before} at ${counted(one.spots, 'spot', 'spots')}`).join(', ')}`
           : ''}
       </p>
       <ul class="mt-1 flex flex-wrap gap-1">

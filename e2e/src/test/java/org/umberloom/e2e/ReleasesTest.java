@@ -337,7 +337,8 @@ class ReleasesTest {
             ([before, after, named]) => {
               const names = ['color', 'background-color', 'border-top-color', 'border-bottom-color', 'border-top-left-radius',
                 'border-top-width', 'box-shadow', 'font-family', 'font-size', 'font-weight', 'line-height', 'letter-spacing',
-                'text-decoration-color', 'padding-top', 'padding-left', 'margin-top', 'row-gap', 'max-width'];
+                'text-decoration-color', 'text-decoration-line', 'text-transform', 'border-left-width', 'border-bottom-width',
+                'background-image', 'text-align', 'padding-top', 'padding-left', 'margin-top', 'row-gap', 'max-width'];
               // The way to a folded menu is added where a page is shown.
               const written = '*:not(header > [data-part=menu-way])';
               const all = (frame) => [frame.contentDocument.body, ...frame.contentDocument.body.querySelectorAll(written)];
@@ -392,6 +393,21 @@ class ReleasesTest {
                 house.edit("\"op\":\"value\",\"place\":\"set:" + (edit[0].startsWith("gap") ? "roles" : "base")
                         + "\",\"path\":\"" + edit[0] + "\",\"text\":\"" + original(edit[0]) + "\"");
             }
+            // Several choices at once, each of which reaches other elements.
+            for (String[] choice : new String[][] {
+                {"links", "never"},
+                {"heading-case", "capitals"},
+                {"quote", "mark"},
+                {"table-rows", "banded"},
+                {"buttons", "outlined"}
+            })
+                house.edit("\"op\":\"choose\",\"place\":\"set:roles\",\"choice\":\"" + choice[0] + "\",\"value\":\""
+                        + choice[1] + "\"");
+            int chosen = 0;
+            for (Object site : list(
+                    Released.object(house.client.send("GET", house.path() + "/impact?from=1.0.0&to=draft", "")),
+                    "sites")) chosen += compare(house, page, released, (Map<?, ?>) site, "choices");
+            assertThat(chosen).isGreaterThan(50);
         } finally {
             page.context().close();
         }

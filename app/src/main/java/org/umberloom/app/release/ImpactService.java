@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.site.ClothService;
 import org.umberloom.app.site.CoverageService;
@@ -19,7 +20,10 @@ import org.umberloom.app.site.SiteUses;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.change.Impact;
 import org.umberloom.core.change.Size;
+import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.page.ChoiceSpots;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
@@ -36,7 +40,12 @@ class ImpactService {
     private static final int MOST_ROLES = 8;
     private static final int MOST_CROSSINGS = 30;
 
-    /** A page that changes. @param spots that take a role which comes to another value @param roles the most changed ones */
+    /**
+     * A page that changes.
+     *
+     * @param spots that take a role which comes to another value, or look otherwise by a choice
+     * @param roles and choices, the most changed ones
+     */
     record PageTouched(String page, String title, int spots, List<String> roles) {}
 
     /**
@@ -59,9 +68,12 @@ class ImpactService {
             int more,
             int untouched,
             int kept,
-            List<String> choices,
+            List<ChoiceTouched> choices,
             double felt,
             List<CrossingView> lost) {}
+
+    /** A choice that is made otherwise. @param spots that look otherwise by it */
+    record ChoiceTouched(String choice, String before, String after, int spots) {}
 
     /** A pair that crosses the ratio that it needs. */
     record CrossingView(
@@ -77,7 +89,10 @@ class ImpactService {
             List<CrossingView> lost,
             List<CrossingView> won) {}
 
-    /** Elements of a page, as they are counted from its body on, each with the roles that come to another value there. */
+    /**
+     * Elements of a page, as they are counted from its body on, each with the roles that come to another value there and the choices
+     * made otherwise.
+     */
     record SpotsTouched(String site, String page, Map<Integer, List<String>> spots) {}
 
     private final CoverageService coverage;
@@ -165,6 +180,7 @@ class ImpactService {
         Map<Combination, Impact> known = new HashMap<>();
         Map<String, Size> sizes = new LinkedHashMap<>();
         Map<String, Impact.Chosen> choices = new TreeMap<>();
+        Map<String, Integer> chosenSpots = new TreeMap<>();
         List<CrossingView> lost = new ArrayList<>();
         List<PageTouched> pages = new ArrayList<>();
         int untouched = 0;
@@ -172,11 +188,14 @@ class ImpactService {
         for (SiteUses.PageUses page : site.uses().pages()) {
             Set<String> moved = new LinkedHashSet<>();
             Set<String> ofTheme = new LinkedHashSet<>();
+            Map<String, Impact.Chosen> chosen = new TreeMap<>();
+            Map<String, Impact.Chosen> chosenByTheme = new TreeMap<>();
             for (Combination look : looks) {
                 Impact bare = plain.computeIfAbsent(
                         new Looked(before.revision(), look),
                         key -> Impact.between(before.theme(), after.theme(), look));
                 ofTheme.addAll(bare.roles().keySet());
+                chosenByTheme.putAll(bare.choices());
                 Impact here = own.map(document -> {
                             Combination there = look.at(SitePlaces.reaching(
                                             site.slug(),
@@ -191,19 +210,29 @@ class ImpactService {
                     moved.add(path);
                     sizes.merge(path, role.size(), (a, b) -> a.compareTo(b) >= 0 ? a : b);
                 });
-                choices.putAll(here.choices());
+                chosen.putAll(here.choices());
                 for (Impact.Crossing one : here.crossing()) {
                     CrossingView view = view(one, look);
                     crossing.putIfAbsent(List.of(one.pair(), look.key()), view);
                     if (one.lost() && !lost.contains(view)) lost.add(view);
                 }
             }
-            int spots = moved.stream().mapToInt(page::taking).sum();
+            int spots = moved.stream().mapToInt(page::taking).sum() + looking(page, chosen);
+            chosen.forEach((name, made) -> {
+                choices.put(name, made);
+                chosenSpots.merge(name, looking(page, Map.of(name, made)), Integer::sum);
+            });
             ofTheme.removeAll(moved);
-            kept += ofTheme.stream().mapToInt(page::taking).sum();
-            List<String> taken = moved.stream()
-                    .filter(path -> page.taking(path) > 0)
-                    .sorted(Comparator.comparing(sizes::get, Comparator.reverseOrder()))
+            chosenByTheme.keySet().removeAll(chosen.keySet());
+            kept += ofTheme.stream().mapToInt(page::taking).sum() + looking(page, chosenByTheme);
+            // What is chosen otherwise is seen by everybody.
+            List<String> taken = Stream.concat(
+                            chosen.entrySet().stream()
+                                    .filter(one -> looking(page, Map.ofEntries(one)) > 0)
+                                    .map(one -> Choices.path(one.getKey()).toString()),
+                            moved.stream()
+                                    .filter(path -> page.taking(path) > 0)
+                                    .sorted(Comparator.comparing(sizes::get, Comparator.reverseOrder())))
                     .toList();
             if (spots == 0) untouched++;
             else
@@ -225,11 +254,22 @@ class ImpactService {
                 untouched,
                 kept,
                 choices.entrySet().stream()
-                        .map(entry -> entry.getKey() + ": " + entry.getValue().fresh() + " in place of "
-                                + entry.getValue().old())
+                        .map(one -> new ChoiceTouched(
+                                one.getKey(),
+                                one.getValue().old(),
+                                one.getValue().fresh(),
+                                chosenSpots.get(one.getKey())))
                         .toList(),
                 sizes.values().stream().mapToDouble(Size::felt).max().orElse(0),
                 lost);
+    }
+
+    /** How many spots look otherwise by what is chosen otherwise. */
+    private static int looking(SiteUses.PageUses page, Map<String, Impact.Chosen> chosen) {
+        return chosen.entrySet().stream()
+                .mapToInt(one -> page.looking(
+                        one.getKey(), one.getValue().old(), one.getValue().fresh()))
+                .sum();
     }
 
     private static CrossingView view(Impact.Crossing one, Combination look) {
@@ -254,10 +294,20 @@ class ImpactService {
                 .at(SitePlaces.reaching(site, page, shown.kind()));
         Map<Integer, List<String>> spots = new TreeMap<>();
         Impact impact = Impact.between(before, after, look);
-        RoleSpots.of(shown.html(), Choices.of(after, look.completedFor(after))).forEach((path, found) -> {
+        Map<String, String> chosen = Choices.of(after, look.completedFor(after));
+        RoleSpots.of(shown.html(), chosen).forEach((path, found) -> {
             if (impact.roles().containsKey(path))
                 found.taking().forEach(at -> spots.computeIfAbsent(at, key -> new ArrayList<>())
                         .add(path));
+        });
+        Map<String, Map<Integer, ChoiceSpots.Looks>> looking = ChoiceSpots.of(shown.html(), chosen);
+        impact.choices().forEach((name, made) -> {
+            Choice choice = Contract.standard().choices().get(name);
+            looking.getOrDefault(name, Map.of()).forEach((at, looks) -> {
+                if (looks.differ(choice, made.old(), made.fresh()))
+                    spots.computeIfAbsent(at, key -> new ArrayList<>())
+                            .add(Choices.path(name).toString());
+            });
         });
         return new SpotsTouched(site, page, spots);
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
 import org.umberloom.core.json.Json;
+import org.umberloom.core.page.ChoiceSpots;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
@@ -21,12 +22,20 @@ public record SiteUses(String chosen, List<PageUses> pages) {
     /** @param hiding spots that should take the role and have a value of their own */
     public record Count(int taking, int hiding) {}
 
-    /** @param roles by their paths */
-    public record PageUses(String page, String title, Map<String, Count> roles) {
+    /**
+     * @param roles   by their paths
+     * @param choices what they decide there, counted by {@link ChoiceCounts}
+     */
+    public record PageUses(String page, String title, Map<String, Count> roles, String choices) {
         /** How many spots take a role. */
         public int taking(String path) {
             Count count = roles.get(path);
             return count == null ? 0 : count.taking;
+        }
+
+        /** How many spots look otherwise where a choice is made otherwise. */
+        public int looking(String choice, String old, String fresh) {
+            return ChoiceCounts.read(choices).differing(choice, old, fresh);
         }
     }
 
@@ -49,7 +58,8 @@ public record SiteUses(String chosen, List<PageUses> pages) {
         for (SitePage page : site.pages()) {
             Map<String, Integer> reached = bySheet.getOrDefault(page.slug(), Map.of());
             Map<String, Count> roles = new TreeMap<>();
-            RoleSpots.of(page.html(), chosen.apply(page)).forEach((path, found) -> {
+            Map<String, String> there = chosen.apply(page);
+            RoleSpots.of(page.html(), there).forEach((path, found) -> {
                 int hidden = reached.getOrDefault(path, 0);
                 roles.put(
                         path,
@@ -57,7 +67,11 @@ public record SiteUses(String chosen, List<PageUses> pages) {
                                 Math.max(0, found.taking().size() - hidden),
                                 found.hiding().size() + hidden));
             });
-            pages.add(new PageUses(page.slug(), page.title(), roles));
+            pages.add(new PageUses(
+                    page.slug(),
+                    page.title(),
+                    roles,
+                    ChoiceCounts.of(ChoiceSpots.of(page.html(), there)).write()));
         }
         return new SiteUses(choosing, pages);
     }
@@ -67,7 +81,7 @@ public record SiteUses(String chosen, List<PageUses> pages) {
         for (PageUses page : pages) {
             Map<String, Object> roles = new LinkedHashMap<>();
             page.roles.forEach((path, count) -> roles.put(path, List.of(count.taking, count.hiding)));
-            data.add(Map.of("page", page.page, "title", page.title, "roles", roles));
+            data.add(Map.of("page", page.page, "title", page.title, "roles", roles, "choices", page.choices));
         }
         return Json.writeCompact(Map.of("chosen", chosen, "pages", data));
     }
@@ -84,7 +98,10 @@ public record SiteUses(String chosen, List<PageUses> pages) {
                 roles.put(path, new Count((int) Json.number(path, both.get(0)), (int) Json.number(path, both.get(1))));
             });
             pages.add(new PageUses(
-                    Json.string("page", page.get("page")), Json.string("title", page.get("title")), roles));
+                    Json.string("page", page.get("page")),
+                    Json.string("title", page.get("title")),
+                    roles,
+                    Json.string("choices", page.getOrDefault("choices", ""))));
         }
         return new SiteUses(Json.string("chosen", all.getOrDefault("chosen", "")), pages);
     }

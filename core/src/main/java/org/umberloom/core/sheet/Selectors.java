@@ -55,7 +55,7 @@ final class Selectors {
             String state = state(member);
             if (!state.isEmpty()) states.add(state);
             else if (text.startsWith("::")) drawn = text;
-            else {
+            else if (!holdsAtRest(member)) {
                 resting.append(text);
                 open = false;
                 need(member, needs);
@@ -64,6 +64,14 @@ final class Selectors {
         if (open) resting.append('*');
         return new Selector(
                 SheetReader.text(selector), resting.toString(), states, drawn, specificity(selector), needs);
+    }
+
+    /** Whether a member asks for no more than that states are not. */
+    private static boolean holdsAtRest(ICSSSelectorMember member) {
+        return member instanceof CSSSelectorMemberNot
+                && inner(member).stream()
+                        .allMatch(one -> one.getMemberCount() == 1
+                                && !state(one.getMemberAtIndex(0)).isEmpty());
     }
 
     /** The state that a member asks for, also inside {@code :where()} and {@code :has()}; empty for none. */
