@@ -187,11 +187,16 @@ public class KitFiles {
     /** What stays here, each with what pages show in its place, in a sentence: fonts that may not travel, and placeholders. */
     List<String> leftOut(ThemeDocument worn, List<Site> shown) {
         List<String> all = new ArrayList<>(fontsLeftOut(worn));
-        for (Site site : shown)
+        for (Site site : shown) {
+            SiteDocument whole = sites.document(site);
+            if (!whole.plate().icon().isEmpty() && icons.files(whole, worn).isEmpty())
+                all.add(whole.plate().icon() + " as the icon of " + site.name()
+                        + ". It cannot be drawn in the sizes that browsers ask for.");
             for (String placeholder : pictures.placeholders(site.id()))
                 all.add(placeholder + " of " + site.name()
                         + ". It only keeps the room of a picture that is still to come; "
                         + "its pages go out without it.");
+        }
         return all;
     }
 
@@ -215,7 +220,8 @@ public class KitFiles {
         SiteDocument whole = sites.document(site);
         ThemeDocument dressed = worn.of(theme, whole.written());
         Map<String, PagePictures.Known> known = pictures.known(site.id());
-        Optional<SiteIcons> head = icons.of(whole, dressed);
+        Map<String, byte[]> squares = icons.files(whole, dressed);
+        Optional<SiteIcons> head = icons.of(whole, dressed).filter(one -> !squares.isEmpty());
         Set<String> placeholders = pictures.placeholders(site.id());
         for (Page page : sites.pages(site)) {
             Document document = page.document();
@@ -228,7 +234,7 @@ public class KitFiles {
             if (MenuWay.folds(dressed, scopes)) MenuWay.on(document);
             pages.put(folder + page.slug() + ".html", document);
         }
-        icons.files(whole, dressed).forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));
+        squares.forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));
         Map<String, SiteArchive.Picture> licensed = new LinkedHashMap<>();
         for (org.umberloom.app.site.Picture picture : sites.pictures(site)) {
             if (picture.placeholder()) continue;

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.apache.batik.anim.dom.SAXSVGDocumentFactory;
+import org.apache.batik.transcoder.ErrorHandler;
 import org.apache.batik.transcoder.SVGAbstractTranscoder;
 import org.apache.batik.transcoder.TranscoderException;
 import org.apache.batik.transcoder.TranscoderInput;
@@ -29,6 +30,22 @@ public final class DrawnSquares {
     private static final int ENTRY = 16;
     private static final short ICON = 1;
     private static final short BITS = 32;
+
+    /** A drawing of which a part is not understood would look otherwise than in browsers. */
+    private static final ErrorHandler WHOLE_OR_NOT_AT_ALL = new ErrorHandler() {
+        @Override
+        public void error(TranscoderException e) throws TranscoderException {
+            throw e;
+        }
+
+        @Override
+        public void fatalError(TranscoderException e) throws TranscoderException {
+            throw e;
+        }
+
+        @Override
+        public void warning(TranscoderException e) {}
+    };
 
     private final byte[] content;
     private final boolean vector;
@@ -131,14 +148,15 @@ public final class DrawnSquares {
             }
         };
 
+        transcoder.setErrorHandler(WHOLE_OR_NOT_AT_ALL);
         transcoder.addTranscodingHint(SVGAbstractTranscoder.KEY_WIDTH, (float) side);
         transcoder.addTranscodingHint(SVGAbstractTranscoder.KEY_HEIGHT, (float) side);
         transcoder.addTranscodingHint(SVGAbstractTranscoder.KEY_EXECUTE_ONLOAD, false);
         transcoder.addTranscodingHint(SVGAbstractTranscoder.KEY_ALLOW_EXTERNAL_RESOURCES, false);
         try {
             transcoder.transcode(new TranscoderInput(asSquare(side)), null);
-        } catch (TranscoderException | IOException e) {
-            throw new IllegalArgumentException("The vector picture cannot be drawn here: " + e.getMessage(), e);
+        } catch (TranscoderException | IOException | RuntimeException e) {
+            throw new IllegalArgumentException("The vector picture cannot be drawn here.", e);
         }
         return drawn[0];
     }

@@ -162,8 +162,7 @@ public class CoverageService {
                 int here = 0;
                 int hidden = 0;
                 for (String role : roles) {
-                    SiteUses.Count count = page.roles().get(role);
-                    if (count == null) continue;
+                    SiteUses.Count count = page.of(role);
                     here += count.taking();
                     hidden += count.hiding();
                 }

@@ -60,7 +60,21 @@ public class IconsOfSites {
                 .orElse(WHITE);
     }
 
-    /** Every file by its name, to lie in {@link SiteIcons#FOLDER}; none for a site without an icon. */
+    /** @throws IllegalArgumentException where a picture cannot be made an icon of */
+    static void mustBeDrawn(Picture picture) {
+        try {
+            new DrawnSquares(picture.content(), picture.mediaType()).png(SiteIcons.TAB_SIZES.get(0), 1, Optional.empty());
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(
+                    "“" + picture.name() + "” cannot be the icon: it cannot be drawn in the sizes that browsers ask for. "
+                            + "The nameplate stays as it was. Choose a PNG picture, or save the drawing with plain shapes.",
+                    e);
+        }
+    }
+
+    /**
+     * Every file by its name, to lie in {@link SiteIcons#FOLDER}; none for a site without an icon, or with one that cannot be drawn.
+     */
     public Map<String, byte[]> files(SiteDocument site, ThemeDocument theme) {
         Optional<SiteIcons> icons = of(site, theme);
         Optional<Picture> picture = icons.flatMap(one -> sites.picture(site.slug(), one.picture()));
@@ -71,6 +85,15 @@ public class IconsOfSites {
     }
 
     private static Map<String, byte[]> make(SiteIcons icons, Picture picture) {
+        try {
+            return drawn(icons, picture);
+        } catch (IllegalArgumentException undrawn) {
+            // It came with a site from elsewhere; everything else of that site goes out.
+            return Map.of();
+        }
+    }
+
+    private static Map<String, byte[]> drawn(SiteIcons icons, Picture picture) {
         DrawnSquares squares = new DrawnSquares(picture.content(), picture.mediaType());
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put(SiteIcons.TAB, squares.ico(SiteIcons.TAB_SIZES));

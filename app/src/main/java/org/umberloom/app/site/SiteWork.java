@@ -168,12 +168,19 @@ class SiteWork {
         return slug;
     }
 
-    /** What the site shows of itself. @throws IllegalArgumentException where it names a picture that the site does not have */
+    /**
+     * What the site shows of itself.
+     *
+     * @throws IllegalArgumentException where it names a picture that the site does not have, or an icon that cannot be drawn
+     */
     SiteDrafts.Stacks nameplate(String slug, Integer base, Nameplate plate, Account by) {
-        Set<String> known = new HashSet<>(sites.pictureNames(drafts.newest(slug).id()));
+        SiteDraft draft = drafts.newest(slug);
+        Set<String> known = new HashSet<>(sites.pictureNames(draft.id()));
         for (String picture : List.of(plate.logo(), plate.logoDark(), plate.icon()))
             if (!picture.isEmpty() && !known.contains(picture))
                 throw new IllegalArgumentException("This site has no picture “" + picture + "”. Add it first.");
+        if (!plate.icon().equals(draft.site().plate().icon()))
+            sites.picture(slug, plate.icon()).ifPresent(IconsOfSites::mustBeDrawn);
         return edit(slug, base, site -> SiteEdits.nameplate(site, plate), by);
     }
 
