@@ -25,7 +25,7 @@ final class Browsing {
         return playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of(System.getenv("LOOM_BROWSER")))
                         .setArgs(List.of(
                                 "--no-sandbox", "--disable-background-networking", "--disable-component-update")));
     }

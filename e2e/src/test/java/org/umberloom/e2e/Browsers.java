@@ -23,7 +23,7 @@ final class Browsers {
     private static final Browser BROWSER = PLAYWRIGHT
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Path.of(System.getenv("LOOM_BROWSER")))
                     .setArgs(List.of(
                             "--no-sandbox",
                             "--disable-background-networking",

@@ -63,10 +63,12 @@ public class IconsOfSites {
     /** @throws IllegalArgumentException where a picture cannot be made an icon of */
     static void mustBeDrawn(Picture picture) {
         try {
-            new DrawnSquares(picture.content(), picture.mediaType()).png(SiteIcons.TAB_SIZES.get(0), 1, Optional.empty());
+            new DrawnSquares(picture.content(), picture.mediaType())
+                    .png(SiteIcons.TAB_SIZES.get(0), 1, Optional.empty());
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(
-                    "“" + picture.name() + "” cannot be the icon: it cannot be drawn in the sizes that browsers ask for. "
+                    "“" + picture.name()
+                            + "” cannot be the icon: it cannot be drawn in the sizes that browsers ask for. "
                             + "The nameplate stays as it was. Choose a PNG picture, or save the drawing with plain shapes.",
                     e);
         }

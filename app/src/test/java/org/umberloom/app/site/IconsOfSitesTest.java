@@ -22,8 +22,9 @@ import org.umberloom.core.theme.ThemeDocument;
 /** Icons that can be drawn, and such that come from elsewhere and cannot. */
 class IconsOfSitesTest {
     private static Picture picture(String fill) {
-        String svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 9 9\"><rect width=\"9\" height=\"9\" fill=\"" + fill
-                + "\"/></svg>";
+        String svg =
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 9 9\"><rect width=\"9\" height=\"9\" fill=\""
+                        + fill + "\"/></svg>";
         return Picture.of("mark.svg", "image/svg+xml", PictureFacts.NONE, 9, 9, svg.getBytes(StandardCharsets.UTF_8));
     }
 

@@ -33,9 +33,12 @@ class SiteUsesTest {
         assertThat(read.chosen()).isEqualTo(counted.chosen());
         assertThat(read.pages()).hasSize(3);
         for (int i = 0; i < 3; i++) {
-            assertThat(read.pages().get(i).page()).isEqualTo(counted.pages().get(i).page());
-            assertThat(read.pages().get(i).title()).isEqualTo(counted.pages().get(i).title());
-            assertThat(read.pages().get(i).roles()).isEqualTo(counted.pages().get(i).roles());
+            assertThat(read.pages().get(i).page())
+                    .isEqualTo(counted.pages().get(i).page());
+            assertThat(read.pages().get(i).title())
+                    .isEqualTo(counted.pages().get(i).title());
+            assertThat(read.pages().get(i).roles())
+                    .isEqualTo(counted.pages().get(i).roles());
         }
         assertThat(read.write()).isEqualTo(counted.write());
     }
@@ -63,6 +66,8 @@ class SiteUsesTest {
     void theTextOfAnEarlierVersionIsUnderNoChoicesThatAThemeCanMake() {
         String earlier =
                 "{\"chosen\":\"\",\"pages\":[{\"page\":\"index\",\"title\":\"Quay\",\"roles\":{\"surface.page.link\":[2,0]}}]}";
-        assertThat(SiteUses.read(earlier).chosen()).isEqualTo(SiteUses.read("").chosen()).isNotEmpty();
+        assertThat(SiteUses.read(earlier).chosen())
+                .isEqualTo(SiteUses.read("").chosen())
+                .isNotEmpty();
     }
 }

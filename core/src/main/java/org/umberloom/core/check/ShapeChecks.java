@@ -37,7 +37,7 @@ public final class ShapeChecks {
     private static final double PHONE_HIGH = 667;
     /** Of a phone's height, what a header that stays may take. Common practice; technique C34 of the W3C lets it go where it is tall. */
     private static final double MOST_OF_A_PHONE = 0.25;
-    /** WCAG 2.2, 2.5.8: a target is at least 24 by 24 CSS px. */
+    /** WCAG 2.2, 2.5.8: a target is at least 24 by 24 CSS px; technique C42 of the W3C. */
     private static final double TARGET = 24;
     /** WCAG 2.2, 2.4.13 (advice): a focus outline is at least 2 CSS px thick. */
     private static final double RING = 2;

@@ -249,7 +249,10 @@ public final class TypeChecks {
                         + " px at the narrow end it can (WCAG 2.2, 1.4.4)."));
     }
 
-    /** Whether zooming up to 500 % makes text twice as large at every width of the window. Source: WCAG 2.2, 1.4.4. */
+    /**
+     * Whether zooming up to 500 % makes text twice as large at every width of the window. Source: WCAG 2.2, 1.4.4; failure F94 of
+     * the W3C, text in units of the window that zooming does not enlarge.
+     */
     public static boolean enlarges(FluidValue size) {
         for (double width = size.narrowViewport(); width <= WIDEST_VIEWPORT; width += STEP) {
             boolean twice = false;

@@ -2,11 +2,11 @@ package org.umberloom.core.color;
 
 /** Relative luminance and contrast ratio of WCAG 2.2, on colors as a screen shows them: mapped into sRGB, composited. */
 public final class Contrast {
-    /** Text below 24 px, or below 18.66 px bold. Source: WCAG 2.2, 1.4.3. */
+    /** Text below 24 px, or below 18.66 px bold. Source: WCAG 2.2, 1.4.3; technique G18 of the W3C. */
     public static final double TEXT = 4.5;
-    /** Large text, and everything that is not text. Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+    /** Large text, and everything that is not text. Source: WCAG 2.2, 1.4.3 and 1.4.11; technique G145. */
     public static final double SHAPE = 3;
-    /** Text at level AAA. Source: WCAG 2.2, 1.4.6. */
+    /** Text at level AAA. Source: WCAG 2.2, 1.4.6; technique G17. */
     public static final double STRICT = 7;
 
     private Contrast() {}

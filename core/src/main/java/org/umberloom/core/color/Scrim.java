@@ -4,7 +4,7 @@ import java.util.List;
 
 /**
  * The veil between a picture and the text on it: how much of a color must lie over a ground so that text is readable on
- * nearly all of it.
+ * nearly all of it. Without enough of it a page fails by F83 of the W3C (WCAG 2.2, 1.4.3).
  *
  * <p>A pixel counts as readable only on the veil's own side of the text, lighter or darker, so that more veil never makes
  * less of the ground readable, and the smallest veil is found by bisection. Composited as a browser does: gamma-encoded

@@ -38,7 +38,7 @@ import org.umberloom.core.token.ValueText;
 public final class Stylesheet {
     /** Where pictures that surfaces stand on lie, beside the stylesheet. */
     public static final String GROUND_FOLDER = "ground/";
-    /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion. */
+    /** Who asks for less motion gets none. Source: Media Queries 5, prefers-reduced-motion; WCAG 2.2, 2.3.3 with technique C39. */
     private static final String STILL = "@media (prefers-reduced-motion: reduce) {\n*, ::before, ::after {\n"
             + "  transition: none !important;\n}\n}\n";
 

@@ -5,7 +5,7 @@ import java.util.Locale;
 
 /**
  * How many characters a line of text holds. 45 to 75 is the aim, 66 the ideal (common practice), 80 the most (WCAG 2.2, success
- * criterion 1.4.8).
+ * criterion 1.4.8; technique C20 of the W3C).
  */
 public final class Measure {
     public static final int FEWEST = 45;
