@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Paint;
@@ -34,7 +35,7 @@ import org.umberloom.core.token.TokenType;
  */
 class StatesOfPartsTest {
     /** What a person brings about; disabled, invalid, chosen and such stand in the samples themselves. */
-    private static final Map<String, List<String>> STATES = new LinkedHashMap<>(Map.of(
+    private static final Map<String, List<String>> STATES = Map.of(
             "at rest",
             List.of(),
             "pointed at",
@@ -42,7 +43,7 @@ class StatesOfPartsTest {
             "pressed",
             List.of("hover", "active"),
             "with the keyboard on it",
-            List.of("focus", "focus-visible", "focus-within")));
+            List.of("focus", "focus-visible", "focus-within"));
 
     /** What is laid out computes to what room there is. */
     private static final Set<String> LAID_OUT =
@@ -51,11 +52,16 @@ class StatesOfPartsTest {
     private static final String COMPARE =
             """
             ([rules, values]) => {
+              // Shorthands and what they say, and sides that are said in several ways.
               const families = (one, other) => one !== other && (one.endsWith('radius') === other.endsWith('radius'))
-                && one.split('-')[0] === other.split('-')[0];
+                && (one.startsWith(other + '-') || other.startsWith(one + '-')
+                  || ['border', 'padding', 'margin'].some((name) => one.startsWith(name) && other.startsWith(name)))
+                && !(/-(block|inline)/.test(one) && /-(block|inline)/.test(other) && one.includes('-block') !== other.includes('-block'));
               const wrong = [], parts = new Set();
-              let checked = 0;
+              let checked = 0, ofStates = 0;
               for (const element of document.querySelectorAll('body, body *')) {
+                // Boxes and rounds that the system draws keep its form, whatever a rule says.
+                if (element.matches('[type=radio], [type=checkbox]')) continue;
                 const style = getComputedStyle(element);
                 const reaching = rules.filter((rule) => element.matches(rule.selector)).sort((a, b) => b.rank - a.rank);
                 const decided = new Set();
@@ -68,13 +74,14 @@ class StatesOfPartsTest {
                     if (reaching.slice(0, at + 1).some((one) => Object.keys(one.said).some((other) => families(property, other)))) continue;
                     const computed = style.getPropertyValue(property === 'background' ? 'background-color' : property);
                     checked++;
+                    if (rule.state) ofStates++;
                     parts.add(rule.part);
                     if (computed !== values[said])
                       wrong.push(`${rule.selector} { ${property}: ${said} } on <${element.localName}>: ${computed}, not ${values[said]}`);
                   }
                 });
               }
-              return { wrong: [...new Set(wrong)].slice(0, 20), parts: [...parts], checked };
+              return { wrong: [...new Set(wrong)].slice(0, 20), parts: [...parts], checked, ofStates };
             }""";
 
     /** By their custom properties, the values of all roles that can be told apart. */
@@ -94,24 +101,29 @@ class StatesOfPartsTest {
         return values;
     }
 
+    /** By properties, the custom property that one of them is as a whole; empty where it says something else. */
+    private static Map<String, String> said(Declaration declaration, Map<String, String> values) {
+        List<String> names =
+                declaration.variables().stream().map(Declaration.Variable::name).toList();
+        // The line around what the keyboard is on is said in one.
+        if (declaration.property().equals("outline"))
+            return names.stream()
+                    .collect(Collectors.toMap(
+                            name -> values.get(name).startsWith("rgb") ? "outline-color" : "outline-width",
+                            name -> name));
+        boolean whole = names.size() == 1 && declaration.value().matches("var\\(" + names.get(0) + "(,.*)?\\)");
+        return Map.of(declaration.property(), whole ? names.get(0) : "");
+    }
+
     /** The rules that hold on a screen of any width with every choice at its standard. */
-    private static List<Map<String, Object>> rules() {
+    private static List<Map<String, Object>> rules(Map<String, String> values) {
         List<Map<String, Object>> rules = new ArrayList<>();
         Map<String, String> chosen = Contract.standard().completed(Map.of());
         for (PartRule rule : Contract.standard().rules()) {
             if (!rule.holds(chosen) || !rule.rule().within().isEmpty()) continue;
             Map<String, String> said = new LinkedHashMap<>();
             for (Declaration declaration : rule.declarations())
-                if (!LAID_OUT.contains(declaration.property())) {
-                    boolean whole = declaration.variables().size() == 1
-                            && declaration
-                                    .value()
-                                    .matches("var\\("
-                                            + declaration.variables().get(0).name() + "(,.*)?\\)");
-                    said.put(
-                            declaration.property(),
-                            whole ? declaration.variables().get(0).name() : "");
-                }
+                if (!LAID_OUT.contains(declaration.property())) said.putAll(said(declaration, values));
             for (Selector selector : rule.rule().selectors())
                 if (selector.drawn().isEmpty() && !selector.states().contains("selection"))
                     rules.add(Map.of(
@@ -121,6 +133,8 @@ class StatesOfPartsTest {
                             (double) Paint.rank(rule, selector),
                             "part",
                             rule.part(),
+                            "state",
+                            !selector.states().isEmpty(),
                             "said",
                             said));
         }
@@ -130,12 +144,12 @@ class StatesOfPartsTest {
     @Test
     void everyElementComputesToTheRoleThatWinsInItsState() {
         Map<String, String> values = values();
-        List<Map<String, Object>> rules = rules();
+        List<Map<String, Object>> rules = rules(values);
         Set<String> parts = new TreeSet<>();
         String css = Stylesheet.compile(Demo.theme(), Usage.LIVE, List.of()) + "* { transition: none !important; }";
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
-            for (String surface : List.of(Surfaces.PAGE, "deep")) {
-                page.setContent(Specimen.page(surface, Map.of()).replace("<head>", "<head><style>" + css + "</style>"));
+            for (Map.Entry<String, String> shown : pages().entrySet()) {
+                page.setContent(shown.getValue().replace("<head>", "<head><style>" + css + "</style>"));
                 Contract.standard()
                         .completed(Map.of())
                         .forEach((choice, value) -> page.evaluate(
@@ -153,9 +167,11 @@ class StatesOfPartsTest {
                 STATES.forEach((state, forced) -> {
                     force(session, nodes, forced);
                     Map<?, ?> found = (Map<?, ?>) page.evaluate(COMPARE, List.of(rules, values));
-                    String where = state + " on " + surface;
+                    String where = state + " on " + shown.getKey();
                     assertThat((List<?>) found.get("wrong")).as(where).isEmpty();
-                    assertThat((Integer) found.get("checked")).as(where).isGreaterThan(500);
+                    assertThat((Integer) found.get("checked")).as(where).isGreaterThan(40);
+                    if (!forced.isEmpty())
+                        assertThat((Integer) found.get("ofStates")).as(where).isGreaterThan(5);
                     ((List<?>) found.get("parts")).forEach(part -> parts.add((String) part));
                 });
                 session.detach();
@@ -166,7 +182,24 @@ class StatesOfPartsTest {
             if (((Map<?, ?>) rule.get("said")).values().stream().anyMatch(values::containsKey))
                 taking.add((String) rule.get("part"));
         });
-        assertThat(parts).as("every part that takes a role").isEqualTo(taking);
+        taking.removeAll(parts);
+        assertThat(taking).as("parts of which nothing was compared").isEmpty();
+    }
+
+    /** All samples on a light and on a dark surface; and pages with the regions that stand on whole pages alone. */
+    private static Map<String, String> pages() {
+        Map<String, String> pages = new LinkedHashMap<>();
+        for (String surface : List.of(Surfaces.PAGE, "deep")) pages.put(surface, Specimen.page(surface, Map.of()));
+        for (String part : List.of("bar", "sidebar"))
+            Demo.pages(Demo.SITES).stream()
+                    .filter(file -> Demo.read(file).contains("data-part=\"" + part + "\""))
+                    .findFirst()
+                    .ifPresent(file -> pages.put(file.toString(), Demo.read(file)));
+        pages.put(
+                "skip",
+                "<html><head></head><body><a data-part=\"skip\" href=\"#text\">To the text</a>"
+                        + Specimen.page(Surfaces.PAGE, Map.of()).replaceAll("(?s).*<body[^>]*>", ""));
+        return pages;
     }
 
     private static List<Integer> nodes(CDPSession session) {
