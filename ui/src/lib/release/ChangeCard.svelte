@@ -5,13 +5,15 @@
   let { change }: { change: Schemas['ToldChange'] } = $props();
 
   const color = $derived(change.beforeHex !== '' || change.afterHex !== '');
-  const LENGTH = /^-?[\d.]+(px|rem)( to -?[\d.]+(px|rem))?/;
+  const LENGTH = /^-?[\d.]+(px|rem)( to -?[\d.]+(px|rem))?$/;
+  const SHADOW = /^(inset )?(-?[\d.]+(px|rem) ){4}/;
   /** The wider end of a length; what the server sent is only read to be drawn. */
   const px = (text: string) => {
     const last = [...text.matchAll(/(-?[\d.]+)(px|rem)/g)].slice(0, 2).pop();
     return last ? Number(last[1]) * (last[2] === 'rem' ? 16 : 1) : 0;
   };
   const lengths = $derived(!color && LENGTH.test(change.was) && LENGTH.test(change.is));
+  const shadows = $derived(!color && SHADOW.test(change.was) && SHADOW.test(change.is));
   const longest = $derived(Math.max(px(change.was), px(change.is), 1));
 </script>
 
@@ -21,7 +23,7 @@
       <span class="grow basis-0" style:background={change.beforeHex || 'none'}></span>
       <span class="grow basis-0" style:background={change.afterHex || 'none'}></span>
     {:else if lengths}
-      <span class="flex grow flex-col justify-center gap-1.5 px-3">
+      <span class="flex min-w-0 grow flex-col justify-center gap-1.5 px-3">
         {#each [change.was, change.is] as length, i (i)}
           <span class="flex items-center gap-2">
             <span class="block h-3 {i ? 'bg-ink' : 'border border-ink'}" style:width="{Math.max(2, (px(length) / longest) * 55)}%"></span>
@@ -29,6 +31,10 @@
           </span>
         {/each}
       </span>
+    {:else if shadows}
+      {#each [change.was, change.is] as shadow, i (i)}
+        <span class="grid grow place-items-center overflow-hidden"><span class="size-9 bg-raised" style:box-shadow={shadow}></span></span>
+      {/each}
     {:else}
       <span class="flex min-w-0 grow flex-col justify-center px-3 leading-tight">
         <s class="truncate text-muted">{change.before || 'nothing'}</s>

@@ -48,10 +48,13 @@
       <p class="text-xs text-muted">
         against {site.standsOn}{site.untouched
           ? `; ${counted(site.untouched, 'page stays', 'pages stay')} as ${site.untouched === 1 ? 'it is' : 'they are'}`
-          : ''}{site.kept ? `; ${counted(site.kept, 'spot keeps', 'spots keep')} the site’s own values` : ''}{site.choices.length
-          ? `; ${site.choices.map((one) => `${one.choice}: ${one.after} in place of ${one.before} at ${counted(one.spots, 'spot', 'spots')}`).join(', ')}`
-          : ''}
+          : ''}{site.kept ? `; ${counted(site.kept, 'spot keeps', 'spots keep')} the site’s own values` : ''}
       </p>
+      {#each site.choices as one (one.choice)}
+        <p class="text-xs text-muted">
+          {one.choice}: <span class="text-ink">{one.after}</span>, before: {one.before}; {counted(one.spots, 'spot', 'spots')}
+        </p>
+      {/each}
       <ul class="mt-1 flex flex-wrap gap-1">
         {#each site.pages as page (page.page)}
           {@const id = `${site.slug}/${page.page}`}

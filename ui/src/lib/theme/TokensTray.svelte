@@ -254,7 +254,9 @@
                     >{/if}</span
                 >
                 <span role="gridcell" class="caption truncate {WIDE}" title={place(line.token.place)}
-                  >{place(line.token.place)}{#each line.token.marks as mark (mark)}{' '}· {MARKS[mark] ?? mark}{/each}</span
+                  >{place(line.token.place)}{#each line.token.marks.filter((mark) => mark in MARKS) as mark (mark)}{' '}· {MARKS[
+                      mark
+                    ]}{/each}</span
                 >
                 <span role="gridcell" class="value text-right text-muted">{line.token.users || ''}</span>
               {:else}<span role="gridcell" class="col-span-2 @min-[37rem]:col-span-4"><span class="sr-only">{line.count} tokens</span></span

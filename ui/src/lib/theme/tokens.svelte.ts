@@ -20,8 +20,6 @@ export const FLAGS = [
   { id: 'deprecated', name: 'deprecated' }
 ] as const;
 
-const ROLE_GROUPS = new Set(['surface', 'type', 'gap', 'width', 'shape', 'shadow', 'motion']);
-
 /** All tokens of a theme in the working combination: which are searched for, which groups are open, which one is active. */
 export class Tokens {
   rows = $state.raw<TokenRow[]>([]);
@@ -68,10 +66,6 @@ export class Tokens {
     switch (this.flag) {
       case 'finding':
         return row.findings.length > 0 || (this.bench.shown?.findings.some((f) => f.path === row.path) ?? false);
-      case 'role':
-        return ROLE_GROUPS.has(row.path.split('.')[0] ?? '');
-      case 'alias':
-        return row.written.startsWith('{');
       case 'unused':
         return row.users === 0;
       default:

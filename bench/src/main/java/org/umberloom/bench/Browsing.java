@@ -27,7 +27,10 @@ final class Browsing {
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of(System.getenv("LOOM_BROWSER")))
                         .setArgs(List.of(
-                                "--no-sandbox", "--disable-background-networking", "--disable-component-update")));
+                                "--no-sandbox",
+                                "--font-render-hinting=none",
+                                "--disable-background-networking",
+                                "--disable-component-update")));
     }
 
     static Page signedIn(Browser browser, String address) {

@@ -26,6 +26,8 @@ final class Browsers {
                     .setExecutablePath(Path.of(System.getenv("LOOM_BROWSER")))
                     .setArgs(List.of(
                             "--no-sandbox",
+                            // Letters as wide as their font says, as in a browser with a window.
+                            "--font-render-hinting=none",
                             "--disable-background-networking",
                             "--disable-component-update",
                             "--disable-gpu")));

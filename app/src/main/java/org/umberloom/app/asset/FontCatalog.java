@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
+import org.umberloom.core.font.Matching;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -44,6 +46,18 @@ public final class FontCatalog {
         /** The file of upright letters that English is written with. */
         public FontPart basic() {
             return files.get(0);
+        }
+
+        /** The file of upright letters for the same characters that is nearest to a weight and a width. */
+        public FontPart upright(Cut cut) {
+            return Matching.of(
+                            cut,
+                            files.stream()
+                                    .filter(part ->
+                                            !part.italic() && part.characters().equals(basic().characters()))
+                                    .map(part -> Matching.Range.of(part, part.stretch(), part.weights()))
+                                    .toList())
+                    .orElse(basic());
         }
 
         /** Those of all its files. */

@@ -125,14 +125,16 @@ public final class FontFiles implements Families {
     public OptionalDouble mean(Cut cut) {
         return first(cut)
                 .mapToDouble(family -> known.means.computeIfAbsent(
-                        family.basic().file() + cut.axes(),
-                        key -> basic(family).advances(cut.axes()).mean(FontFile.RUNNING)))
+                        family.upright(cut).file() + cut.axes(),
+                        key -> open(family.upright(cut)).advances(cut.axes()).mean(FontFile.RUNNING)))
                 .findFirst();
     }
 
     /** How wide the letters of the first family that is known are. */
     public Optional<Advances> advances(Cut cut) {
-        return first(cut).map(family -> basic(family).advances(cut.axes())).findFirst();
+        return first(cut)
+                .map(family -> open(family.upright(cut)).advances(cut.axes()))
+                .findFirst();
     }
 
     /** The first family that is known. */
@@ -197,16 +199,15 @@ public final class FontFiles implements Families {
                 .orElse(List.of());
     }
 
-    private FontFile basic(FontCatalog.Family family) {
-        String file = family.basic().file();
+    private FontFile open(FontCatalog.FontPart part) {
         synchronized (known.open) {
-            return known.open.computeIfAbsent(file, name -> FontFile.read(catalog.read(name)));
+            return known.open.computeIfAbsent(part.file(), name -> FontFile.read(catalog.read(name)));
         }
     }
 
     List<StandIn> standIns(FontCatalog.Family family) {
         return known.standIns.computeIfAbsent(
-                family.basic().file(), file -> StandIn.of(basic(family), family.generic()));
+                family.basic().file(), file -> StandIn.of(open(family.basic()), family.generic()));
     }
 
     private FamilyFacts read(FontCatalog.Family family) {

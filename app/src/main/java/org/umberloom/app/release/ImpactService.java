@@ -72,8 +72,22 @@ class ImpactService {
             double felt,
             List<CrossingView> lost) {}
 
-    /** A choice that is made otherwise. @param spots that look otherwise by it */
-    record ChoiceTouched(String choice, String before, String after, int spots) {}
+    /**
+     * A choice that is made otherwise, in words.
+     *
+     * @param choice what is chosen
+     * @param spots  that look otherwise by it
+     */
+    record ChoiceTouched(String choice, String before, String after, int spots) {
+        static ChoiceTouched of(String name, Impact.Chosen made, int spots) {
+            Choice choice = Contract.standard().choices().get(name);
+            return new ChoiceTouched(
+                    choice.purpose(),
+                    choice.values().getOrDefault(made.old(), made.old()),
+                    choice.values().get(made.fresh()),
+                    spots);
+        }
+    }
 
     /** A pair that crosses the ratio that it needs. */
     record CrossingView(
@@ -254,11 +268,7 @@ class ImpactService {
                 untouched,
                 kept,
                 choices.entrySet().stream()
-                        .map(one -> new ChoiceTouched(
-                                one.getKey(),
-                                one.getValue().old(),
-                                one.getValue().fresh(),
-                                chosenSpots.get(one.getKey())))
+                        .map(one -> ChoiceTouched.of(one.getKey(), one.getValue(), chosenSpots.get(one.getKey())))
                         .toList(),
                 sizes.values().stream().mapToDouble(Size::felt).max().orElse(0),
                 lost);

@@ -41,7 +41,7 @@ public class TokenService {
      *
      * @param resolved its value without references; empty where it has none
      * @param css      the resolved value as CSS, to draw it with; empty where there is no single form
-     * @param marks    any of {@code detached}, {@code recipe}, {@code derived}, {@code alias}, {@code deprecated}
+     * @param marks    any of {@code detached}, {@code recipe}, {@code derived}, {@code alias}, {@code role}, {@code deprecated}
      * @param users    how many tokens refer to it themselves
      */
     record TokenRow(
@@ -142,6 +142,7 @@ public class TokenService {
         else if (Recipes.computing(theme.at(row.place()), row.path()).isPresent()) marks.add("recipe");
         if (token.value() instanceof DerivedValue) marks.add("derived");
         if (token.value() instanceof Reference) marks.add("alias");
+        if (fillsARole(row.path())) marks.add("role");
         if (token.meta().deprecated().filter(said -> !said.equals(false)).isPresent()) marks.add("deprecated");
         return marks;
     }

@@ -119,6 +119,7 @@ class TokensAndHistoryTest {
             assertThat(row("", "color.sea.60").marks()).containsExactly("recipe");
             assertThat(row("", "shade.soft").marks()).containsExactly("derived");
             assertThat(row("", "color.sea.seed").marks()).isEmpty();
+            assertThat(row("", "surface.page.link").marks()).contains("role");
         }
 
         @Test
