@@ -86,6 +86,7 @@ class PlacesOnTheBenchTest {
         assertThat(page.getByText("Without it: 40rem, from the theme.")).isVisible();
         // The theme changes; the pinned spot does not.
         place("the theme").check();
+        assertThat(page.getByLabel("text as written")).hasValue("40rem");
         widen("36rem");
         shown("22rem", "36rem", "36rem");
         // Loaded again, the stored page says the same.
