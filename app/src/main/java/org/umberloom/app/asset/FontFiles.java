@@ -123,23 +123,24 @@ public final class FontFiles implements Families {
 
     @Override
     public OptionalDouble mean(Cut cut) {
-        return first(cut)
-                .mapToDouble(family -> known.means.computeIfAbsent(
-                        family.upright(cut).file() + cut.axes(),
-                        key -> open(family.upright(cut)).advances(cut.axes()).mean(FontFile.RUNNING)))
+        return upright(cut)
+                .mapToDouble(part -> known.means.computeIfAbsent(
+                        part.file() + cut.axes(),
+                        key -> open(part).advances(cut.axes()).mean(FontFile.RUNNING)))
                 .findFirst();
     }
 
     /** How wide the letters of the first family that is known are. */
     public Optional<Advances> advances(Cut cut) {
-        return first(cut)
-                .map(family -> open(family.upright(cut)).advances(cut.axes()))
-                .findFirst();
+        return upright(cut).map(part -> open(part).advances(cut.axes())).findFirst();
     }
 
-    /** The first family that is known. */
-    private Stream<FontCatalog.Family> first(Cut cut) {
-        return cut.stack().stream().flatMap(name -> catalog.find(name).stream()).limit(1);
+    /** The file that the first family that is known is set in. */
+    private Stream<FontCatalog.FontPart> upright(Cut cut) {
+        return cut.stack().stream()
+                .flatMap(name -> catalog.find(name).stream())
+                .limit(1)
+                .map(family -> family.upright(cut));
     }
 
     /** Which characters the first family of a stack has upright, by code points; none where it is not known. */

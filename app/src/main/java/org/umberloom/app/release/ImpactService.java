@@ -231,18 +231,17 @@ class ImpactService {
                     if (one.lost() && !lost.contains(view)) lost.add(view);
                 }
             }
-            int spots = moved.stream().mapToInt(page::taking).sum() + looking(page, chosen);
-            chosen.forEach((name, made) -> {
-                choices.put(name, made);
-                chosenSpots.merge(name, looking(page, Map.of(name, made)), Integer::sum);
-            });
+            Map<String, Integer> looking = looking(page, chosen);
+            int spots = moved.stream().mapToInt(page::taking).sum() + sum(looking);
+            choices.putAll(chosen);
+            looking.forEach((name, count) -> chosenSpots.merge(name, count, Integer::sum));
             ofTheme.removeAll(moved);
             chosenByTheme.keySet().removeAll(chosen.keySet());
-            kept += ofTheme.stream().mapToInt(page::taking).sum() + looking(page, chosenByTheme);
+            kept += ofTheme.stream().mapToInt(page::taking).sum() + sum(looking(page, chosenByTheme));
             // What is chosen otherwise is seen by everybody.
             List<String> taken = Stream.concat(
-                            chosen.entrySet().stream()
-                                    .filter(one -> looking(page, Map.ofEntries(one)) > 0)
+                            looking.entrySet().stream()
+                                    .filter(one -> one.getValue() > 0)
                                     .map(one -> Choices.path(one.getKey()).toString()),
                             moved.stream()
                                     .filter(path -> page.taking(path) > 0)
@@ -274,12 +273,15 @@ class ImpactService {
                 lost);
     }
 
-    /** How many spots look otherwise by what is chosen otherwise. */
-    private static int looking(SiteUses.PageUses page, Map<String, Impact.Chosen> chosen) {
-        return chosen.entrySet().stream()
-                .mapToInt(one -> page.looking(
-                        one.getKey(), one.getValue().old(), one.getValue().fresh()))
-                .sum();
+    /** How many spots look otherwise by each choice that is made otherwise. */
+    private static Map<String, Integer> looking(SiteUses.PageUses page, Map<String, Impact.Chosen> chosen) {
+        Map<String, Integer> spots = new TreeMap<>();
+        chosen.forEach((name, made) -> spots.put(name, page.looking(name, made.old(), made.fresh())));
+        return spots;
+    }
+
+    private static int sum(Map<String, Integer> spots) {
+        return spots.values().stream().mapToInt(Integer::intValue).sum();
     }
 
     private static CrossingView view(Impact.Crossing one, Combination look) {

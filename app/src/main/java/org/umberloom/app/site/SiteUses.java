@@ -35,7 +35,7 @@ public record SiteUses(String chosen, List<PageUses> pages) {
         private final String title;
         /** The numbers of the site's roles by their paths. */
         private final Map<String, Integer> numbers;
-        /** By those numbers; none where the page has nothing to do with the role. */
+        /** By those numbers, as far as this page’s go; none where it has nothing to do with the role. */
         private final Count[] counts;
 
         private final String choices;
@@ -59,7 +59,7 @@ public record SiteUses(String chosen, List<PageUses> pages) {
         /** How many spots take a role, and how many hide it. @param path of the role */
         Count of(String path) {
             Integer number = numbers.get(path);
-            return number == null || counts[number] == null ? Count.NONE : counts[number];
+            return number == null || number >= counts.length || counts[number] == null ? Count.NONE : counts[number];
         }
 
         /** How many spots take a role. */
@@ -76,7 +76,7 @@ public record SiteUses(String chosen, List<PageUses> pages) {
         Map<String, Count> roles() {
             Map<String, Count> roles = new LinkedHashMap<>();
             numbers.forEach((path, number) -> {
-                if (counts[number] != null) roles.put(path, counts[number]);
+                if (number < counts.length && counts[number] != null) roles.put(path, counts[number]);
             });
             return roles;
         }
@@ -127,11 +127,12 @@ public record SiteUses(String chosen, List<PageUses> pages) {
                 .forEach(strays -> strays.forEach(stray -> bySheet.computeIfAbsent(stray.page(), key -> new TreeMap<>())
                         .merge(stray.role(), 1, Integer::sum)));
         Map<String, Integer> numbers = new LinkedHashMap<>();
-        Map<SitePage, Map<Integer, Count>> counted = new LinkedHashMap<>();
+        List<PageUses> pages = new ArrayList<>();
         for (SitePage page : site.pages()) {
             Map<String, Integer> reached = bySheet.getOrDefault(page.slug(), Map.of());
+            Map<String, String> there = chosen.apply(page);
             Map<Integer, Count> roles = new TreeMap<>();
-            new TreeMap<>(RoleSpots.of(page.html(), chosen.apply(page))).forEach((path, found) -> {
+            new TreeMap<>(RoleSpots.of(page.html(), there)).forEach((path, found) -> {
                 int hidden = reached.getOrDefault(path, 0);
                 roles.put(
                         numbers.computeIfAbsent(path, key -> numbers.size()),
@@ -139,10 +140,6 @@ public record SiteUses(String chosen, List<PageUses> pages) {
                                 Math.max(0, found.taking().size() - hidden),
                                 found.hiding().size() + hidden));
             });
-            counted.put(page, roles);
-        }
-        List<PageUses> pages = new ArrayList<>();
-        counted.forEach((page, roles) -> {
             Count[] counts = new Count[numbers.size()];
             roles.forEach((number, count) -> counts[number] = count);
             pages.add(new PageUses(
@@ -150,9 +147,8 @@ public record SiteUses(String chosen, List<PageUses> pages) {
                     page.title(),
                     numbers,
                     counts,
-                    ChoiceCounts.of(ChoiceSpots.of(page.html(), chosen.apply(page)))
-                            .write()));
-        });
+                    ChoiceCounts.of(ChoiceSpots.of(page.html(), there)).write()));
+        }
         return new SiteUses(choosing, pages);
     }
 

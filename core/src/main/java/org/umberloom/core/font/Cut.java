@@ -21,7 +21,8 @@ public record Cut(List<String> stack, int weight, double stretch) {
     /** Source: CSS Fonts 4, 2.2: normal. */
     private static final int USUAL_WEIGHT = 400;
 
-    private static final double USUAL_STRETCH = 100;
+    /** In percent. */
+    static final double USUAL_STRETCH = 100;
 
     public Cut {
         stack = List.copyOf(stack);

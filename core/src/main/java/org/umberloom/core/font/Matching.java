@@ -6,7 +6,6 @@ import java.util.Optional;
 
 /** Which of a family's upright files browsers set a text in. Source: CSS Fonts 4, 5.2, font style matching. */
 public final class Matching {
-    private static final double USUAL_STRETCH = 100;
     private static final int MEDIUM = 400;
     private static final int HEAVIER_FIRST = 500;
     /** More than any distance: what is only looked at when nothing lies the other way. */
@@ -23,7 +22,7 @@ public final class Matching {
         public static <T> Range<T> of(T file, String stretch, String weights) {
             String[] ends = stretch.replace("%", "").split(" ");
             return stretch.isEmpty()
-                    ? new Range<>(file, USUAL_STRETCH, USUAL_STRETCH, Families.Span.of(weights))
+                    ? new Range<>(file, Cut.USUAL_STRETCH, Cut.USUAL_STRETCH, Families.Span.of(weights))
                     : new Range<>(
                             file,
                             Double.parseDouble(ends[0]),
@@ -44,7 +43,7 @@ public final class Matching {
 
     /** Up to the usual width narrower ones come first, above it wider ones. */
     private static double fromStretch(double wanted, Range<?> file) {
-        return distance(wanted, file.narrowest(), file.widest(), wanted <= USUAL_STRETCH);
+        return distance(wanted, file.narrowest(), file.widest(), wanted <= Cut.USUAL_STRETCH);
     }
 
     /** From 400 to 500 those up to 500 come first, then lighter ones; below 400 lighter ones, above 500 heavier ones. */
