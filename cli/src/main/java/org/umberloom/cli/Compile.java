@@ -31,8 +31,8 @@ final class Compile implements Callable<Integer> {
             names = {"-k", "--kit"},
             paramLabel = "ARCHIVE",
             description =
-                    "Writes one archive instead, with manifest and licenses: the kit that the application makes without fonts "
-                            + "and pages, to the byte.")
+                    "Writes one archive instead, with manifest and licenses: the kit that the application makes, to the byte. "
+                            + "Of a kit, its pages, pictures and fonts go in again, dressed by its token files as they are now.")
     private Path kit;
 
     @Option(
@@ -50,6 +50,12 @@ final class Compile implements Callable<Integer> {
             description = "The release that the archive is said to be made of.")
     private String release;
 
+    @Option(names = "--no-pages", description = "Leaves the pages of a kit out of the archive.")
+    private boolean noPages;
+
+    @Option(names = "--no-fonts", description = "Leaves the fonts of a kit out of the archive.")
+    private boolean noFonts;
+
     @Mixin
     private Output output;
 
@@ -60,10 +66,15 @@ final class Compile implements Callable<Integer> {
     public Integer call() throws Exception {
         Source source = Source.read(file);
         if (kit != null) {
-            Files.write(
-                    kit,
-                    KitArchive.write(ThemeKit.of(
-                            source.theme(), forms.stream().map(Form::byId).toList(), release)));
+            Unpacked unpacked = new Unpacked(source.files());
+            Map<String, byte[]> files = unpacked.again(
+                    source.theme(),
+                    !noPages,
+                    !noFonts,
+                    forms.stream().map(Form::byId).toList(),
+                    release);
+            Files.write(kit, KitArchive.write(files));
+            unpacked.notes().forEach(spec.commandLine().getErr()::println);
             spec.commandLine().getOut().println(kit);
             return Main.GOOD;
         }

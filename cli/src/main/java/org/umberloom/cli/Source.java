@@ -20,8 +20,9 @@ import org.umberloom.core.theme.ThemeDocument;
  *
  * @param notes  a sentence for each kind of thing that was converted or passed over
  * @param faults what of a kit is not as its manifest says
+ * @param files  of an archive or a folder, by their names; none of a single file
  */
-record Source(ThemeDocument theme, List<String> notes, List<String> faults) {
+record Source(ThemeDocument theme, List<String> notes, List<String> faults, Map<String, byte[]> files) {
     /** @throws IOException with a sentence, when it cannot be read */
     static Source read(Path path) throws IOException {
         if (Files.isDirectory(path)) return kit(folder(path));
@@ -33,12 +34,12 @@ record Source(ThemeDocument theme, List<String> notes, List<String> faults) {
         ThemeJson.Reading reading = name.endsWith(".resolver.json")
                 ? ThemeJson.reading(name, text, file -> beside(path, file))
                 : ThemeFiles.reading(Map.of(name, text));
-        return new Source(reading.theme(), reading.notes(), List.of());
+        return new Source(reading.theme(), reading.notes(), List.of(), Map.of());
     }
 
     private static Source kit(Map<String, byte[]> files) {
         ThemeJson.Reading reading = KitManifest.reading(files);
-        return new Source(reading.theme(), reading.notes(), KitManifest.faults(files));
+        return new Source(reading.theme(), reading.notes(), KitManifest.faults(files), files);
     }
 
     private static Map<String, byte[]> folder(Path folder) throws IOException {

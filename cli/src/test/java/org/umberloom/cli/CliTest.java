@@ -227,7 +227,7 @@ class CliTest {
         String first = written.keySet().iterator().next();
         files.put(
                 KitManifest.FILE,
-                new KitManifest(theme.name(), first, "theme.css", List.of(), List.of(), List.of())
+                new KitManifest(theme.name(), first, "theme.css", List.of(), List.of(), List.of(), List.of())
                         .write()
                         .getBytes(StandardCharsets.UTF_8));
         files.put("theme.css", "a{}".getBytes(StandardCharsets.UTF_8));

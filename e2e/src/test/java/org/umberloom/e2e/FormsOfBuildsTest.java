@@ -3,9 +3,16 @@ package org.umberloom.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,36 +25,106 @@ import org.umberloom.core.theme.ThemeDocument;
 class FormsOfBuildsTest {
     private static final long LONGEST_S = 120;
 
+    private static String compiled(Path from, Path to, String... options) throws Exception {
+        Path said = Files.createTempFile("said", ".txt");
+        List<String> words = new ArrayList<>(List.of(
+                "java",
+                "-jar",
+                Loom.HOME.resolve("cli/target/umber-loom-cli.jar").toString(),
+                "compile",
+                from.toString(),
+                "--kit=" + to));
+        words.addAll(List.of(options));
+        Process line = new ProcessBuilder(words)
+                .redirectErrorStream(true)
+                .redirectOutput(said.toFile())
+                .start();
+        assertThat(line.waitFor(LONGEST_S, TimeUnit.SECONDS)).isTrue();
+        String told = Files.readString(said);
+        Files.delete(said);
+        assertThat(line.exitValue()).as(told).isZero();
+        return told;
+    }
+
     /** The command line, given a kit of the application, makes that archive again, byte by byte; of a release and of a draft. */
     @Test
     void kitsOfTheCommandLineAreThoseOfTheApplication(@TempDir Path folder) throws Exception {
         Client client = new Client(Loom.withDemo().address()).signedIn();
         Released released = Released.called(client, "To the byte");
-        for (String[] one : new String[][] {{"1", "draft", ""}, {released.theme(), "1.0.0", "1.0.0"}}) {
-            byte[] made = client.download(
-                    "/api/themes/" + one[0] + "/kit.zip?fonts=false&forms=css&forms=module&state=" + one[1]);
-            Path kit = Files.write(folder.resolve(one[0] + ".zip"), made);
-            Path again = folder.resolve(one[0] + ".again.zip");
-            Process line = new ProcessBuilder(
-                            "java",
-                            "-jar",
-                            Loom.HOME.resolve("cli/target/umber-loom-cli.jar").toString(),
-                            "compile",
-                            kit.toString(),
-                            "--kit=" + again,
-                            "--form=css",
-                            "--form=module",
-                            "--release=" + one[2])
-                    .redirectErrorStream(true)
-                    .redirectOutput(folder.resolve("said.txt").toFile())
-                    .start();
-            assertThat(line.waitFor(LONGEST_S, TimeUnit.SECONDS)).isTrue();
-            assertThat(line.exitValue())
-                    .as(Files.readString(folder.resolve("said.txt")))
-                    .isZero();
-            assertThat(KitArchive.read(made)).containsKeys("theme.css", "kit.json", "forms/css/variables.css");
+        for (String[] one : new String[][] {{"1", "draft", ""}, {released.theme(), "1.0.0", "1.0.0"}})
+            for (String fonts : List.of("true", "false")) {
+                byte[] made = client.download("/api/themes/" + one[0] + "/kit.zip?fonts=" + fonts
+                        + "&forms=css&forms=module&state=" + one[1]);
+                Path kit = Files.write(folder.resolve(one[0] + fonts + ".zip"), made);
+                Path again = folder.resolve(one[0] + fonts + ".again.zip");
+                compiled(kit, again, "--form=css", "--form=module", "--release=" + one[2]);
+                assertThat(KitArchive.read(made)).containsKeys("theme.css", "kit.json", "forms/css/variables.css");
+                assertThat(Files.readAllBytes(again)).isEqualTo(made);
+            }
+    }
+
+    /** The same with the pages of every site of the demo: their pictures in all sizes, icons, fonts and what is left out. */
+    @Test
+    void kitsWithPagesAreTheSameToo(@TempDir Path folder) throws Exception {
+        Client client = new Client(Loom.withDemo().address()).signedIn();
+        for (String site : List.of("crossings", "freight", "galley", "crew", "trust", "winter")) {
+            byte[] made = client.download("/api/themes/1/kit.zip?site=" + site);
+            Path kit = Files.write(folder.resolve(site + ".zip"), made);
+            Path again = folder.resolve(site + ".again.zip");
+            assertThat(compiled(kit, again)).isEqualTo(again + "\n");
+            assertThat(KitArchive.read(made)).containsKeys("pages/" + site + "/index.html");
+            assertThat(differing(made, Files.readAllBytes(again))).isEmpty();
             assertThat(Files.readAllBytes(again)).isEqualTo(made);
         }
+    }
+
+    /** Token files that changed, with the pages of the kit before: what the application makes of the changed theme. */
+    @Test
+    void pagesOfAKitAreDressedByTokensAsTheyAreNow(@TempDir Path folder) throws Exception {
+        Client client = new Client(Loom.withDemo().address()).signedIn();
+        Released released = Released.called(client, "Pages again");
+        Released.object(client.send(
+                "POST", "/api/sites/" + released.site() + "/pictures/placeholders", "{\"width\":640,\"height\":480}"));
+        String asked = "/api/themes/" + released.theme() + "/kit.zip?site=" + released.site() + "&forms=scss&state=";
+        byte[] before = client.download(asked + "1.0.0");
+        released.edit(0, "color.brand.seed", "#902040");
+        byte[] after = client.download(asked + "draft");
+        assertThat(differing(before, after)).contains("theme.css").doesNotContain("fonts");
+
+        Map<String, byte[]> mixed = new LinkedHashMap<>(KitArchive.read(before));
+        KitArchive.read(after).forEach((name, content) -> {
+            if (name.startsWith("tokens/") || name.endsWith(".resolver.json")) mixed.put(name, content);
+        });
+        for (Map.Entry<String, byte[]> file : mixed.entrySet()) {
+            Path to = folder.resolve("kit").resolve(file.getKey());
+            Files.createDirectories(to.getParent());
+            Files.write(to, file.getValue());
+        }
+        Path again = folder.resolve("again.zip");
+        compiled(folder.resolve("kit"), again, "--form=scss");
+        assertThat(differing(after, Files.readAllBytes(again))).isEmpty();
+        assertThat(new String(KitArchive.read(after).get("kit.json"), StandardCharsets.UTF_8))
+                .contains("\"leftOut\"")
+                .contains("placeholder");
+
+        Path bare = folder.resolve("bare.zip");
+        compiled(folder.resolve("kit"), bare, "--form=scss", "--no-pages", "--no-fonts");
+        assertThat(differing(
+                        client.download(
+                                "/api/themes/" + released.theme() + "/kit.zip?fonts=false&forms=scss&state=draft"),
+                        Files.readAllBytes(bare)))
+                .isEmpty();
+    }
+
+    /** Names of the files in which two archives differ. */
+    private static List<String> differing(byte[] one, byte[] other) {
+        Map<String, byte[]> first = KitArchive.read(one);
+        Map<String, byte[]> second = KitArchive.read(other);
+        Set<String> names = new TreeSet<>(first.keySet());
+        names.addAll(second.keySet());
+        return names.stream()
+                .filter(name -> !Arrays.equals(first.get(name), second.get(name)))
+                .toList();
     }
 
     @Test

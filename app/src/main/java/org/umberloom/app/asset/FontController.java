@@ -22,6 +22,8 @@ import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.font.Pairing;
+import org.umberloom.kit.font.FontCatalog;
+import org.umberloom.kit.font.FontFiles;
 
 /** The families that can be chosen, and those that people bring. */
 @RestController

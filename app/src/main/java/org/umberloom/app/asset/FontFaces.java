@@ -1,22 +1,17 @@
 package org.umberloom.app.asset;
 
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Predicate;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.umberloom.core.css.FontFace;
-import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
-import org.umberloom.core.token.FontFamilyValue;
-import org.umberloom.core.token.TypographyValue;
+import org.umberloom.kit.font.Faces;
+import org.umberloom.kit.font.FontCatalog;
+import org.umberloom.kit.font.FontFiles;
 
-/** Families as font faces. */
+/** The families at hand as font faces that are served here. */
 @Component
 public class FontFaces {
-    private static final int MOST_COMBINATIONS = 64;
     private static final String SERVED_AT = "/fonts/";
 
     private final FontShelf shelf;
@@ -40,7 +35,7 @@ public class FontFaces {
         FontFiles files = shelf.atHand();
         return files.catalog().families().stream()
                 .filter(FontCatalog.Family::own)
-                .flatMap(family -> faces(files, family, SERVED_AT, part -> true, false))
+                .flatMap(family -> Faces.of(files, family, SERVED_AT, part -> true, false))
                 .toList();
     }
 
@@ -51,50 +46,12 @@ public class FontFaces {
 
     private static List<FontFace> faces(FontFiles files, Set<FontCatalog.Family> standingIn) {
         return files.catalog().families().stream()
-                .flatMap(family -> faces(files, family, SERVED_AT, part -> true, standingIn.contains(family)))
-                .toList();
-    }
-
-    /**
-     * The families that the text styles of a theme use and that may travel, with those of their files that pages need, in
-     * that folder.
-     */
-    public List<FontFace> usedBy(ThemeDocument theme, String folder, Predicate<FontCatalog.FontPart> needed) {
-        FontFiles files = shelf.atHand();
-        return familiesOf(theme).stream()
-                .filter(FontCatalog.Family::travels)
-                .flatMap(family -> faces(files, family, folder, needed, true))
+                .flatMap(family -> Faces.of(files, family, SERVED_AT, part -> true, standingIn.contains(family)))
                 .toList();
     }
 
     /** The known families that the text styles of a theme use, in any combination. */
     public List<FontCatalog.Family> familiesOf(ThemeDocument theme) {
-        FontCatalog catalog = shelf.atHand().catalog();
-        Set<FontCatalog.Family> used = new LinkedHashSet<>();
-        for (Combination combination : theme.looks(MOST_COMBINATIONS))
-            Resolution.of(theme, combination).tokens().values().forEach(token -> {
-                if (token.value() instanceof TypographyValue style
-                        && style.fontFamily() instanceof FontFamilyValue families)
-                    families.families().forEach(name -> catalog.find(name).ifPresent(used::add));
-            });
-        return List.copyOf(used);
-    }
-
-    private static Stream<FontFace> faces(
-            FontFiles files,
-            FontCatalog.Family family,
-            String folder,
-            Predicate<FontCatalog.FontPart> needed,
-            boolean standIns) {
-        return family.files().stream()
-                .filter(needed)
-                .map(part -> new FontFace(
-                        family.name(),
-                        part.style(),
-                        part.weights(),
-                        part.stretch(),
-                        part.characters(),
-                        folder + part.file(),
-                        standIns && part.equals(family.basic()) ? files.standIns(family) : List.of()));
+        return Faces.familiesOf(theme, shelf.atHand().catalog());
     }
 }

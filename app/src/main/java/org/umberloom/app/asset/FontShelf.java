@@ -2,6 +2,7 @@ package org.umberloom.app.asset;
 
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
+import org.umberloom.kit.font.FontFiles;
 
 /**
  * The families at hand: those that ship and those that were brought in, also by other processes, which is looked for once a

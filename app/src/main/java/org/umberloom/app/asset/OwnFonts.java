@@ -16,6 +16,7 @@ import org.umberloom.core.font.Woff2;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.ValueText;
+import org.umberloom.kit.font.FontCatalog;
 
 /** Font files that people brought, sorted into families by what the files say of themselves. */
 @Service

@@ -3,7 +3,6 @@ package org.umberloom.app.color;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.picture.PictureReader;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.ColorSpace;
 import org.umberloom.core.color.Contrast;
@@ -15,6 +14,7 @@ import org.umberloom.core.color.Legibility;
 import org.umberloom.core.color.PictureColors;
 import org.umberloom.core.color.StarterPalettes;
 import org.umberloom.core.format.PaletteText;
+import org.umberloom.kit.picture.PictureReader;
 
 /** Where colors of a palette come from: text, a picture, a harmony with a seed. */
 @Service

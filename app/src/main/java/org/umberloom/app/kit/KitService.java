@@ -36,6 +36,7 @@ import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
+import org.umberloom.kit.Kit;
 
 /** Kits: what goes in, the archive, and the way back. */
 @Service
@@ -103,7 +104,7 @@ class KitService {
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, Compressed.size(content), readable.contains(name))));
-        List<String> leftOut = new ArrayList<>(kits.leftOut(kits.worn(narrowed, shown), shown));
+        List<String> leftOut = new ArrayList<>(kits.leftOut(narrowed, shown));
         for (String one : asked.without())
             Combination.parse(one)
                     .contexts()
@@ -140,8 +141,8 @@ class KitService {
         return all;
     }
 
-    private static KitFiles.Parts parts(States.State state, KitAsked asked) {
-        return new KitFiles.Parts(
+    private static Kit.Parts parts(States.State state, KitAsked asked) {
+        return new Kit.Parts(
                 state.release().isPresent() ? state.name() : "",
                 asked.fonts(),
                 asked.tokens(),

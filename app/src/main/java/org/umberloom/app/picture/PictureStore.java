@@ -11,13 +11,15 @@ import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
+import org.umberloom.kit.Grounds;
+import org.umberloom.kit.picture.PictureReader;
 
 /**
  * Pictures by what is in them. A document says which it has ({@link Picture}); here are their contents, which never change,
  * so whatever is kept of them in a process is right in every process.
  */
 @Service
-public class PictureStore {
+public class PictureStore implements Grounds {
     private static final int MOST_BYTES = 8 << 20;
     /** Bytes of tones that are kept at hand. */
     private static final long TONES_AT_HAND = 16 << 20;
@@ -37,7 +39,7 @@ public class PictureStore {
         this.reader = reader;
     }
 
-    /** What the core needs of the pictures that a document names. */
+    @Override
     public Pictures of(ThemeDocument theme) {
         Map<String, Picture> named = Picture.of(theme);
         return name -> Optional.ofNullable(named.get(name)).flatMap(picture -> tones(picture.hash()));
@@ -49,6 +51,7 @@ public class PictureStore {
                 .orElse(null)));
     }
 
+    @Override
     public Optional<byte[]> content(String hash) {
         return pictures.content(hash).map(PictureMapper.Bytes::bytes);
     }

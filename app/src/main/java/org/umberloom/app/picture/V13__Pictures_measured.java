@@ -7,6 +7,7 @@ import java.sql.Statement;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 import org.springframework.stereotype.Component;
+import org.umberloom.kit.picture.PictureReader;
 
 /** Pictures that came before their sizes were kept are measured. */
 @Component

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.app.asset.FontFaces;
 import org.umberloom.app.site.ClothService;
 import org.umberloom.app.site.ReadingService;
@@ -24,6 +23,7 @@ import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.kit.font.FontCatalog;
 
 /** What a state of a theme would do to one site beyond what its roles come to: lines, weight, and strays that it catches up with. */
 @Service

@@ -31,6 +31,8 @@ import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePieces;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.kit.SitePicture;
+import org.umberloom.kit.picture.PictureReader;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -44,6 +46,7 @@ class DemoLoader implements ApplicationRunner {
     private final AccountService accounts;
     private final DraftService drafts;
     private final SiteService sites;
+    private final PictureReader reader;
     private final JsonMapper json;
     private final TransactionOperations transactions;
     private final String demo;
@@ -55,6 +58,7 @@ class DemoLoader implements ApplicationRunner {
             AccountService accounts,
             DraftService drafts,
             SiteService sites,
+            PictureReader reader,
             JsonMapper json,
             TransactionTemplate transactions,
             @Value("${umberloom.demo}") String demo,
@@ -64,6 +68,7 @@ class DemoLoader implements ApplicationRunner {
         this.accounts = accounts;
         this.drafts = drafts;
         this.sites = sites;
+        this.reader = reader;
         this.json = json;
         this.transactions = transactions;
         this.demo = demo;
@@ -124,16 +129,18 @@ class DemoLoader implements ApplicationRunner {
                     page.get("kind").asString(),
                     read(folder.resolve(name + ".html"))));
         }
-        List<Picture> pictures = new ArrayList<>();
+        List<SitePicture> pictures = new ArrayList<>();
         for (JsonNode picture : site.get("pictures")) {
             String name = picture.get("name").asString();
-            pictures.add(Picture.of(
+            PictureReader.Seen seen =
+                    reader.read(Files.readAllBytes(folder.resolve("pictures").resolve(name)));
+            pictures.add(SitePicture.of(
                     name,
-                    "image/svg+xml",
+                    seen.mediaType(),
                     PictureFacts.of(name, json.convertValue(picture, new TypeReference<Map<String, Object>>() {})),
-                    0,
-                    0,
-                    Files.readAllBytes(folder.resolve("pictures").resolve(name))));
+                    seen.width(),
+                    seen.height(),
+                    seen.content()));
         }
         String slug = site.get("slug").asString();
         Map<String, String> parts = new LinkedHashMap<>(

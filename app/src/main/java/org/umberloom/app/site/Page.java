@@ -2,12 +2,10 @@ package org.umberloom.app.site;
 
 import java.util.List;
 import org.jsoup.nodes.Document;
-import org.jsoup.nodes.Element;
-import org.umberloom.core.css.Stylesheet;
-import org.umberloom.core.page.Markup;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
+import org.umberloom.kit.ShownPage;
 
 /** A page that is shown: a whole HTML document that names its stylesheet {@code theme.css}. */
 public record Page(String slug, String title, String kind, String html) {
@@ -17,11 +15,7 @@ public record Page(String slug, String title, String kind, String html) {
 
     /** Its document, which says on the root of which kind it is and which page. */
     public Document document() {
-        Document document = Markup.read(html);
-        Element root = document.selectFirst("html");
-        root.attr(Stylesheet.attribute(Scope.Level.KIND), kind);
-        root.attr(Stylesheet.attribute(Scope.Level.PAGE), slug);
-        return document;
+        return ShownPage.of(kind, slug, html);
     }
 
     /** The scopes that reach it as a page of a site, from wide to narrow; a built-in page is of none. */

@@ -41,6 +41,8 @@ import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
+import org.umberloom.kit.SitePicture;
+import org.umberloom.kit.SiteSquares;
 
 /**
  * The pages in the bays, dressed in a theme's draft. State and combination are a part of the address, so that links between
@@ -141,7 +143,7 @@ class PreviewController {
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
             chooseAtSpots(document, dressed, combination, draft.places(), page);
-            icons.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
+            SiteSquares.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
         }
         String choice = as.choice();
@@ -304,7 +306,7 @@ class PreviewController {
 
     @GetMapping("/pictures/{name}")
     ResponseEntity<byte[]> picture(@PathVariable long theme, @PathVariable String site, @PathVariable String name) {
-        Picture picture = shelf.shown(site, name, drafts.newest(theme).theme());
+        SitePicture picture = shelf.shown(site, name, drafts.newest(theme).theme());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(picture.mediaType()))
                 .cacheControl(

@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.check.LineLength;
@@ -32,6 +31,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.kit.font.FontFiles;
 
 /** How the text of a site reads: what its lines hold, and which of its letters its fonts have not. */
 @Service

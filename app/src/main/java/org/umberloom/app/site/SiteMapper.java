@@ -11,6 +11,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.umberloom.core.site.PictureFacts;
+import org.umberloom.kit.SitePicture;
 
 @Mapper
 interface SiteMapper {
@@ -156,7 +157,7 @@ interface SiteMapper {
 
     @Select("select name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, height, content "
             + "from picture where site_id = #{siteId} order by name")
-    List<Picture> pictures(long siteId);
+    List<SitePicture> pictures(long siteId);
 
     /** Without what they show: their lengths in its place. */
     @Select("select name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, height, "
@@ -188,7 +189,7 @@ interface SiteMapper {
             "select p.name, p.media_type, p.license, p.source, p.alt, p.focal_x, p.focal_y, p.placeholder, p.width, p.height, "
                     + "p.content from picture p join site s on s.id = p.site_id "
                     + "where s.slug = #{site} and p.name = #{name}")
-    Optional<Picture> picture(String site, String name);
+    Optional<SitePicture> picture(String site, String name);
 
     @Select("select name from picture where site_id = #{siteId} order by name")
     List<String> pictureNames(long siteId);
@@ -200,5 +201,5 @@ interface SiteMapper {
             "insert into picture (site_id, name, media_type, license, source, alt, focal_x, focal_y, placeholder, width, "
                     + "height, content) values (#{siteId}, #{one.name}, #{one.mediaType}, #{one.license}, #{one.source}, #{one.alt}, "
                     + "#{one.focalX}, #{one.focalY}, #{one.placeholder}, #{one.width}, #{one.height}, #{one.content})")
-    void addPicture(long siteId, Picture one);
+    void addPicture(long siteId, SitePicture one);
 }

@@ -14,8 +14,6 @@ import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.umberloom.app.picture.PictureReader;
-import org.umberloom.app.picture.SmallerPictures;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Worn;
@@ -30,6 +28,9 @@ import org.umberloom.core.site.SitePart;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.kit.SitePicture;
+import org.umberloom.kit.picture.PictureReader;
+import org.umberloom.kit.picture.SmallerPictures;
 
 /** The shelf of a site's pictures. */
 @Service
@@ -131,22 +132,13 @@ public class SitePictures {
         return known;
     }
 
-    /** The smaller files of a picture by their names. */
-    public Map<String, byte[]> smaller(Picture picture) {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        smaller.of(picture.name(), picture.mediaType(), picture.width())
-                .forEach(size ->
-                        files.put(size.name(), smaller.made(picture.content(), picture.mediaType(), size.width())));
-        return files;
-    }
-
     /** A picture as it is shown: a smaller file by its name, a placeholder in the colors of a theme. */
-    public Picture shown(String site, String name, ThemeDocument theme) {
-        Picture picture = sites.picture(site, name)
+    public SitePicture shown(String site, String name, ThemeDocument theme) {
+        SitePicture picture = sites.picture(site, name)
                 .or(() -> smaller.named(name).flatMap(named -> sites.picture(site, named.of())
                         .filter(large -> smaller.of(large.name(), large.mediaType(), large.width()).stream()
                                 .anyMatch(size -> size.name().equals(name)))
-                        .map(large -> Picture.of(
+                        .map(large -> SitePicture.of(
                                 name,
                                 large.mediaType(),
                                 large.facts(),
@@ -158,9 +150,9 @@ public class SitePictures {
         return picture.placeholder() ? drawn(picture, theme) : picture;
     }
 
-    private static Picture drawn(Picture picture, ThemeDocument theme) {
+    private static SitePicture drawn(SitePicture picture, ThemeDocument theme) {
         Worn worn = Worn.of(Resolution.of(theme, theme.defaults()));
-        return Picture.of(
+        return SitePicture.of(
                 picture.name(),
                 picture.mediaType(),
                 picture.facts(),
@@ -187,7 +179,7 @@ public class SitePictures {
         String called = free(site, name, ending);
         sites.addPicture(
                 site.id(),
-                Picture.of(
+                SitePicture.of(
                         called,
                         seen.mediaType(),
                         PictureFacts.licensed(license.trim()),
@@ -215,7 +207,7 @@ public class SitePictures {
                 .getBytes(StandardCharsets.UTF_8);
         String called = free(site, PLACEHOLDER + "-" + width + "x" + height + ".svg", ".svg");
         PictureFacts facts = new PictureFacts("", "", "", PictureFacts.NONE.focalX(), PictureFacts.NONE.focalY(), true);
-        sites.addPicture(site.id(), Picture.of(called, VECTOR, facts, width, height, content));
+        sites.addPicture(site.id(), SitePicture.of(called, VECTOR, facts, width, height, content));
         return called;
     }
 

@@ -12,6 +12,7 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.PageKinds;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.kit.SitePicture;
 
 /** Sites with their pages and pictures. */
 @Service
@@ -70,7 +71,7 @@ public class SiteService implements PageKinds {
         return document(site).pages().stream().map(Page::of).toList();
     }
 
-    public List<Picture> pictures(Site site) {
+    public List<SitePicture> pictures(Site site) {
         return sites.pictures(site.id());
     }
 
@@ -78,7 +79,7 @@ public class SiteService implements PageKinds {
         return Page.of(drafts.newest(site).site().page(page));
     }
 
-    public Picture picture(String site, String name) {
+    public SitePicture picture(String site, String name) {
         return sites.picture(site, name)
                 .orElseThrow(
                         () -> new NoSuchElementException("The site “" + site + "” has no picture “" + name + "”."));
@@ -87,15 +88,15 @@ public class SiteService implements PageKinds {
     /** A site as the files that it goes out as. */
     public Map<String, byte[]> files(Site site) {
         Map<String, SiteArchive.Picture> pictures = new LinkedHashMap<>();
-        for (Picture picture : pictures(site))
+        for (SitePicture picture : pictures(site))
             pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.facts()));
         return SiteArchive.write(document(site), pictures);
     }
 
     /** Adds a whole site. */
     @Transactional
-    public void add(SiteDocument site, long themeId, List<Picture> pictures, Account by) {
+    public void add(SiteDocument site, long themeId, List<SitePicture> pictures, Account by) {
         long id = drafts.create(site, themeId, "brought in", by).id();
-        for (Picture picture : pictures) sites.addPicture(id, picture);
+        for (SitePicture picture : pictures) sites.addPicture(id, picture);
     }
 }

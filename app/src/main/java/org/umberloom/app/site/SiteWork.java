@@ -16,7 +16,6 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.picture.PictureReader;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Conflict;
@@ -40,6 +39,9 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.kit.SitePicture;
+import org.umberloom.kit.SiteSquares;
+import org.umberloom.kit.picture.PictureReader;
 
 /** What people do to sites. */
 @Service
@@ -154,7 +156,7 @@ class SiteWork {
                 PictureReader.Seen seen = reader.read(picture.content());
                 sites.addPicture(
                         id,
-                        Picture.of(
+                        SitePicture.of(
                                 called,
                                 seen.mediaType(),
                                 picture.facts(),
@@ -180,7 +182,7 @@ class SiteWork {
             if (!picture.isEmpty() && !known.contains(picture))
                 throw new IllegalArgumentException("This site has no picture “" + picture + "”. Add it first.");
         if (!plate.icon().equals(draft.site().plate().icon()))
-            sites.picture(slug, plate.icon()).ifPresent(IconsOfSites::mustBeDrawn);
+            sites.picture(slug, plate.icon()).ifPresent(SiteSquares::mustBeDrawn);
         return edit(slug, base, site -> SiteEdits.nameplate(site, plate), by);
     }
 

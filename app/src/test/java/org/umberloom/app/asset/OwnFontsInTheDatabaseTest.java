@@ -21,6 +21,8 @@ import org.umberloom.app.RealDatabase;
 import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.FontTables;
+import org.umberloom.kit.font.FontCatalog;
+import org.umberloom.kit.font.FontFiles;
 
 /** Fonts that people bring, with the Liberation fonts as Debian ships them: four static files of each family. */
 class OwnFontsInTheDatabaseTest {

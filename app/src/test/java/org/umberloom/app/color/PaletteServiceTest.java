@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
-import org.umberloom.app.picture.PictureReader;
 import org.umberloom.core.color.CssColor;
 import org.umberloom.core.color.Depth;
+import org.umberloom.kit.picture.PictureReader;
 
 class PaletteServiceTest {
     private final PaletteService palettes = new PaletteService(new PictureReader());

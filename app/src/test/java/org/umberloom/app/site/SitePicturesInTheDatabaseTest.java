@@ -22,8 +22,6 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.RealDatabase;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.picture.PictureReader;
-import org.umberloom.app.picture.SmallerPictures;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.page.PagePictures;
@@ -31,6 +29,9 @@ import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Starter;
+import org.umberloom.kit.SitePicture;
+import org.umberloom.kit.picture.PictureReader;
+import org.umberloom.kit.picture.SmallerPictures;
 
 /** The shelf of a site's pictures as MariaDB keeps it. */
 class SitePicturesInTheDatabaseTest {
@@ -83,7 +84,8 @@ class SitePicturesInTheDatabaseTest {
         assertThat(ferry.sizes()).containsExactly(480, 960);
         PagePictures.Known known = pictures.known(drafts.newest(slug).id()).get("ferry.jpeg");
         for (PagePictures.Sized size : known.sizes()) {
-            Picture small = pictures.shown(slug, size.name(), Starter.ALL.get(0).theme("T"));
+            SitePicture small =
+                    pictures.shown(slug, size.name(), Starter.ALL.get(0).theme("T"));
             BufferedImage image = ImageIO.read(new ByteArrayInputStream(small.content()));
             assertThat(image.getWidth()).isEqualTo(size.width());
             assertThat(image.getHeight()).isEqualTo(size.width() / 2);
@@ -134,7 +136,7 @@ class SitePicturesInTheDatabaseTest {
         assertThat(first).contains("600 × 400").isNotEqualTo(second);
     }
 
-    private static String text(Picture picture) {
+    private static String text(SitePicture picture) {
         return new String(picture.content(), StandardCharsets.UTF_8);
     }
 }

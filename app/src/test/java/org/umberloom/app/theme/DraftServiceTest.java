@@ -25,7 +25,6 @@ import org.mockito.junit.jupiter.MockitoExtension;
 import org.mockito.quality.Strictness;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
@@ -39,6 +38,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.kit.font.FontFiles;
 import tools.jackson.databind.json.JsonMapper;
 
 @ExtendWith(MockitoExtension.class)

@@ -16,11 +16,11 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.kit.font.FontFiles;
 import tools.jackson.databind.json.JsonMapper;
 
 class FirstProbesTest {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.looking.Combos;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Pictures;
@@ -17,6 +16,7 @@ import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 import org.umberloom.core.wish.PlaceWish;
+import org.umberloom.kit.font.FontFiles;
 
 class ProbeTest {
     private static final ThemeDocument THEME = Starter.ALL.get(0).theme("T");

@@ -28,7 +28,6 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.RealDatabase;
 import org.umberloom.app.account.Account;
-import org.umberloom.app.asset.FontFiles;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.format.ThemeJson;
@@ -39,6 +38,7 @@ import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.kit.font.FontFiles;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Themes and their log as MariaDB keeps them: who waits for whom, what others see meanwhile, and what is refused. */

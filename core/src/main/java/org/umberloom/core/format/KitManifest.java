@@ -19,18 +19,94 @@ import org.umberloom.core.token.Names;
  * @param theme name of the resolver document; empty where the kit is pages alone
  * @param stylesheet name of the compiled stylesheet
  * @param pages names of the pages
- * @param fonts one entry for each font family
+ * @param fonts one entry for each font file
  * @param pictures one entry for each picture that a surface stands on
+ * @param leftOut what pages or styles name and the kit has not
  */
 public record KitManifest(
-        String name, String theme, String stylesheet, List<String> pages, List<Font> fonts, List<Picture> pictures) {
+        String name,
+        String theme,
+        String stylesheet,
+        List<String> pages,
+        List<Font> fonts,
+        List<Picture> pictures,
+        List<LeftOut> leftOut) {
     public static final String FILE = "kit.json";
     private static final String FILES = "files";
     private static final String FORMAT = "org.umberloom.kit";
     private static final double VERSION = 1;
 
-    /** A font family in the kit: its file and the license it travels under. */
-    public record Font(String family, String file, String license) {}
+    /**
+     * A font file in the kit, as style sheets and lists of licenses tell of it.
+     *
+     * @param generic     family of CSS that the family falls back to
+     * @param license     that it travels under, by name
+     * @param licenseFile the text of that
+     * @param style       {@code normal} or {@code italic}
+     * @param weights     one, or a range such as {@code 300 900}
+     * @param stretch     as CSS {@code font-stretch}; empty for the usual
+     * @param characters  as CSS {@code unicode-range}; empty for all
+     */
+    public record Font(
+            String family,
+            String generic,
+            String file,
+            String license,
+            String licenseFile,
+            String style,
+            String weights,
+            String stretch,
+            String characters) {
+        private Map<String, Object> toMap() {
+            Map<String, Object> entry = new LinkedHashMap<>();
+            entry.put("family", family);
+            entry.put("generic", generic);
+            entry.put("file", file);
+            entry.put("license", license);
+            entry.put("licenseFile", licenseFile);
+            entry.put("style", style);
+            entry.put("weights", weights);
+            if (!stretch.isEmpty()) entry.put("stretch", stretch);
+            if (!characters.isEmpty()) entry.put("characters", characters);
+            return entry;
+        }
+
+        private static Font of(Map<?, ?> entry) {
+            return new Font(
+                    said(entry, "family"),
+                    said(entry, "generic"),
+                    said(entry, "file"),
+                    said(entry, "license"),
+                    said(entry, "licenseFile"),
+                    said(entry, "style"),
+                    said(entry, "weights"),
+                    said(entry, "stretch"),
+                    said(entry, "characters"));
+        }
+    }
+
+    /**
+     * What stays out of a kit.
+     *
+     * @param kind {@code font}, {@code icon} or {@code placeholder}
+     * @param of   the family, or the picture's name
+     * @param site that the picture is of; empty for a family
+     * @param said for people: why, and what is shown in its place
+     */
+    public record LeftOut(String kind, String of, String site, String said) {
+        public static final String FONT = "font";
+        public static final String ICON = "icon";
+        public static final String PLACEHOLDER = "placeholder";
+
+        private Map<String, Object> toMap() {
+            Map<String, Object> entry = new LinkedHashMap<>();
+            entry.put("kind", kind);
+            entry.put("of", of);
+            if (!site.isEmpty()) entry.put("site", site);
+            entry.put("said", said);
+            return entry;
+        }
+    }
 
     /** A picture in the kit: its file and the license it travels under. */
     public record Picture(String file, String license) {}
@@ -43,17 +119,7 @@ public record KitManifest(
         data.put("theme", theme);
         data.put("stylesheet", stylesheet);
         data.put("pages", pages);
-        data.put(
-                "fonts",
-                fonts.stream()
-                        .map(font -> {
-                            Map<String, Object> entry = new LinkedHashMap<>();
-                            entry.put("family", font.family());
-                            entry.put("file", font.file());
-                            entry.put("license", font.license());
-                            return entry;
-                        })
-                        .toList());
+        data.put("fonts", fonts.stream().map(Font::toMap).toList());
         if (!pictures.isEmpty())
             data.put(
                     "pictures",
@@ -65,6 +131,8 @@ public record KitManifest(
                                 return entry;
                             })
                             .toList());
+        if (!leftOut.isEmpty())
+            data.put("leftOut", leftOut.stream().map(LeftOut::toMap).toList());
         return Json.write(data);
     }
 
@@ -133,14 +201,40 @@ public record KitManifest(
 
     /** The pictures that a kit's manifest names and that are in it; none where it has no manifest. */
     public static List<Picture> pictures(Map<String, byte[]> files) {
-        if (!files.containsKey(FILE)
-                || !(Json.readObject(FILE, text(files, FILE)).get("pictures") instanceof List<?> list))
-            return List.of();
         List<Picture> pictures = new ArrayList<>();
-        for (Object entry : list)
-            if (entry instanceof Map<?, ?> map && map.get("file") instanceof String file && files.containsKey(file))
-                pictures.add(new Picture(file, map.get("license") instanceof String license ? license : "not stated"));
+        for (Map<?, ?> entry : entries(files, "pictures"))
+            if (files.containsKey(said(entry, "file")))
+                pictures.add(new Picture(
+                        said(entry, "file"), entry.get("license") instanceof String license ? license : "not stated"));
         return pictures;
+    }
+
+    /** The font files that a kit's manifest describes and that are in it, as it is written now; none where it has no manifest. */
+    public static List<Font> fonts(Map<String, byte[]> files) {
+        List<Font> fonts = new ArrayList<>();
+        for (Map<?, ?> entry : entries(files, "fonts"))
+            if (files.containsKey(said(entry, "file"))
+                    && !said(entry, "weights").isEmpty()) fonts.add(Font.of(entry));
+        return fonts;
+    }
+
+    /** What a kit's manifest says that it has not. */
+    public static List<LeftOut> leftOut(Map<String, byte[]> files) {
+        List<LeftOut> all = new ArrayList<>();
+        for (Map<?, ?> entry : entries(files, "leftOut"))
+            all.add(new LeftOut(said(entry, "kind"), said(entry, "of"), said(entry, "site"), said(entry, "said")));
+        return all;
+    }
+
+    private static List<Map<?, ?>> entries(Map<String, byte[]> files, String member) {
+        List<Map<?, ?>> entries = new ArrayList<>();
+        if (files.containsKey(FILE) && Json.readObject(FILE, text(files, FILE)).get(member) instanceof List<?> list)
+            for (Object entry : list) if (entry instanceof Map<?, ?> map) entries.add(map);
+        return entries;
+    }
+
+    private static String said(Map<?, ?> entry, String member) {
+        return entry.get(member) instanceof String text ? text : "";
     }
 
     private static String named(Map<String, byte[]> files) {

@@ -43,6 +43,9 @@ public final class SiteArchive {
             List.of(Stylesheet.attribute(Scope.Level.KIND), Stylesheet.attribute(Scope.Level.PAGE));
 
     private static final String HTML = ".html";
+    private static final String PAGE = "page/";
+    private static final String PIECE = "piece/";
+    private static final String MARKUP = "html";
     private static final Set<String> PICTURE_ENDINGS = Set.of("svg", "png", "jpg", "jpeg", "gif", "webp");
     private static final int MOST_PAGES = 500;
     private static final int MOST_NAMED = 3;
@@ -66,10 +69,13 @@ public final class SiteArchive {
         said.put("slug", site.slug());
         Map<String, Object> parts = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();
+        Set<String> placed = new HashSet<>();
+        site.pages().forEach(page -> placed.addAll(Pieces.of(page.html()).keySet()));
         SiteJson.write(site).forEach((key, content) -> {
             Map<String, Object> data = Json.readObject(FILE, content);
-            // Markup stands in the pages, also that of pieces.
-            if (key.startsWith("page/") || key.startsWith("piece/")) data.remove("html");
+            // Markup stands in the pages, also that of pieces that stand on one.
+            if (key.startsWith(PAGE) || key.startsWith(PIECE) && placed.contains(key.substring(PIECE.length())))
+                data.remove(MARKUP);
             parts.put(key, data);
         });
         said.put("parts", parts);
@@ -126,12 +132,12 @@ public final class SiteArchive {
         Map<String, String> placed = new LinkedHashMap<>();
         Json.object("The parts of a site", said.get("parts")).forEach((key, content) -> {
             Map<String, Object> data = new LinkedHashMap<>(Json.object(key, content));
-            if (key.startsWith("piece/")) {
-                pieces.put(key.substring("piece/".length()), data);
+            if (key.startsWith(PIECE)) {
+                pieces.put(key.substring(PIECE.length()), data);
                 return;
             }
-            if (key.startsWith("page/")) {
-                byte[] html = files.get(key.substring("page/".length()) + HTML);
+            if (key.startsWith(PAGE)) {
+                byte[] html = files.get(key.substring(PAGE.length()) + HTML);
                 if (html == null)
                     throw new FormatException(
                             "The site names the page “" + Names.shown(key) + "”, whose file is missing.");
@@ -141,14 +147,15 @@ public final class SiteArchive {
                 clean.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
                 String kept = clean.removed().isEmpty() && clean.styles().isBlank() ? markup : clean.html();
                 Pieces.of(kept).forEach(placed::putIfAbsent);
-                data.put("html", kept);
+                data.put(MARKUP, kept);
             }
             parts.put(key, Json.writeCompact(data));
         });
         pieces.forEach((piece, data) -> {
-            if (placed.containsKey(piece)) {
-                data.put("html", placed.get(piece));
-                parts.put("piece/" + piece, Json.writeCompact(data));
+            Optional<String> html = Optional.ofNullable(placed.get(piece)).or(() -> alone(piece, data, removed));
+            if (html.isPresent()) {
+                data.put(MARKUP, html.get());
+                parts.put(PIECE + piece, Json.writeCompact(data));
             } else notes.add("The piece “" + Names.shown(piece) + "” was left out: no page holds it.");
         });
         told(removed, notes);
@@ -178,6 +185,14 @@ public final class SiteArchive {
                                 content, PictureFacts.licensed(String.valueOf(licenses.getOrDefault(picture, "")))));
         });
         return new Reading(site, pictures, notes);
+    }
+
+    /** The markup of a piece that no page holds, looked through as that of pages is. */
+    private static Optional<String> alone(String piece, Map<String, Object> data, Map<String, Integer> removed) {
+        if (!(data.get(MARKUP) instanceof String markup)) return Optional.empty();
+        PageCleaning.Cleaned clean = PageCleaning.of(Pieces.alone(markup), Optional::of);
+        clean.removed().forEach((what, count) -> removed.merge(what, count, Integer::sum));
+        return Optional.ofNullable(Pieces.of(clean.html()).get(piece));
     }
 
     private static Reading plain(String name, Map<String, byte[]> files) {

@@ -4,12 +4,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.umberloom.core.css.Stylesheet;
-import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.theme.ThemeDocument;
 
-/** Kits from their parts; and that of a theme alone, without pages, fonts and pictures. */
+/** Kits from their parts. Equal input gives equal bytes, wherever it is made. */
 public final class ThemeKit {
     public static final String STYLESHEET = "theme.css";
     private static final String LICENSES = "LICENSES.txt";
@@ -19,24 +17,6 @@ public final class ThemeKit {
     private static final String FORMS = "forms/";
 
     private ThemeKit() {}
-
-    /**
-     * Equal input gives equal bytes, wherever it is made.
-     *
-     * @param release that it is made of; empty for a draft
-     */
-    public static Map<String, byte[]> of(ThemeDocument theme, List<Form> forms, String release) {
-        Map<String, String> tokens = ThemeJson.writeFiles(theme);
-        return of(
-                new KitManifest(
-                        theme.name(), tokens.keySet().iterator().next(), STYLESHEET, List.of(), List.of(), List.of()),
-                Stylesheet.compile(theme, Usage.ALL, List.of()),
-                tokens,
-                Map.of(),
-                LICENSES_BEGIN,
-                forms(theme, forms),
-                release);
-    }
 
     /**
      * Any kit, its files in the order in which all kits have them.

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
@@ -23,6 +24,7 @@ import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.site.SitePiece;
 
 /** Sites as archives: out and in again they are equal; pages from elsewhere come in with nothing that runs, loads or reaches anything. */
 class SiteArchiveTest {
@@ -77,6 +79,35 @@ class SiteArchiveTest {
             SiteArchive.Reading second = again(first);
             assertSame(first, second);
             assertThat(second.notes()).isEmpty();
+        }
+    }
+
+    @Nested
+    class PiecesOfNoPage {
+        private final SiteDocument site =
+                read("index.html", page("<main><p>T</p></main>")).site();
+
+        private SiteArchive.Reading again(String markup) {
+            SiteDocument with = SitePart.Piece.of(new SitePiece("quay-note", "A note", false, Set.of(), false, markup))
+                    .in(site);
+            return SiteArchiveTest.again(new SiteArchive.Reading(with, Map.of(), List.of()));
+        }
+
+        @Test
+        void stayInTheSite() {
+            SiteArchive.Reading again = again("<aside data-piece=\"quay-note\"><p>Words</p></aside>");
+            assertThat(again.notes()).isEmpty();
+            assertThat(again.site().pieces().get("quay-note").html()).contains("Words");
+        }
+
+        @Test
+        void areLookedThroughAsPagesAre() {
+            SiteArchive.Reading again =
+                    again("<aside data-piece=\"quay-note\"><p>Words</p><script>go()</script></aside>");
+            assertThat(again.site().pieces().get("quay-note").html())
+                    .contains("Words")
+                    .doesNotContain("script");
+            assertThat(again.notes()).anyMatch(note -> note.contains("script"));
         }
     }
 

@@ -1,4 +1,4 @@
-package org.umberloom.app.asset;
+package org.umberloom.kit.font;
 
 import java.util.BitSet;
 import java.util.Comparator;
@@ -102,13 +102,18 @@ public final class FontFiles implements Families {
         this.known = known;
     }
 
+    /** Of these families alone. @param content of their files, by name */
+    public static FontFiles of(List<FontCatalog.Family> families, Function<String, byte[]> content) {
+        return new FontFiles(FontCatalog.EMPTY.with(families, content), new Known());
+    }
+
     /** Those of the families that ship. */
     public static FontFiles shipped() {
         return SHIPPED;
     }
 
     /** These and others, which lead. @param content of their files, by name */
-    FontFiles with(List<FontCatalog.Family> others, Function<String, byte[]> content) {
+    public FontFiles with(List<FontCatalog.Family> others, Function<String, byte[]> content) {
         return new FontFiles(catalog.with(others, content), known);
     }
 
@@ -153,7 +158,7 @@ public final class FontFiles implements Families {
     }
 
     /** Names of the families that have every character of a text upright. */
-    List<String> covering(String text) {
+    public List<String> covering(String text) {
         return catalog.families().stream()
                 .map(FontCatalog.Family::name)
                 .filter(name -> coverage(List.of(name))
@@ -190,7 +195,7 @@ public final class FontFiles implements Families {
     }
 
     /** Families for headings that go with one for text; none where it is not known. */
-    List<Pairing> pairs(String text) {
+    public List<Pairing> pairs(String text) {
         return facts().stream()
                 .filter(one -> one.name().equals(text))
                 .findFirst()

@@ -1,4 +1,4 @@
-package org.umberloom.app.asset;
+package org.umberloom.kit.font;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -6,7 +6,9 @@ import java.io.UncheckedIOException;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Families;
@@ -73,6 +75,10 @@ public final class FontCatalog {
         public boolean own() {
             return kind.equals(OWN);
         }
+
+        private Stream<String> fileNames() {
+            return Stream.concat(files.stream().map(FontPart::file), Stream.of(licenseFile));
+        }
     }
 
     /** The kind of all families that were brought in. */
@@ -108,6 +114,9 @@ public final class FontCatalog {
         }
     }
 
+    /** None at all. */
+    static final FontCatalog EMPTY = new FontCatalog(List.of(), FontCatalog::resource);
+
     private static final FontCatalog SHIPPED = new FontCatalog(catalog(), FontCatalog::resource);
 
     private final List<Family> families;
@@ -119,15 +128,16 @@ public final class FontCatalog {
     }
 
     /** Those that ship. */
-    static FontCatalog shipped() {
+    public static FontCatalog shipped() {
         return SHIPPED;
     }
 
     /** These and others, which lead. @param content of their files, by name */
     FontCatalog with(List<Family> others, Function<String, byte[]> content) {
+        Set<String> theirs = others.stream().flatMap(Family::fileNames).collect(Collectors.toUnmodifiableSet());
         return new FontCatalog(
                 Stream.concat(others.stream(), families.stream()).toList(),
-                file -> file.startsWith(OwnFonts.FOLDER) ? content.apply(file) : reading.apply(file));
+                file -> theirs.contains(file) ? content.apply(file) : reading.apply(file));
     }
 
     private static List<Family> catalog() {

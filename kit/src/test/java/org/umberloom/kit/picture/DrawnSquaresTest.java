@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

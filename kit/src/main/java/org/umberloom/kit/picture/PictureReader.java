@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -11,15 +11,13 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import org.springframework.stereotype.Component;
 
 /**
  * Uploaded pictures, without trust: what a file claims to be does not count, its size is read before its pixels are, and a
  * large one is read thinned out. A vector picture is written anew ({@link VectorPicture}), and the colors it names count,
  * each once for each use.
  */
-@Component
-public class PictureReader {
+public final class PictureReader {
     /** As many pixels as a large camera makes; more is refused unread. */
     private static final long MOST_PIXELS = 64_000_000;
     /** A side that no page shows; a line of pixels of any length would be read whole. */

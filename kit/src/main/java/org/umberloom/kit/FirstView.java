@@ -1,10 +1,9 @@
-package org.umberloom.app.kit;
+package org.umberloom.kit;
 
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jsoup.nodes.Document;
-import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Resolution;
@@ -12,6 +11,7 @@ import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.kit.font.FontCatalog;
 
 /** Which font files a page shows first, so that browsers fetch them before they have read the style sheet. */
 final class FirstView {

@@ -1,15 +1,12 @@
-package org.umberloom.app.site;
+package org.umberloom.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.mockito.Mockito.mock;
-import static org.mockito.Mockito.when;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.SiteIcons;
@@ -20,12 +17,13 @@ import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 
 /** Icons that can be drawn, and such that come from elsewhere and cannot. */
-class IconsOfSitesTest {
-    private static Picture picture(String fill) {
+class SiteSquaresTest {
+    private static SitePicture picture(String fill) {
         String svg =
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 9 9\"><rect width=\"9\" height=\"9\" fill=\""
                         + fill + "\"/></svg>";
-        return Picture.of("mark.svg", "image/svg+xml", PictureFacts.NONE, 9, 9, svg.getBytes(StandardCharsets.UTF_8));
+        return SitePicture.of(
+                "mark.svg", "image/svg+xml", PictureFacts.NONE, 9, 9, svg.getBytes(StandardCharsets.UTF_8));
     }
 
     private static SiteDocument site() {
@@ -35,10 +33,8 @@ class IconsOfSitesTest {
                 .site();
     }
 
-    private static Map<String, byte[]> files(Picture picture) {
-        SiteMapper sites = mock(SiteMapper.class);
-        when(sites.picture("quay", "mark.svg")).thenReturn(Optional.of(picture));
-        return new IconsOfSites(sites).files(site(), theme());
+    private static Map<String, byte[]> files(SitePicture picture) {
+        return new SiteSquares().files(SiteSquares.of(site(), theme()).orElseThrow(), picture);
     }
 
     private static ThemeDocument theme() {
@@ -48,14 +44,14 @@ class IconsOfSitesTest {
     @Test
     void aDrawingIsMadeInAllSizes() {
         assertThat(files(picture("#d02010"))).containsKeys(SiteIcons.TAB, SiteIcons.TOUCH, SiteIcons.MANIFEST);
-        assertThatCode(() -> IconsOfSites.mustBeDrawn(picture("#d02010"))).doesNotThrowAnyException();
+        assertThatCode(() -> SiteSquares.mustBeDrawn(picture("#d02010"))).doesNotThrowAnyException();
     }
 
     /** Browsers know this way of writing a color, the library that draws icons does not. */
     @Test
     void oneThatCannotBeDrawnIsRefusedAndWhereItStandsAlreadyLeftOut() {
-        Picture undrawn = picture("oklch(0.6 0.1 200)");
-        assertThatThrownBy(() -> IconsOfSites.mustBeDrawn(undrawn))
+        SitePicture undrawn = picture("oklch(0.6 0.1 200)");
+        assertThatThrownBy(() -> SiteSquares.mustBeDrawn(undrawn))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("“mark.svg” cannot be the icon")
                 .hasMessageContaining("The nameplate stays as it was");

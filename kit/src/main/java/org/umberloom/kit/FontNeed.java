@@ -1,12 +1,12 @@
-package org.umberloom.app.kit;
+package org.umberloom.kit;
 
 import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
-import org.umberloom.app.asset.FontCatalog;
 import org.umberloom.core.page.PageUse;
+import org.umberloom.kit.font.FontCatalog;
 
 /**
  * Which files of a family some pages need.

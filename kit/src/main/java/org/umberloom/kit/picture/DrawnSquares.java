@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;

@@ -1,4 +1,4 @@
-package org.umberloom.app.site;
+package org.umberloom.kit;
 
 import org.umberloom.core.site.PictureFacts;
 
@@ -7,7 +7,7 @@ import org.umberloom.core.site.PictureFacts;
  *
  * @param width px; 0 where it has no size of its own, and so for the height
  */
-public record Picture(
+public record SitePicture(
         String name,
         String mediaType,
         String license,
@@ -19,8 +19,9 @@ public record Picture(
         int width,
         int height,
         byte[] content) {
-    static Picture of(String name, String mediaType, PictureFacts facts, int width, int height, byte[] content) {
-        return new Picture(
+    public static SitePicture of(
+            String name, String mediaType, PictureFacts facts, int width, int height, byte[] content) {
+        return new SitePicture(
                 name,
                 mediaType,
                 facts.license(),

@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -9,6 +9,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -186,5 +190,22 @@ class PictureReaderTest {
         assertThatThrownBy(() -> reader.pixels(content.getBytes(StandardCharsets.ISO_8859_1)))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("nothing was changed");
+    }
+
+    /** A kit that is made of a kit holds the same pictures. */
+    @Test
+    void aPictureThatWasWrittenAnewStaysSo() throws IOException {
+        try (Stream<Path> demo = Files.walk(Path.of("..", "demo", "sites"))) {
+            List<Path> drawings =
+                    demo.filter(file -> file.toString().endsWith(".svg")).toList();
+            assertThat(drawings).hasSizeGreaterThan(5);
+            for (Path drawing : drawings) {
+                byte[] once =
+                        new PictureReader().read(Files.readAllBytes(drawing)).content();
+                assertThat(new PictureReader().read(once).content())
+                        .as(drawing.toString())
+                        .isEqualTo(once);
+            }
+        }
     }
 }

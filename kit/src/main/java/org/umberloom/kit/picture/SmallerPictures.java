@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -7,18 +7,19 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.springframework.stereotype.Component;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.token.Fingerprint;
+import org.umberloom.kit.SitePicture;
 
 /** Smaller files of large pictures, for windows that do not need all of their pixels. They are made when they are asked for. */
-@Component
-public class SmallerPictures {
+public final class SmallerPictures {
     /** In px: a phone, a tablet, a desk. */
     private static final List<Integer> WIDTHS = List.of(480, 960, 1600);
     /** One that is hardly smaller is not worth a file. */
@@ -41,6 +42,25 @@ public class SmallerPictures {
                 .filter(one -> one < MUCH_SMALLER * width)
                 .map(one -> new PagePictures.Sized(one, name.substring(0, dot) + "-w" + one + name.substring(dot)))
                 .toList();
+    }
+
+    /** The same with everything else that pages are told of a picture. */
+    public PagePictures.Known known(SitePicture picture) {
+        return new PagePictures.Known(
+                picture.width(),
+                picture.height(),
+                picture.alt(),
+                picture.focalX(),
+                picture.focalY(),
+                of(picture.name(), picture.mediaType(), picture.width()));
+    }
+
+    /** The smaller files of a picture by their names. */
+    public Map<String, byte[]> files(SitePicture picture) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        of(picture.name(), picture.mediaType(), picture.width())
+                .forEach(size -> files.put(size.name(), made(picture.content(), picture.mediaType(), size.width())));
+        return files;
     }
 
     /** The picture that a smaller file is of, and how wide that is. */

@@ -1,4 +1,4 @@
-package org.umberloom.app.picture;
+package org.umberloom.kit.picture;
 
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
