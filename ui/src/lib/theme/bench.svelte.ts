@@ -298,8 +298,8 @@ export class Bench {
       return this.target === '' ? edit : { ...edit, place: this.target };
     if (edit.op !== 'value' && edit.op !== 'member' && edit.op !== 'measured') return edit;
     if (this.target !== '') return { ...edit, place: this.target };
-    const scoped = this.writable.some((one) => one.place === edit.place && one.kind === 'scope');
-    return scoped ? { ...edit, place: '' } : edit;
+    // What is shown stands at a scope only while one is chosen; one that was chosen until now may still be on screen.
+    return edit.place?.startsWith('scope:') ? { ...edit, place: '' } : edit;
   }
 
   /** A lost line fails what was asked on it without an answer; then the ordinary way is taken, which also renews a session. */

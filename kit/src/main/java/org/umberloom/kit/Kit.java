@@ -97,7 +97,8 @@ public final class Kit {
         Optional<SiteDocument> one = alone(shown);
         ThemeDocument worn = worn(theme, shown);
         FontCatalog catalog = workshop.fonts.catalog();
-        List<FontCatalog.Family> families = Faces.familiesOf(worn, catalog).stream()
+        Set<String> named = Faces.named(worn);
+        List<FontCatalog.Family> families = Faces.known(named, catalog).stream()
                 .filter(family -> parts.fonts() && family.travels())
                 .toList();
         PageUse use = PageUse.of(markup);
@@ -109,7 +110,7 @@ public final class Kit {
                         + shown.stream().map(site -> site.document().css()).collect(Collectors.joining()));
         List<Picture> pictures = List.copyOf(Picture.of(theme).values());
         Map<String, String> themeFiles = parts.tokens() ? ThemeJson.writeFiles(theme) : Map.of();
-        List<LeftOut> leftOut = leftOut(worn, shown);
+        List<LeftOut> leftOut = leftOut(worn, named, shown);
         KitManifest manifest = new KitManifest(
                 theme.name(),
                 parts.tokens() ? themeFiles.keySet().iterator().next() : "",
@@ -127,7 +128,9 @@ public final class Kit {
         String stylesheet = Stylesheet.compile(
                         worn,
                         usage,
-                        parts.fonts() ? Faces.travelling(worn, workshop.fonts, FONTS, need::of) : List.of(),
+                        families.stream()
+                                .flatMap(family -> Faces.of(workshop.fonts, family, FONTS, need::of, true))
+                                .toList(),
                         workshop.grounds.of(theme))
                 + one.map(site -> Stylesheet.own(site.css())).orElse("");
         Map<String, byte[]> files = new LinkedHashMap<>();
@@ -206,12 +209,13 @@ public final class Kit {
      * placeholders.
      */
     public List<LeftOut> out(ThemeDocument theme, List<OfSite> shown) {
-        return leftOut(worn(theme, shown), shown);
+        ThemeDocument worn = worn(theme, shown);
+        return leftOut(worn, Faces.named(worn), shown);
     }
 
-    private List<LeftOut> leftOut(ThemeDocument worn, List<OfSite> shown) {
+    private List<LeftOut> leftOut(ThemeDocument worn, Set<String> named, List<OfSite> shown) {
         List<LeftOut> all = new ArrayList<>();
-        for (String family : Faces.named(worn))
+        for (String family : named)
             workshop.fonts
                     .catalog()
                     .find(family)

@@ -242,10 +242,21 @@ final class SftpHostFiles implements HostFiles {
     public OptionalLong free() {
         OpenSSHStatPathExtension stat = client.getExtension(OpenSSHStatPathExtension.class);
         if (stat == null || !stat.isSupported()) return OptionalLong.empty();
+        // The site may lie on another disk than the account; before the first delivery its folder is not there.
+        for (String folder = base; !folder.isEmpty(); folder = above(folder)) {
+            String asked = folder;
+            Optional<OpenSSHStatExtensionInfo> room = found("say how much room there is", () -> stat.stat(asked));
+            if (room.isPresent()) return OptionalLong.of(bytes(room.get()));
+        }
         return found("say how much room there is", () -> stat.stat("."))
                 .map(SftpHostFiles::bytes)
                 .map(OptionalLong::of)
                 .orElse(OptionalLong.empty());
+    }
+
+    private static String above(String folder) {
+        int slash = folder.lastIndexOf('/');
+        return slash < 0 ? "" : folder.substring(0, slash);
     }
 
     private static long bytes(OpenSSHStatExtensionInfo info) {

@@ -49,15 +49,16 @@ class KitController {
 
     @GetMapping("/themes/{id}/kit.zip")
     ResponseEntity<byte[]> archive(@PathVariable long id, @ParameterObject KitAsked asked) {
+        KitService.Archive archive = kits.archive(id, asked);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/zip"))
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(kits.fileName(id, asked))
+                                .filename(archive.name())
                                 .build()
                                 .toString())
-                .body(kits.archive(id, asked));
+                .body(archive.content());
     }
 
     /** What would come in; nothing is stored. */

@@ -149,8 +149,7 @@ class KitService {
                 asked.forms().stream().map(Form::byId).toList());
     }
 
-    private Map<String, byte[]> files(long theme, KitAsked asked) {
-        States.State state = states.of(theme, asked.state());
+    private Map<String, byte[]> files(States.State state, KitAsked asked) {
         return kits.of(asked.narrowed(state.theme()), shown(asked.site()), parts(state, asked));
     }
 
@@ -159,13 +158,14 @@ class KitService {
 
     /** The text of one file; of a style sheet with where its values come from. */
     FileText text(long theme, KitAsked asked, String name) {
-        Map<String, byte[]> files = files(theme, asked);
+        States.State state = states.of(theme, asked.state());
+        Map<String, byte[]> files = files(state, asked);
         if (!KitFiles.readable(files).contains(name))
             throw new NoSuchElementException("The kit has no file “" + name + "” that can be shown as text.");
         String text = new String(files.get(name), StandardCharsets.UTF_8);
         Map<String, String> tokens = new LinkedHashMap<>();
         if (name.endsWith(".css")) {
-            ThemeDocument document = states.of(theme, asked.state()).theme();
+            ThemeDocument document = state.theme();
             CustomProperties.origins(Resolution.of(document, document.defaults()))
                     .forEach((property, path) -> {
                         if (text.contains(property + ":")) tokens.put(property, path);
@@ -174,11 +174,15 @@ class KitService {
         return new FileText(name, text, tokens);
     }
 
-    byte[] archive(long theme, KitAsked asked) {
-        return KitArchive.write(files(theme, asked));
+    /** A kit as it is taken. @param name of its file */
+    record Archive(String name, byte[] content) {}
+
+    Archive archive(long theme, KitAsked asked) {
+        States.State state = states.of(theme, asked.state());
+        return new Archive(fileName(theme, state), KitArchive.write(files(state, asked)));
     }
 
-    String fileName(long theme, KitAsked asked) {
+    private String fileName(long theme, States.State state) {
         StringBuilder name = new StringBuilder();
         drafts.newest(theme)
                 .theme()
@@ -190,7 +194,6 @@ class KitService {
                     if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') name.append((char) c);
                     else if (!name.isEmpty() && name.charAt(name.length() - 1) != '-') name.append('-');
                 });
-        States.State state = states.of(theme, asked.state());
         return (name.isEmpty() ? "theme" : name) + (state.release().isPresent() ? "-" + state.name() : "") + ".kit.zip";
     }
 

@@ -47,7 +47,7 @@ class KitsForBuilds {
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.IF_NONE_MATCH, defaultValue = "")
                     String known) {
         if (!opens(id, authorization)) return refused();
-        return answer(heavy.read(() -> kits.archive(id, asked)), "application/zip", known);
+        return answer(heavy.read(() -> kits.archive(id, asked).content()), "application/zip", known);
     }
 
     @Operation(

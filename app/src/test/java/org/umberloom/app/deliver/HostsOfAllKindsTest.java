@@ -2,6 +2,7 @@ package org.umberloom.app.deliver;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -211,6 +212,58 @@ class HostsOfAllKindsTest {
                     .hasMessageContaining("stayed as it was");
             isLive(build(2));
         }
+    }
+
+    /** A disk of its own, of 512 kB, which fills while a build is on its way: nothing simulated. Only who may mount one can try it. */
+    @Test
+    void aDiskThatFillsAtOpensshsServerIsSaidAndWhatIsLiveStays() throws Exception {
+        Files.createDirectories(site());
+        assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=512k", "tmpfs", site().toString()), "may not mount a disk");
+        try (SimulatedHost host = host(Kind.OPENSSH, OptionalLong.empty());
+                SftpLine line = SftpLine.open(door(host, host.port()))) {
+            SftpHostFiles files = new SftpHostFiles(line.files(), place(Kind.OPENSSH));
+            Delivery.run(files, build(1), NOBODY);
+            Delivery.run(files, build(2), NOBODY);
+            Delivery.Watch filling = new Delivery.Watch() {
+                @Override
+                public void there(int sent, long bytes) {
+                    try {
+                        Files.write(site().resolve("others"), new byte[1 << 20]);
+                    } catch (IOException full) {
+                        assertThat(full).hasMessageContaining("No space left");
+                    }
+                }
+
+                @Override
+                public boolean stops() {
+                    return false;
+                }
+            };
+            assertThatThrownBy(() -> Delivery.run(files, build(3), filling))
+                    .isInstanceOf(HostFault.class)
+                    .hasMessageContaining("The host’s disk is full: 0 bytes are free")
+                    .hasMessageContaining("stayed as it was");
+            isLive(build(2));
+            // The next try does not begin.
+            assertThatThrownBy(() -> Delivery.run(files, build(4), NOBODY))
+                    .isInstanceOf(HostFault.class)
+                    .hasMessageContaining("The host has no room");
+            isLive(build(2));
+            Files.delete(site().resolve("others"));
+            Delivery.run(files, build(3), NOBODY);
+            isLive(build(3));
+        } finally {
+            assertThat(ran("umount", "-l", site().toString())).isTrue();
+        }
+    }
+
+    private static boolean ran(String... command) throws IOException, InterruptedException {
+        return new ProcessBuilder(command)
+                        .redirectErrorStream(true)
+                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                        .start()
+                        .waitFor()
+                == 0;
     }
 
     @Test

@@ -31,21 +31,12 @@ public final class Faces {
 
     /** Those of them that a catalog has. */
     public static List<FontCatalog.Family> familiesOf(ThemeDocument theme, FontCatalog catalog) {
-        return named(theme).stream()
-                .flatMap(name -> catalog.find(name).stream())
-                .toList();
+        return known(named(theme), catalog);
     }
 
-    /**
-     * The families that the text styles of a theme use and that may travel, with those of their files that pages need, in
-     * that folder.
-     */
-    public static List<FontFace> travelling(
-            ThemeDocument theme, FontFiles files, String folder, Predicate<FontCatalog.FontPart> needed) {
-        return familiesOf(theme, files.catalog()).stream()
-                .filter(FontCatalog.Family::travels)
-                .flatMap(family -> of(files, family, folder, needed, true))
-                .toList();
+    /** The families of these names that a catalog has. */
+    public static List<FontCatalog.Family> known(Set<String> names, FontCatalog catalog) {
+        return names.stream().flatMap(name -> catalog.find(name).stream()).toList();
     }
 
     /** The files of a family. @param standIns whether fonts of the reader's device stand in while it loads */
