@@ -18,6 +18,27 @@
   } = $props();
 
   const chosen = $derived(chosenOf(bench, choice.name));
+  /** What the pages show already, because it was pointed at. */
+  let tried = '';
+
+  function point(value: string) {
+    tried = value;
+    if (value === chosen?.value) bench.revert();
+    else void bench.probe(choose(bench, choice, value));
+  }
+
+  function leave() {
+    tried = '';
+    bench.revert();
+  }
+
+  /** By the keyboard, too, pages show it before it is stored. */
+  async function take(value: string) {
+    const edit = choose(bench, choice, value);
+    if (tried !== value) await bench.probe(edit);
+    await bench.commit(edit);
+  }
+
   const words = (place: string) => bench.looks.words(place);
 </script>
 
@@ -37,15 +58,15 @@
       >
     {/if}
   </legend>
-  <div class="flex flex-wrap gap-3 pb-1">
+  <!-- From one value to the next nothing goes back in between: all pages would be laid out once more for it. -->
+  <div class="flex flex-wrap gap-3 pb-1" role="presentation" onpointerleave={leave}>
     {#each choice.values as value (value.value)}
       {@const taken = chosen?.value === value.value}
       <button
         class="group flex shrink-0 flex-col text-left {frame}"
         aria-pressed={taken}
-        onpointerenter={() => !taken && void bench.probe(choose(bench, choice, value.value))}
-        onpointerleave={() => bench.revert()}
-        onclick={() => void bench.commit(choose(bench, choice, value.value))}
+        onpointerenter={() => point(value.value)}
+        onclick={() => void take(value.value)}
       >
         <span class="block overflow-hidden border {taken ? 'border-2 border-accent' : 'border-line group-hover:border-ink'}"
           >{@render picture(value)}</span

@@ -76,8 +76,9 @@ export class LivePage {
 
   /** Lays values that are tried over what is stored; those of the trial before that are not among them go back. */
   try(changes: Record<string, Blocks>) {
-    this.#still.disabled = false;
+    // What rests is measured first: a rule that comes before would have the whole page styled and laid out once more for it.
     this.#below.rest();
+    this.#still.disabled = false;
     const blocks = changes[this.key()] ?? {};
     for (const [block, properties] of Object.entries(this.#tried))
       for (const name of Object.keys(properties))

@@ -134,6 +134,10 @@ public final class Main {
     private static void pointerToPaint(StringBuilder report, String address) {
         String named = DRAGS.orElse("all");
         if (!named.equals("all")) {
+            if (named.equals("CHOICE")) {
+                choice(report, address);
+                return;
+            }
             for (String name : named.split(",")) drag(report, address, PointerToPaint.Drag.valueOf(name));
             return;
         }
@@ -151,6 +155,13 @@ public final class Main {
                         .orElseThrow());
         for (PointerToPaint.Drag drag : PointerToPaint.Drag.values())
             if (drag != PointerToPaint.Drag.HUE) drag(report, address, drag);
+        choice(report, address);
+    }
+
+    private static void choice(StringBuilder report, String address) {
+        ChoiceTime.Result choice = ChoiceTime.measure(address);
+        row(report, "a value of a choice pointed at, to paint in four bays; goal 100 (ms)", choice.pointed());
+        row(report, "a value of a choice taken and stored, to paint in four bays; goal 100 (ms)", choice.taken());
     }
 
     private static void drag(StringBuilder report, String address, PointerToPaint.Drag drag) {

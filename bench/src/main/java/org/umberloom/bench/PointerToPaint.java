@@ -42,6 +42,7 @@ final class PointerToPaint {
         TYPE("base of the type scale", "Type", page -> numbersHandle(page, "Wide base"), "--size-0"),
         RATIO("ratio of the type scale", "Type", page -> numbersHandle(page, "Wide ratio"), "--size-3"),
         WEIGHT("weight of running text", "Type", page -> numbersHandle(page, "text weight"), "--weight-text"),
+        LINE("line heights by the curve's end", "Type", Drag::lineHeight, "--type-body-line"),
         RADIUS("corner of cards", "Shape", page -> lengthHandle(page, "part.card.radius"), "--part-card-radius"),
         PADDING("padding of cards", "Shape", page -> lengthHandle(page, "part.card.inset"), "--part-card-inset"),
         LIGHT("the light of all shadows", "Shape", Drag::light, "--shadow-card"),
@@ -70,6 +71,18 @@ final class PointerToPaint {
             String purpose = Contract.standard().roles().get(role).purpose();
             return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(purpose))
                     .first();
+        }
+
+        /** Styles of a starter stand on no curve yet. */
+        private static Locator lineHeight(Page page) {
+            page.getByRole(
+                            AriaRole.RADIO,
+                            new Page.GetByRoleOptions().setName("line heights").setExact(true))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put styles on this curve"))
+                    .click();
+            page.getByText(" on it").waitFor();
+            return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The small end"));
         }
 
         /** A theme of a starter has none yet. */

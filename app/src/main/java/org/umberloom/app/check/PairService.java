@@ -3,13 +3,12 @@ package org.umberloom.app.check;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.site.Page;
@@ -20,6 +19,7 @@ import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.LargeText;
 import org.umberloom.core.page.Meeting;
@@ -27,6 +27,7 @@ import org.umberloom.core.page.PageColors;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.ThemeDocument;
 
 /** The pairs of colors that occur on the pages of a theme's sites, measured in every combination. */
 @Service
@@ -74,11 +75,17 @@ class PairService {
 
     private final DraftService drafts;
     private final SiteService sites;
-    /** Pages are read once for each text of theirs; a text weighs what it holds. */
-    private final Cache<String, List<PageColors.Found>> read = Caffeine.newBuilder()
+    /** Pages are read once for each text of theirs and what is chosen; a text weighs what it holds. */
+    private final Cache<Reading, List<PageColors.Found>> read = Caffeine.newBuilder()
             .maximumWeight(LETTERS_AT_HAND)
-            .weigher((String html, List<PageColors.Found> found) -> html.length() + 200 * found.size())
+            .weigher((Reading reading, List<PageColors.Found> found) -> reading.html.length() + 200 * found.size())
             .build();
+
+    private record Reading(String html, Map<String, String> chosen) {
+        private List<PageColors.Found> found() {
+            return PageColors.of(html, chosen);
+        }
+    }
 
     PairService(DraftService drafts, SiteService sites) {
         this.drafts = drafts;
@@ -87,34 +94,52 @@ class PairService {
 
     PairsView pairs(long theme) {
         Draft draft = drafts.newest(theme);
-        Map<Meeting, Integer> counts = new LinkedHashMap<>();
-        Map<Meeting, TreeSet<String>> pages = new LinkedHashMap<>();
-        Map<Meeting, Set<Optional<Scope>>> scopes = new LinkedHashMap<>();
-        Map<Meeting, String> words = new LinkedHashMap<>();
-        Map<String, List<Page>> worn = new LinkedHashMap<>();
-        for (Site site : sites.all()) if (site.themeId() == theme) worn.put(site.slug(), sites.pages(site));
+        ThemeDocument worn = draft.theme();
+        Map<String, List<Page>> wearing = new LinkedHashMap<>();
+        for (Site site : sites.all()) if (site.themeId() == theme) wearing.put(site.slug(), sites.pages(site));
         // A theme that no site wears is looked at on its specimens.
-        if (worn.isEmpty()) worn.put("specimen", Specimens.of(draft.theme()));
-        worn.forEach((site, its) -> its.forEach(page -> {
-            for (PageColors.Found found : read.get(page.html(), html -> PageColors.of(html, Map.of()))) {
-                counts.merge(found.meeting(), found.count(), Integer::sum);
-                pages.computeIfAbsent(found.meeting(), key -> new TreeSet<>()).add(site + "/" + page.slug());
-                scopes.computeIfAbsent(found.meeting(), key -> new HashSet<>())
-                        .add(Optional.of(Scope.kind(page.kind())).filter(draft.theme()::writesAt));
-                words.putIfAbsent(found.meeting(), found.words());
-            }
-        }));
+        if (wearing.isEmpty()) wearing.put("specimen", Specimens.of(worn));
         Map<Combination, Worn> looks = new LinkedHashMap<>();
-        for (Combination look : draft.theme().looks(MOST_COMBINATIONS))
-            looks.put(look, Worn.of(Resolution.of(draft.theme(), look)));
+        Map<Meeting, Met> met = new LinkedHashMap<>();
+        for (Combination look : worn.looks(MOST_COMBINATIONS)) {
+            looks.put(look, Worn.of(Resolution.of(worn, look)));
+            Map<String, String> chosen = Choices.of(worn, look);
+            wearing.forEach((site, its) -> its.forEach(page -> {
+                Optional<Scope> scope = Optional.of(Scope.kind(page.kind())).filter(worn::writesAt);
+                if (scope.equals(look.scope()))
+                    for (PageColors.Found found : read.get(new Reading(page.html(), chosen), Reading::found))
+                        met.computeIfAbsent(found.meeting(), key -> new Met(found.words()))
+                                .at(look, site + "/" + page.slug(), found.count());
+            }));
+        }
         List<PairView> each = new ArrayList<>();
-        counts.forEach((meeting, count) -> {
+        met.forEach((meeting, where) -> {
             List<PairCell> cells = new ArrayList<>();
-            looks.forEach((look, wearing) ->
-                    cells.add(scopes.get(meeting).contains(look.scope()) ? cell(meeting, wearing) : ELSEWHERE));
-            each.add(view(meeting, count, List.copyOf(pages.get(meeting)), words.get(meeting), cells));
+            looks.forEach(
+                    (look, colors) -> cells.add(where.counts.containsKey(look) ? cell(meeting, colors) : ELSEWHERE));
+            each.add(view(meeting, where.most(), List.copyOf(where.pages), where.words, cells));
         });
         return new PairsView(looks.keySet().stream().map(LookView::of).toList(), merged(each));
+    }
+
+    /** Where colors meet, and how often in each look. */
+    private static final class Met {
+        private final String words;
+        private final TreeSet<String> pages = new TreeSet<>();
+        private final Map<Combination, Integer> counts = new HashMap<>();
+
+        Met(String words) {
+            this.words = words;
+        }
+
+        void at(Combination look, String page, int count) {
+            pages.add(page);
+            counts.merge(look, count, Integer::sum);
+        }
+
+        int most() {
+            return counts.values().stream().mapToInt(Integer::intValue).max().orElse(0);
+        }
     }
 
     /** Text roles that need the same of the same colors are one pair. */

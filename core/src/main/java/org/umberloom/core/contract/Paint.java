@@ -29,6 +29,7 @@ public record Paint(
     public enum State {
         REST,
         HOVER,
+        PRESSED,
         VISITED,
         FOCUS,
         SELECTED
@@ -108,6 +109,7 @@ public record Paint(
         if (selector.states().contains("selection")) return State.SELECTED;
         if (selector.states().contains("visited")) return State.VISITED;
         if (selector.states().stream().anyMatch(state -> state.startsWith("focus"))) return State.FOCUS;
+        if (selector.states().contains("active")) return State.PRESSED;
         return selector.states().isEmpty() ? State.REST : State.HOVER;
     }
 

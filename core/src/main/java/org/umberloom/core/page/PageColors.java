@@ -29,6 +29,28 @@ public final class PageColors {
 
     private record Rule(Paint paint, Evaluator selector) {}
 
+    /** States in which text is read, with their words and what else holds in them; who presses something points at it. */
+    private enum Reading {
+        HOVER("pointed at", Paint.State.REST, Paint.State.HOVER),
+        PRESSED("pressed", Paint.State.REST, Paint.State.HOVER, Paint.State.PRESSED),
+        VISITED("visited", Paint.State.REST, Paint.State.VISITED),
+        FOCUSED("reached by the keyboard", Paint.State.REST, Paint.State.FOCUS);
+
+        private final String words;
+        private final Set<Paint.State> holding;
+
+        Reading(String words, Paint.State... holding) {
+            this.words = words;
+            this.holding = Set.of(holding);
+        }
+
+        private Paint.State own() {
+            return Paint.State.valueOf(this == FOCUSED ? "FOCUS" : name());
+        }
+    }
+
+    private static final Set<Paint.State> AT_REST = Set.of(Paint.State.REST);
+
     /** What an element hands down. */
     private record Inherited(String surface, String color, String ground, String type) {
         String path(String role) {
@@ -72,42 +94,39 @@ public final class PageColors {
 
     private void visit(Element element, Inherited parent) {
         if (UNSEEN.contains(element.normalName()) || element.hasAttr("hidden")) return;
-        List<Paint> matching = rules.stream()
-                .filter(rule -> element.is(rule.selector))
-                .map(Rule::paint)
-                .toList();
+        List<Paint> matching = matching(element);
         String surface = element.hasAttr(Markup.SURFACE) ? element.attr(Markup.SURFACE) : parent.surface;
-        Inherited here = styled(matching, Paint.State.REST, surface, parent);
+        Inherited here = styled(matching, AT_REST, surface, parent);
         boolean field = FIELDS.contains(element.normalName());
         boolean words = !element.ownText().isBlank();
         boolean link = element.normalName().equals("a") && element.hasAttr("href");
         if (words || field && !BOXES.contains(element.attr("type"))) {
             String text = words ? element.ownText() : element.normalName();
             text(here, "", text);
-            for (Paint.State state : List.of(Paint.State.HOVER, Paint.State.VISITED)) {
-                if (state == Paint.State.VISITED && !link
-                        || matching.stream().noneMatch(paint -> paint.state() == state)) continue;
-                Inherited then = styled(matching, state, surface, parent);
-                if (!then.equals(here)) text(then, state == Paint.State.HOVER ? "pointed at" : "visited", text);
-            }
             meet(
                     new Meeting(here.path("on-selection"), here.path("selection"), Meeting.Kind.TEXT, "", "selected"),
                     text);
         }
+        for (Reading reading : Reading.values()) {
+            if (reading == Reading.VISITED && !link
+                    || matching.stream().noneMatch(paint -> paint.state() == reading.own())) continue;
+            Inherited then = styled(matching, reading.holding, surface, parent);
+            if (!then.equals(here)) read(element, then, reading.words, field);
+        }
         if (link || field || element.normalName().equals("button"))
-            strongest(matching, Paint.State.FOCUS, Paint::border)
+            strongest(matching, Set.of(Paint.State.FOCUS), Paint::border)
                     .ifPresent(role -> meet(
                             new Meeting(Surfaces.path(surface, role), parent.ground, Meeting.Kind.SHAPE, "", "focused"),
                             element.normalName()));
         if (field && !BOXES.contains(element.attr("type")))
-            strongest(matching, Paint.State.REST, Paint::border)
+            strongest(matching, AT_REST, Paint::border)
                     .ifPresent(role -> meet(
                             new Meeting(here.path(role), here.ground, Meeting.Kind.SHAPE, "", ""),
                             element.normalName()));
         boolean button = element.normalName().equals("button")
                 || element.attr("data-part").equals("button");
         if (button)
-            strongest(matching, Paint.State.REST, Paint::border)
+            strongest(matching, AT_REST, Paint::border)
                     .ifPresent(role -> meet(
                             new Meeting(Surfaces.path(surface, role), parent.ground, Meeting.Kind.SHAPE, "", ""),
                             element.text()));
@@ -116,25 +135,46 @@ public final class PageColors {
         for (Element child : element.children()) visit(child, here);
     }
 
-    /** What an element hands down in a state; what only that state's rules paint comes on top of what others do. */
-    private static Inherited styled(List<Paint> matching, Paint.State state, String surface, Inherited parent) {
-        String color = strongest(matching, state, Paint::color)
+    /** The text of an element, and of what lies in it, in a state of the element. */
+    private void read(Element element, Inherited then, String state, boolean field) {
+        if (!element.ownText().isBlank() || field && !BOXES.contains(element.attr("type")))
+            text(then, state, element.ownText().isBlank() ? element.normalName() : element.ownText());
+        for (Element child : element.children()) {
+            if (UNSEEN.contains(child.normalName()) || child.hasAttr("hidden")) continue;
+            String surface = child.hasAttr(Markup.SURFACE) ? child.attr(Markup.SURFACE) : then.surface;
+            read(child, styled(matching(child), AT_REST, surface, then), state, FIELDS.contains(child.normalName()));
+        }
+    }
+
+    private List<Paint> matching(Element element) {
+        return rules.stream()
+                .filter(rule -> element.is(rule.selector))
+                .map(Rule::paint)
+                .toList();
+    }
+
+    /** What an element hands down where states hold; what only a state's rules paint comes on top of what others do. */
+    private static Inherited styled(List<Paint> matching, Set<Paint.State> holding, String surface, Inherited parent) {
+        String color = strongest(matching, holding, Paint::color)
                 .filter(role -> !role.equals(Paint.INHERIT))
                 .map(role -> Surfaces.path(surface, role))
                 .orElse(parent.color);
-        String ground = strongest(matching, state, Paint::background)
+        String ground = strongest(matching, holding, Paint::background)
                 .filter(role -> !role.equals(Paint.THROUGH))
                 .map(role -> Surfaces.path(surface, role))
                 .orElse(parent.ground);
         return new Inherited(
-                surface, color, ground, strongest(matching, state, Paint::type).orElse(parent.type));
+                surface,
+                color,
+                ground,
+                strongest(matching, holding, Paint::type).orElse(parent.type));
     }
 
-    private static Optional<String> strongest(List<Paint> matching, Paint.State state, Function<Paint, String> part) {
+    private static Optional<String> strongest(
+            List<Paint> matching, Set<Paint.State> holding, Function<Paint, String> part) {
         return matching.stream()
                 .filter(paint ->
-                        (paint.state() == Paint.State.REST && state != Paint.State.FOCUS || paint.state() == state)
-                                && !part.apply(paint).isEmpty())
+                        holding.contains(paint.state()) && !part.apply(paint).isEmpty())
                 .max(Comparator.comparingLong(Paint::rank))
                 .map(part);
     }

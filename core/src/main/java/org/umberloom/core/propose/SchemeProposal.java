@@ -46,7 +46,8 @@ public final class SchemeProposal {
     private static final double MOST_STEP = 20;
     private static final String GROUND = "ground";
     /** Roles that others stand on. */
-    private static final Set<String> GROUNDS = Set.of("accent", "accent-hover", "selection", "good", "warning", "bad");
+    private static final Set<String> GROUNDS =
+            Set.of("accent", "accent-hover", "accent-pressed", "selection", "good", "warning", "bad");
 
     private final ThemeDocument theme;
     private final Resolution from;

@@ -66,6 +66,18 @@ class PageColorsTest {
                 .noneMatch(words -> words.contains("visited") || words.contains("focus"));
     }
 
+    /** What is pressed is pointed at too, and words that lie within stand on what the state paints. */
+    @Test
+    void whatLiesWithinIsReadInTheStateAround() {
+        assertThat(meetings("<button><b>Go</b></button>"))
+                .contains(
+                        "page.on-accent on page.accent button",
+                        "page.on-accent on page.accent-hover button pointed at");
+        assertThat(meetings("<a href=x data-part=button data-rank=quiet><span>Go</span></a>"))
+                .anyMatch(words -> words.contains("pointed at"))
+                .anyMatch(words -> words.contains("pressed"));
+    }
+
     @Test
     void aNoticesFocusRingIsSeenOnItsOwnColor() {
         assertThat(meetings("<p data-part=notice data-state=good><a href=x>see</a></p>"))
