@@ -3603,6 +3603,7 @@ export interface components {
             siteName: string;
             page: string;
             pageTitle: string;
+            spots: number[];
             accepted: components["schemas"]["Acceptance"];
         };
         FindingsReport: {
@@ -3848,6 +3849,8 @@ export interface components {
         LinesOfBlock: {
             page: string;
             title: string;
+            /** Format: int32 */
+            at: number;
             style: string;
             words: string;
             characters: number[];

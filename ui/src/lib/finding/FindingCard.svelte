@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
+  import SpotPicture from './SpotPicture.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
 
   /** One finding with the picture of its spot, its remedies, and the way to live with it. */
@@ -32,6 +33,8 @@
         ? `/preview/${theme}/draft/${encodeURIComponent(finding.combo || 'default')}/~part/${finding.part}.html?surface=${encodeURIComponent(finding.surface)}`
         : ''
   );
+  /** The first of its spots; the sentence says how many there are. */
+  const spot = $derived(finding.spots[0]);
   const place = $derived(
     finding.site
       ? `${finding.pageTitle} · ${finding.siteName}`
@@ -45,7 +48,8 @@
 
 <li class="flex gap-4 border-t border-border py-3">
   <div class="h-24 w-40 shrink-0 overflow-hidden border border-line bg-sunk">
-    {#if picture}<Thumb
+    {#if picture && spot !== undefined}<SpotPicture src={picture} title="The spot: {place}" at={spot} />
+    {:else if picture}<Thumb
         src={picture}
         title="Where it is: {place || finding.path}"
         box={160}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { toast } from 'svelte-sonner';
   import { api, ask, Problem, problemOf, store, upload, type Schemas } from '$lib/api/client';
   import TextValue from '$lib/ui/TextValue.svelte';
   import { counted } from '$lib/ui/words';
@@ -64,15 +65,19 @@
     });
   }
 
-  const say = (one: Shelved, change: Partial<Shelved>) =>
-    done(() => {
+  const say = (one: Shelved, change: Partial<Shelved>, again = false) =>
+    done(async () => {
       const { license, source, alt, focalX, focalY } = { ...one, ...change };
-      return store(() =>
+      await store(() =>
         api.PUT('/api/sites/{site}/pictures/{name}', {
           params: { path: { site: slug, name: one.name } },
           body: { license, source, alt, focalX, focalY }
         })
       );
+      if (!again)
+        toast.message(`What is said of ${one.name} was changed`, {
+          action: { label: 'Put it back', onClick: () => void say(one, {}, true) }
+        });
     });
 
   const keepRoom = () =>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { seen } from '$lib/ui/seen';
+
   /** A page as it is, small; drawn when it comes into sight. */
   let {
     src,
@@ -8,24 +10,18 @@
     box = 240
   }: { src: string; title: string; width?: number; height?: number; box?: number } = $props();
 
-  let seen = $state(false);
+  let near = $state(false);
   let loaded = $state(false);
-
-  function watch(node: HTMLElement) {
-    const observer = new IntersectionObserver(
-      (entries) => {
-        if (entries.some((entry) => entry.isIntersecting)) seen = true;
-      },
-      { rootMargin: '200px' }
-    );
-    observer.observe(node);
-    return { destroy: () => observer.disconnect() };
-  }
   const scale = $derived(box / width);
 </script>
 
-<span class="relative block overflow-hidden border border-line bg-sunk" style:width="{box}px" style:height="{height * scale}px" use:watch>
-  {#if seen}
+<span
+  class="relative block overflow-hidden border border-line bg-sunk"
+  style:width="{box}px"
+  style:height="{height * scale}px"
+  use:seen={() => (near = true)}
+>
+  {#if near}
     <iframe
       {src}
       {title}

@@ -48,7 +48,8 @@ class ArrangementTest {
                 if (known.has(e)) return known.get(e);
                 const style = getComputedStyle(e);
                 // What is scrolled within itself is cut nowhere.
-                const is = e.localName !== 'table' && e.localName !== 'pre' && style.display !== 'none'
+                // What is folded away keeps boxes that nobody sees.
+                const is = e.checkVisibility() && e.localName !== 'table' && e.localName !== 'pre' && style.display !== 'none'
                     && style.visibility !== 'hidden' && style.clipPath === 'none'
                     && style.position !== 'fixed' && style.position !== 'sticky' && seen(e.parentElement);
                 known.set(e, is);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -97,5 +98,25 @@ class FindingsTest {
                 .filter(new Locator.FilterOptions().setHasText("written by hand where the theme has a role"));
         strays.first().waitFor();
         assertThat(strays.count()).isGreaterThan(3);
+    }
+
+    /** The picture is cut out around the very element: a value by hand on a page of the demo. */
+    @Test
+    void aFindingOfAPageShowsItsSpot() {
+        page.navigate(Loom.withDemo().address() + "/findings/1");
+        Locator strays = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("written by hand where the theme has a role"))
+                .first();
+        strays.scrollIntoViewIfNeeded();
+        Locator picture = strays.locator("iframe");
+        assertThat(picture).hasAttribute("title", Pattern.compile("^The spot: "));
+        assertThat(picture).hasCSS("visibility", "visible");
+        Locator frame = strays.locator("iframe + span");
+        assertThat(frame).isVisible();
+        BoundingBox cut = picture.locator("..").boundingBox();
+        BoundingBox spot = frame.boundingBox();
+        assertThat(spot.x + spot.width / 2).isBetween(cut.x, cut.x + cut.width);
+        assertThat(spot.y + spot.height / 2).isBetween(cut.y, cut.y + cut.height);
+        assertThat(spot.width).isGreaterThan(10);
     }
 }

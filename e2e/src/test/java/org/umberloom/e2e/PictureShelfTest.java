@@ -71,6 +71,10 @@ class PictureShelfTest {
         assertThat(page.getByText("also 480, 960, 1600 px wide")).isVisible();
         page.getByLabel("License").fill("CC0 1.0");
         page.getByLabel("License").press("Enter");
+        page.getByText("Put it back").click();
+        assertThat(page.getByLabel("License")).hasValue("");
+        page.getByLabel("License").fill("CC0 1.0");
+        page.getByLabel("License").press("Enter");
         assertThat(page.getByText("nobody said")).hasCount(0);
         Locator point =
                 page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("The point that stays in sight"));

@@ -57,6 +57,7 @@ public class FindingsService {
      * @param surface that it is on
      * @param site    short name of the site it is on; empty for one of the theme
      * @param page    short name of the page; empty for none
+     * @param spots   where it is on the page, places in its body as the served page numbers them; none for the page as a whole
      */
     record FindingEntry(
             String id,
@@ -73,6 +74,7 @@ public class FindingsService {
             String siteName,
             String page,
             String pageTitle,
+            List<Integer> spots,
             Acceptance accepted) {
         private FindingEntry accepted(Acceptance acceptance) {
             return new FindingEntry(
@@ -90,6 +92,7 @@ public class FindingsService {
                     siteName,
                     page,
                     pageTitle,
+                    spots,
                     acceptance);
         }
     }
@@ -185,6 +188,7 @@ public class FindingsService {
                 "",
                 "",
                 "",
+                List.of(),
                 Acceptance.NONE);
     }
 
@@ -193,7 +197,7 @@ public class FindingsService {
         Map<String, PagePictures.Known> known = shelf.known(site.id());
         List<SitePictures.ShelvedPicture> pictures = shelf.shelf(site.slug());
         for (SitePage page : document.pages()) {
-            List<String> silent = Alternatives.missing(page.html());
+            List<Alternatives.Silent> silent = Alternatives.missing(page.html());
             // Those that the shelf has words for are only asked where something is missing.
             if (!silent.isEmpty()) silent = Alternatives.missing(PagePictures.on(page.html(), known));
             if (!silent.isEmpty())
@@ -203,14 +207,19 @@ public class FindingsService {
                         "alternative",
                         Finding.Weight.MUST,
                         count(silent.size(), "picture has", "pictures have") + " no text in their place: "
-                                + String.join(", ", silent) + ". WCAG 2.2, 1.1.1, failure F65.",
-                        "Say what each shows, or give it an empty alternative where it only adorns."));
+                                + silent.stream()
+                                        .map(Alternatives.Silent::address)
+                                        .collect(Collectors.joining(", "))
+                                + ". WCAG 2.2, 1.1.1, failure F65.",
+                        "Say what each shows, or give it an empty alternative where it only adorns.",
+                        silent.stream().map(Alternatives.Silent::at).toList()));
             ofPictures(site, page, pictures, entries);
             Headings.Order headings = Headings.of(page.html());
-            long faults = headings.headings().stream()
+            List<Integer> faults = headings.headings().stream()
                     .filter(heading -> heading.fault().isPresent())
-                    .count();
-            if (faults > 0 || headings.missing().isPresent())
+                    .map(Headings.Heading::at)
+                    .toList();
+            if (!faults.isEmpty() || headings.missing().isPresent())
                 entries.add(entry(
                         site,
                         page,
@@ -218,18 +227,25 @@ public class FindingsService {
                         Finding.Weight.SHOULD,
                         headings.missing().isPresent()
                                 ? "The page has no heading of level 1."
-                                : count((int) faults, "heading stands", "headings stand") + " out of order.",
-                        "Put them in order in the plan of the page; their look can stay."));
+                                : count(faults.size(), "heading stands", "headings stand") + " out of order.",
+                        "Put them in order in the plan of the page; their look can stay.",
+                        faults));
         }
-        int strays = Strays.in(document).size();
-        if (strays > 0)
+        List<Strays.Stray> strays = Strays.in(document);
+        if (!strays.isEmpty()) {
+            String first = strays.get(0).page();
             entries.add(entry(
                     site,
-                    document.pages().get(0),
+                    document.page(first),
                     "strays",
                     Finding.Weight.SHOULD,
-                    count(strays, "value is", "values are") + " written by hand where the theme has a role.",
-                    "Return them to the theme, or keep them with a reason, on the site’s own screen."));
+                    count(strays.size(), "value is", "values are") + " written by hand where the theme has a role.",
+                    "Return them to the theme, or keep them with a reason, on the site’s own screen.",
+                    strays.stream()
+                            .filter(stray -> stray.page().equals(first))
+                            .map(stray -> stray.hand().at())
+                            .toList()));
+        }
         ReadingService.SiteReading lines = reading.of(site.slug());
         Map<String, List<ReadingService.LinesOfBlock>> tooLong = lines.blocks().stream()
                 .filter(block -> block.characters().stream().anyMatch(one -> one > lines.most()))
@@ -242,7 +258,8 @@ public class FindingsService {
                 Finding.Weight.SHOULD,
                 count(blocks.size(), "text has", "texts have") + " more than " + lines.most()
                         + " characters in a line, such as “" + blocks.get(0).words() + "”. WCAG 2.2, 1.4.8.",
-                "Set the text’s width by its characters, under Type.")));
+                "Set the text’s width by its characters, under Type.",
+                blocks.stream().map(ReadingService.LinesOfBlock::at).toList())));
         for (ReadingService.LackingLetters lacking : lines.lacking())
             entries.add(entry(
                     site,
@@ -255,7 +272,8 @@ public class FindingsService {
                     lacking.family() + " has not all letters of this page: "
                             + lacking.letters()
                                     .substring(0, Math.min(60, lacking.letters().length())) + ".",
-                    "Another font stands in for them; take a family that has them if that is seen."));
+                    "Another font stands in for them; take a family that has them if that is seen.",
+                    List.of()));
     }
 
     /** Who uses a picture has to say by what right, and room that is kept is not yet a page. */
@@ -265,30 +283,39 @@ public class FindingsService {
                 .filter(one ->
                         one.used().stream().anyMatch(place -> place.page().equals(page.slug())))
                 .toList();
-        String unsaid = here.stream()
+        List<String> unsaid = here.stream()
                 .filter(one -> !one.placeholder() && one.license().isEmpty())
                 .map(SitePictures.ShelvedPicture::name)
-                .collect(Collectors.joining(", "));
+                .toList();
         if (!unsaid.isEmpty())
             entries.add(entry(
                     site,
                     page,
                     "license",
                     Finding.Weight.SHOULD,
-                    "Nobody said how these pictures may be used: " + unsaid + ".",
-                    "Say it on the shelf of the site, or put others in their place there."));
-        String room = here.stream()
+                    "Nobody said how these pictures may be used: " + String.join(", ", unsaid) + ".",
+                    "Say it on the shelf of the site, or put others in their place there.",
+                    where(page, unsaid)));
+        List<String> room = here.stream()
                 .filter(SitePictures.ShelvedPicture::placeholder)
                 .map(SitePictures.ShelvedPicture::name)
-                .collect(Collectors.joining(", "));
+                .toList();
         if (!room.isEmpty())
             entries.add(entry(
                     site,
                     page,
                     "placeholder",
                     Finding.Weight.SHOULD,
-                    "Room is kept for pictures that are still to come: " + room + ". The page goes out without them.",
-                    "Put pictures in their place on the shelf of the site."));
+                    "Room is kept for pictures that are still to come: " + String.join(", ", room)
+                            + ". The page goes out without them.",
+                    "Put pictures in their place on the shelf of the site.",
+                    where(page, room)));
+    }
+
+    private static List<Integer> where(SitePage page, List<String> pictures) {
+        return pictures.stream()
+                .flatMap(picture -> PagePictures.where(page.html(), picture).stream())
+                .toList();
     }
 
     private static String count(int count, String one, String several) {
@@ -296,7 +323,13 @@ public class FindingsService {
     }
 
     private static FindingEntry entry(
-            Site site, SitePage page, String kind, Finding.Weight weight, String message, String remedy) {
+            Site site,
+            SitePage page,
+            String kind,
+            Finding.Weight weight,
+            String message,
+            String remedy,
+            List<Integer> spots) {
         return new FindingEntry(
                 Fingerprint.of((SITES + '\n' + site.slug() + '\n' + page.slug() + '\n' + kind + '\n' + message)
                         .getBytes(StandardCharsets.UTF_8)),
@@ -313,6 +346,7 @@ public class FindingsService {
                 site.name(),
                 page.slug(),
                 page.title(),
+                spots,
                 Acceptance.NONE);
     }
 

@@ -17,8 +17,8 @@ import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.Specimens;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.check.Pair;
 import org.umberloom.core.color.Color;
-import org.umberloom.core.color.Contrast;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.LargeText;
@@ -187,7 +187,7 @@ class PairService {
         Optional<Color> ground = worn.color(meeting.ground());
         boolean large = LargeText.is(meeting.type(), worn);
         if (front.isEmpty() || ground.isEmpty()) return new PairCell("", "", 0, "missing", large);
-        double ratio = Contrast.ratio(front.get(), ground.get());
+        double ratio = Pair.ratio(meeting.ground(), front.get(), ground.get());
         return new PairCell(
                 front.get().hex(),
                 ground.get().hex(),

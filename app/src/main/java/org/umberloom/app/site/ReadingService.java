@@ -44,8 +44,14 @@ public class ReadingService {
     /** What was read of pages stays at hand up to so many letters of their markup. */
     private static final long LETTERS_AT_HAND = 16_000_000;
 
-    /** @param characters in a line, one for each window */
-    public record LinesOfBlock(String page, String title, String style, String words, List<Double> characters) {}
+    /**
+     * A text of a page.
+     *
+     * @param at         where it stands in the body, counted on the page as it is written
+     * @param characters in a line, one for each window
+     */
+    public record LinesOfBlock(
+            String page, String title, int at, String style, String words, List<Double> characters) {}
 
     /** @param letters that the family has not @param pages that have them, by their titles */
     public record LackingLetters(String family, String letters, List<String> pages) {}
@@ -89,7 +95,12 @@ public class ReadingService {
                 draft,
                 themes.newest(draft.themeId()).theme(),
                 (page, block, style, letters, column) -> blocks.add(new LinesOfBlock(
-                        page.slug(), page.title(), block.style(), words(block), lines(block, style, letters, column))),
+                        page.slug(),
+                        page.title(),
+                        block.at(),
+                        block.style(),
+                        words(block),
+                        lines(block, style, letters, column))),
                 lacking);
         return new SiteReading(
                 WINDOWS,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Depth;
@@ -88,6 +89,8 @@ public final class Contrasts {
     }
 
     private static Finding finding(Resolution resolution, Pair.Measured pair, String where) {
+        OptionalDouble opacity = pair.opacity();
+        if (opacity.isPresent()) return onPictures(resolution, pair, where, opacity.getAsDouble());
         String path = Surfaces.path(pair.pair().surface(), pair.pair().role());
         Finding finding = new Finding(
                         "contrast",
@@ -106,6 +109,39 @@ public final class Contrasts {
                         nearestShade(resolution, pair))
                 .in(resolution.combination());
         return resolution.find(path).map(token -> finding.at(token.winner())).orElse(finding);
+    }
+
+    /** It is the ground that lets too much of a picture through. */
+    private static Finding onPictures(Resolution resolution, Pair.Measured pair, String where, double opacity) {
+        String path = Surfaces.path(pair.pair().surface(), pair.pair().ground());
+        String percent = Math.round(opacity * 100) + " %";
+        Optional<Resolved> ground = resolution.find(path);
+        Finding finding = new Finding(
+                        "contrast",
+                        Finding.Weight.MUST,
+                        path,
+                        String.format(
+                                Locale.ROOT,
+                                "On a picture %s under %s can reach as little as %.2f:1 on the %s surface%s; it needs %.1f:1.",
+                                pair.pair().ground(),
+                                pair.pair().role(),
+                                Math.floor(pair.ratio() * 100) / 100,
+                                pair.pair().surface(),
+                                where,
+                                pair.pair().needed()),
+                        "At an opacity of " + percent + " or more it passes on every picture.",
+                        ground
+                                .map(token -> new Finding.Fix(
+                                        "Make it " + percent + " opaque",
+                                        new Edit.SetValue(
+                                                token.winner(),
+                                                token.path(),
+                                                new ColorValue(
+                                                        pair.groundColor().withAlpha(opacity)))))
+                                .stream()
+                                .toList())
+                .in(resolution.combination());
+        return ground.map(token -> finding.at(token.winner())).orElse(finding);
     }
 
     /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */

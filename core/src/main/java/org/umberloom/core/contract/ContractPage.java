@@ -53,6 +53,7 @@ public final class ContractPage {
                         .append(" | ")
                         .append(role.purpose())
                         .append(role.decorative() ? "; decorates" : "")
+                        .append(role.onPictures() ? "; lies on pictures" : "")
                         .append(" | ")
                         .append(governs(contract, role))
                         .append(" |\n");

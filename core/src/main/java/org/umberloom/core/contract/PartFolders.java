@@ -124,6 +124,7 @@ final class PartFolders {
                 part,
                 Boolean.TRUE.equals(role.get("core")),
                 Boolean.TRUE.equals(role.get("decorative")),
+                Boolean.TRUE.equals(role.get("onPictures")),
                 Json.string(path, role.get("for")),
                 Optional.ofNullable(role.get("pulled")).map(pulled -> {
                     Map<String, Object> how = Json.object(path, pulled);

@@ -12,6 +12,7 @@ import org.umberloom.core.token.TokenType;
  * @param part       the part that brings it
  * @param core       whether a theme that leaves it unset has most likely not been dressed
  * @param decorative whether what it paints need not be seen to understand the page
+ * @param onPictures whether it lies on pictures, of whatever colors they are
  * @param purpose    one line on what it is for
  * @param pulled     how its region is pulled to change it, where it can be
  * @param around     what lies within, for the radius of a corner that is to run along with another
@@ -23,6 +24,7 @@ public record Role(
         String part,
         boolean core,
         boolean decorative,
+        boolean onPictures,
         String purpose,
         Optional<Pulled> pulled,
         Optional<Around> around) {

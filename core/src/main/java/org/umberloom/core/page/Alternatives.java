@@ -1,6 +1,7 @@
 package org.umberloom.core.page;
 
 import java.util.List;
+import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 
@@ -9,14 +10,18 @@ import org.jsoup.nodes.Element;
  * empty alternative is meant to be passed over (H67).
  */
 public final class Alternatives {
+    /** A picture without words. @param at where it stands in the body, as {@link Spots} counts */
+    public record Silent(int at, String address) {}
+
     private Alternatives() {}
 
-    /** Addresses of the pictures without one, in the order of the page. */
-    public static List<String> missing(String html) {
+    /** Those of a page, in its order. */
+    public static List<Silent> missing(String html) {
         Document document = Markup.read(html);
+        Map<Element, Integer> places = Markup.places(document);
         return document.body().select("img:not([alt]), input[type=image]:not([alt])").stream()
                 .filter(picture -> !named(picture))
-                .map(picture -> picture.attr("src"))
+                .map(picture -> new Silent(places.get(picture), picture.attr("src")))
                 .toList();
     }
 

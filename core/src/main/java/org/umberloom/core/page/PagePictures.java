@@ -114,6 +114,16 @@ public final class PagePictures {
         return html.contains("\"" + FOLDER + name + "\"");
     }
 
+    /** Where a page shows a picture: places in its body, as {@link Spots} counts. */
+    public static List<Integer> where(String html, String name) {
+        Document page = Markup.read(html);
+        Map<Element, Integer> places = Markup.places(page);
+        return page.body().select("img").stream()
+                .filter(image -> image.attr("src").equals(FOLDER + name))
+                .map(places::get)
+                .toList();
+    }
+
     /** A page that shows one picture where it showed another. */
     public static String instead(String html, String old, String name) {
         return html.replace("\"" + FOLDER + old + "\"", "\"" + FOLDER + name + "\"");

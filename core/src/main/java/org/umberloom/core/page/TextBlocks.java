@@ -33,12 +33,13 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
     private static final String BY_HAND = "[style*=font], [style*=width], [style*=spacing], [style*=size]";
 
     /**
+     * @param at       where it stands in the body, as {@link Spots} counts
      * @param style    path of its style
      * @param spot     name of the narrowest spot that it is in; empty for none
      * @param language that it is written in
      * @param text     without runs of spaces
      */
-    public record Block(String style, String spot, Locale language, String text) {}
+    public record Block(int at, String style, String spot, Locale language, String text) {}
 
     /** @param chosen values of choices by their names */
     public static TextBlocks of(String html, Map<String, String> chosen) {
@@ -46,8 +47,10 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
         Map<Element, Set<String>> taken = RulesOfPages.choosing(chosen).taken(document);
         List<Block> blocks = new ArrayList<>();
         Map<String, BitSet> letters = new TreeMap<>();
+        int next = 0;
         for (Element element : document.body().getAllElements()) {
             Patience.ask();
+            int at = next++;
             if (element.ownText().isBlank()) continue;
             String style = style(element, taken).orElse("");
             if (style.isEmpty()) continue;
@@ -60,7 +63,7 @@ public record TextBlocks(List<Block> blocks, Map<String, BitSet> letters) {
                     && element.closest(OTHER) == null
                     && element.closest(BY_HAND) == null
                     && element.select(FLOWING + ", table, figure").size() == 1)
-                blocks.add(new Block(style, spot(element), language(element), text));
+                blocks.add(new Block(at, style, spot(element), language(element), text));
         }
         return new TextBlocks(List.copyOf(blocks), letters);
     }

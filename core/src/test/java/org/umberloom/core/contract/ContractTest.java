@@ -20,7 +20,7 @@ class ContractTest {
 
     private static Role role(String path, Fallback fallback) {
         return new Role(
-                path, TokenType.DIMENSION, fallback, "x", false, false, "x", Optional.empty(), Optional.empty());
+                path, TokenType.DIMENSION, fallback, "x", false, false, false, "x", Optional.empty(), Optional.empty());
     }
 
     private static Part part(String name, Role... roles) {

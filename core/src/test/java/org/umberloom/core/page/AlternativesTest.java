@@ -13,6 +13,6 @@ class AlternativesTest {
                                 """
                         <p><img src="a.png"><img src="b.png" alt=""><img src="c.png" alt="A boat">
                         <img src="d.png" aria-label="A buoy"><input type="image" src="e.png"></p>"""))
-                .containsExactly("a.png", "e.png");
+                .containsExactly(new Alternatives.Silent(2, "a.png"), new Alternatives.Silent(6, "e.png"));
     }
 }
