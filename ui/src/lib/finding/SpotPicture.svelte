@@ -28,7 +28,9 @@
   function find() {
     const page = frame?.contentDocument;
     const element = page?.querySelector(`[data-nth="${at}"]`);
-    element?.scrollIntoView({ block: 'center', inline: 'center' });
+    // Brought into the middle by hand: what scrolls itself into view would scroll the list around the picture too.
+    const place = element?.getBoundingClientRect();
+    if (place) frame?.contentWindow?.scrollTo(0, place.y + place.height / 2 - WINDOW.height / 2);
     const found = element?.getBoundingClientRect();
     // What is not seen at rest is not framed: the page from its top on says where it is.
     spot = found?.width && found.height ? found : { x: 0, y: 0, ...WINDOW };
