@@ -17,7 +17,7 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs all benchmarks and writes their figures, with the machine they came from. Arguments: home folder, jar. */
 public final class Main {
-    /** Nothing but drags: those of these names, with commas between, or {@code all}. */
+    /** Nothing but drags: those of these names, with commas between, or {@code all}; also {@code CHOICE} and {@code FONTS}. */
     private static final Optional<String> DRAGS = Optional.ofNullable(System.getenv("LOOM_BENCH_DRAGS"));
 
     private static final int STARTS = DRAGS.isEmpty() ? 3 : 1;
@@ -131,14 +131,15 @@ public final class Main {
     }
 
     /** All drags, or those that are named. */
-    private static void pointerToPaint(StringBuilder report, String address) {
+    private static void pointerToPaint(StringBuilder report, String address) throws IOException {
         String named = DRAGS.orElse("all");
         if (!named.equals("all")) {
-            if (named.equals("CHOICE")) {
-                choice(report, address);
-                return;
-            }
-            for (String name : named.split(",")) drag(report, address, PointerToPaint.Drag.valueOf(name));
+            for (String name : named.split(","))
+                switch (name) {
+                    case "CHOICE" -> choice(report, address);
+                    case "FONTS" -> fonts(report, address);
+                    default -> drag(report, address, PointerToPaint.Drag.valueOf(name));
+                }
             return;
         }
         List<List<Double>> rounds = PointerToPaint.measure(address, PointerToPaint.Drag.HUE, HUE_ROUNDS);
