@@ -65,8 +65,7 @@ final class Unpacked {
 
     private SitePicture picture(String name, SiteArchive.Picture one) {
         try {
-            PictureReader.Seen seen = reader.read(one.content());
-            return SitePicture.of(name, seen.mediaType(), one.facts(), seen.width(), seen.height(), seen.content());
+            return SitePicture.of(name, reader.read(one.content()), one.facts());
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException("“" + name + "”: " + e.getMessage(), e);
         }

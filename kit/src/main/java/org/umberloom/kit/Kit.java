@@ -200,19 +200,13 @@ public final class Kit {
     }
 
     private ThemeDocument worn(ThemeDocument theme, SiteDocument site) {
-        return MeasuredWidths.followed(
-                theme.worn(site.written()), site.written().keySet(), workshop.fonts);
+        return MeasuredWidths.worn(theme, site.written(), workshop.fonts);
     }
 
     /**
      * What stays out, each with what pages show in its place: fonts that may not travel, pictures that cannot be made icons, and
      * placeholders.
      */
-    public List<LeftOut> out(ThemeDocument theme, List<OfSite> shown) {
-        ThemeDocument worn = worn(theme, shown);
-        return leftOut(worn, Faces.named(worn), shown);
-    }
-
     private List<LeftOut> leftOut(ThemeDocument worn, Set<String> named, List<OfSite> shown) {
         List<LeftOut> all = new ArrayList<>();
         for (String family : named)
@@ -262,10 +256,7 @@ public final class Kit {
     }
 
     private Map<String, byte[]> squares(OfSite site, ThemeDocument dressed) {
-        Optional<SiteIcons> icons = SiteSquares.of(site.document(), dressed);
-        return icons.flatMap(one -> site.picture(one.picture()))
-                .map(picture -> workshop.squares.files(icons.orElseThrow(), picture))
-                .orElse(Map.of());
+        return workshop.squares.files(site.document(), dressed, site::picture);
     }
 
     /** A site's pages and pictures, with what makes it that site again where it is brought in. */

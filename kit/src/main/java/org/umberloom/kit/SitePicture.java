@@ -1,6 +1,7 @@
 package org.umberloom.kit;
 
 import org.umberloom.core.site.PictureFacts;
+import org.umberloom.kit.picture.PictureReader;
 
 /**
  * A picture of a site, with what is known of it.
@@ -19,6 +20,11 @@ public record SitePicture(
         int width,
         int height,
         byte[] content) {
+    /** A picture as it was read. */
+    public static SitePicture of(String name, PictureReader.Seen seen, PictureFacts facts) {
+        return of(name, seen.mediaType(), facts, seen.width(), seen.height(), seen.content());
+    }
+
     public static SitePicture of(
             String name, String mediaType, PictureFacts facts, int width, int height, byte[] content) {
         return new SitePicture(

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.SiteIcons;
@@ -66,8 +67,20 @@ public final class SiteSquares {
         }
     }
 
-    /** Every file by its name, to lie in {@link SiteIcons#FOLDER}; none where the picture cannot be drawn. */
-    public Map<String, byte[]> files(SiteIcons icons, SitePicture picture) {
+    /**
+     * Every file by its name, to lie in {@link SiteIcons#FOLDER}; none for a site without an icon, or with one that cannot be drawn.
+     *
+     * @param theme    as the site wears it
+     * @param pictures those on its shelf, by their names
+     */
+    public Map<String, byte[]> files(
+            SiteDocument site, ThemeDocument theme, Function<String, Optional<SitePicture>> pictures) {
+        return of(site, theme)
+                .flatMap(icons -> pictures.apply(icons.picture()).map(picture -> files(icons, picture)))
+                .orElse(Map.of());
+    }
+
+    private Map<String, byte[]> files(SiteIcons icons, SitePicture picture) {
         String key = Fingerprint.of(picture.content()) + icons.light().hex() + icons.manifest();
         return made.get(key, seen -> make(icons, picture));
     }

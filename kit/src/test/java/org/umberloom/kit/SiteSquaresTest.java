@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.SiteIcons;
@@ -34,7 +35,7 @@ class SiteSquaresTest {
     }
 
     private static Map<String, byte[]> files(SitePicture picture) {
-        return new SiteSquares().files(SiteSquares.of(site(), theme()).orElseThrow(), picture);
+        return new SiteSquares().files(site(), theme(), name -> Optional.of(picture));
     }
 
     private static ThemeDocument theme() {

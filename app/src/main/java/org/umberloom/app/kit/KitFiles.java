@@ -9,7 +9,6 @@ import org.umberloom.app.asset.FontShelf;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
-import org.umberloom.core.format.KitManifest.LeftOut;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.kit.Kit;
 import org.umberloom.kit.SiteSquares;
@@ -45,22 +44,10 @@ public class KitFiles {
     }
 
     Map<String, byte[]> of(ThemeDocument theme, List<Site> shown, Kit.Parts parts) {
-        return kit().of(theme, whole(shown), parts);
-    }
-
-    /** What stays here, each with what pages show in its place, in a sentence. */
-    List<String> leftOut(ThemeDocument theme, List<Site> shown) {
-        return kit().out(theme, whole(shown)).stream().map(LeftOut::said).toList();
-    }
-
-    private Kit kit() {
-        return new Kit(new Kit.Workshop(shelf.atHand(), grounds, smaller, squares, List.of()));
-    }
-
-    private List<Kit.OfSite> whole(List<Site> shown) {
-        return shown.stream()
+        List<Kit.OfSite> whole = shown.stream()
                 .map(site -> new Kit.OfSite(sites.document(site), sites.pictures(site)))
                 .toList();
+        return new Kit(new Kit.Workshop(shelf.atHand(), grounds, smaller, squares, List.of())).of(theme, whole, parts);
     }
 
     /** Names of the files that can be shown as text. */

@@ -104,7 +104,9 @@ class KitService {
         List<FileView> views = new ArrayList<>();
         files.forEach((name, content) ->
                 views.add(new FileView(name, content.length, Compressed.size(content), readable.contains(name))));
-        List<String> leftOut = new ArrayList<>(kits.leftOut(narrowed, shown));
+        List<String> leftOut = new ArrayList<>(KitManifest.leftOut(files).stream()
+                .map(KitManifest.LeftOut::said)
+                .toList());
         for (String one : asked.without())
             Combination.parse(one)
                     .contexts()

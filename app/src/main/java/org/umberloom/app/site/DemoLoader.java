@@ -132,15 +132,10 @@ class DemoLoader implements ApplicationRunner {
         List<SitePicture> pictures = new ArrayList<>();
         for (JsonNode picture : site.get("pictures")) {
             String name = picture.get("name").asString();
-            PictureReader.Seen seen =
-                    reader.read(Files.readAllBytes(folder.resolve("pictures").resolve(name)));
             pictures.add(SitePicture.of(
                     name,
-                    seen.mediaType(),
-                    PictureFacts.of(name, json.convertValue(picture, new TypeReference<Map<String, Object>>() {})),
-                    seen.width(),
-                    seen.height(),
-                    seen.content()));
+                    reader.read(Files.readAllBytes(folder.resolve("pictures").resolve(name))),
+                    PictureFacts.of(name, json.convertValue(picture, new TypeReference<Map<String, Object>>() {}))));
         }
         String slug = site.get("slug").asString();
         Map<String, String> parts = new LinkedHashMap<>(

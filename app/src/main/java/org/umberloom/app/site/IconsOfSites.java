@@ -1,10 +1,8 @@
 package org.umberloom.app.site;
 
-import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.kit.SiteSquares;
@@ -20,19 +18,10 @@ class IconsOfSites {
         this.squares = squares;
     }
 
-    /**
-     * Every file by its name, to lie in {@link SiteIcons#FOLDER}; none for a site without an icon, or with one that cannot be drawn.
-     */
-    Map<String, byte[]> files(SiteDocument site, ThemeDocument theme) {
-        Optional<SiteIcons> icons = SiteSquares.of(site, theme);
-        return icons.flatMap(one -> sites.picture(site.slug(), one.picture()))
-                .map(picture -> squares.files(icons.orElseThrow(), picture))
-                .orElse(Map.of());
-    }
-
     /** One of them as it is served. */
     byte[] file(SiteDocument site, ThemeDocument theme, String name) {
-        return Optional.ofNullable(files(site, theme).get(name))
+        return Optional.ofNullable(squares.files(site, theme, picture -> sites.picture(site.slug(), picture))
+                        .get(name))
                 .orElseThrow(() -> new NoSuchElementException("“" + site.name() + "” has no icon “" + name + "”."));
     }
 }

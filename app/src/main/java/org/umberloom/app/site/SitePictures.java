@@ -177,15 +177,7 @@ public class SitePictures {
         String ending =
                 "." + MediaType.parseMediaType(seen.mediaType()).getSubtype().replaceAll("\\+.*", "");
         String called = free(site, name, ending);
-        sites.addPicture(
-                site.id(),
-                SitePicture.of(
-                        called,
-                        seen.mediaType(),
-                        PictureFacts.licensed(license.trim()),
-                        seen.width(),
-                        seen.height(),
-                        seen.content()));
+        sites.addPicture(site.id(), SitePicture.of(called, seen, PictureFacts.licensed(license.trim())));
         return called;
     }
 

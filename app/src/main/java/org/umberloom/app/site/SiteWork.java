@@ -154,15 +154,7 @@ class SiteWork {
         reading.pictures().forEach((called, picture) -> {
             try {
                 PictureReader.Seen seen = reader.read(picture.content());
-                sites.addPicture(
-                        id,
-                        SitePicture.of(
-                                called,
-                                seen.mediaType(),
-                                picture.facts(),
-                                seen.width(),
-                                seen.height(),
-                                seen.content()));
+                sites.addPicture(id, SitePicture.of(called, seen, picture.facts()));
             } catch (IllegalArgumentException e) {
                 notes.add("The picture “" + called + "” was left out: " + e.getMessage());
             }

@@ -19,7 +19,6 @@ public class WornBySites {
 
     /** Widths that a site says in characters follow the text that the theme has now. */
     public ThemeDocument of(ThemeDocument theme, Map<Place.InScope, Group> written) {
-        ThemeDocument worn = theme.worn(written);
-        return MeasuredWidths.followed(worn, written.keySet(), fonts.atHand());
+        return MeasuredWidths.worn(theme, written, fonts.atHand());
     }
 }

@@ -31,21 +31,19 @@ public final class PageColors {
 
     /** States in which text is read, with their words and what else holds in them; who presses something points at it. */
     private enum Reading {
-        HOVER("pointed at", Paint.State.REST, Paint.State.HOVER),
-        PRESSED("pressed", Paint.State.REST, Paint.State.HOVER, Paint.State.PRESSED),
-        VISITED("visited", Paint.State.REST, Paint.State.VISITED),
-        FOCUSED("reached by the keyboard", Paint.State.REST, Paint.State.FOCUS);
+        HOVER("pointed at", Paint.State.HOVER, Set.of(Paint.State.REST, Paint.State.HOVER)),
+        PRESSED("pressed", Paint.State.PRESSED, Set.of(Paint.State.REST, Paint.State.HOVER, Paint.State.PRESSED)),
+        VISITED("visited", Paint.State.VISITED, Set.of(Paint.State.REST, Paint.State.VISITED)),
+        FOCUSED("reached by the keyboard", Paint.State.FOCUS, Set.of(Paint.State.REST, Paint.State.FOCUS));
 
         private final String words;
+        private final Paint.State own;
         private final Set<Paint.State> holding;
 
-        Reading(String words, Paint.State... holding) {
+        Reading(String words, Paint.State own, Set<Paint.State> holding) {
             this.words = words;
-            this.holding = Set.of(holding);
-        }
-
-        private Paint.State own() {
-            return Paint.State.valueOf(this == FOCUSED ? "FOCUS" : name());
+            this.own = own;
+            this.holding = holding;
         }
     }
 
@@ -109,7 +107,7 @@ public final class PageColors {
         }
         for (Reading reading : Reading.values()) {
             if (reading == Reading.VISITED && !link
-                    || matching.stream().noneMatch(paint -> paint.state() == reading.own())) continue;
+                    || matching.stream().noneMatch(paint -> paint.state() == reading.own)) continue;
             Inherited then = styled(matching, reading.holding, surface, parent);
             if (!then.equals(here)) read(element, then, reading.words, field);
         }

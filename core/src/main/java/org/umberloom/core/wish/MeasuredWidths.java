@@ -3,6 +3,7 @@ package org.umberloom.core.wish;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.umberloom.core.contract.Worn;
@@ -16,6 +17,7 @@ import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
+import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
@@ -31,6 +33,11 @@ public final class MeasuredWidths {
     private static final String TEXT = "type.body";
 
     private MeasuredWidths() {}
+
+    /** A theme with what one of its sites says laid over it; widths that the site says in characters follow the text that there is. */
+    public static ThemeDocument worn(ThemeDocument theme, Map<Place.InScope, Group> written, Families families) {
+        return followed(theme.worn(written), written.keySet(), families);
+    }
 
     /** How many characters a width is said to hold; none for one that is said in px or rem. */
     public static OptionalDouble of(Token width) {
