@@ -3,6 +3,7 @@
   import { api, ask, problemOf, store, upload, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Track from '$lib/ui/Track.svelte';
+  import GroundPlace from './GroundPlace.svelte';
 
   /** What lies on a surface's color, and the scrim that keeps text on it readable. */
   let { bench, surface }: { bench: Bench; surface: Schemas['SurfaceView'] } = $props();
@@ -192,18 +193,19 @@
 
   {#if ground}
     {#if ground.kind === 'picture'}
+      {#key ground.source}
+        <GroundPlace
+          src="/api/themes/{bench.id}/pictures/{ground.source}"
+          position={ground.position}
+          size={ground.size}
+          repeat={ground.repeat}
+          blend={ground.blend}
+          color={plain}
+          onprobe={(position) => attempt({ position })}
+          oncommit={(position) => set({ position })}
+        />
+      {/key}
       <div class="flex flex-wrap items-end gap-2">
-        <div>
-          <p class="caption">Position</p>
-          <div class="grid grid-cols-3 gap-px border border-line bg-line" role="group" aria-label="Position">
-            {#each bench.grounds.positions as position (position)}<button
-                class="size-6 {ground.position === position ? 'bg-ink' : 'bg-field hover:bg-hover'}"
-                aria-label={position}
-                aria-pressed={ground.position === position}
-                onclick={() => set({ position })}
-              ></button>{/each}
-          </div>
-        </div>
         <label class="flex flex-col gap-0.5"
           ><span class="caption">Size</span><select
             class="field"

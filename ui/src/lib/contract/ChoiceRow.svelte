@@ -2,7 +2,7 @@
   import type { Snippet } from 'svelte';
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
-  import { choose, chosenOf } from './choosing';
+  import { choose, chosenOf, valuesOf } from './choosing';
 
   /** A choice with every value of it as a picture: pointing at one tries it on all pages. */
   let {
@@ -60,7 +60,7 @@
   </legend>
   <!-- From one value to the next nothing goes back in between: all pages would be laid out once more for it. -->
   <div class="flex flex-wrap gap-3 pb-1" role="presentation" onpointerleave={leave}>
-    {#each choice.values as value (value.value)}
+    {#each valuesOf(bench, choice) as value (value.value)}
       {@const taken = chosen?.value === value.value}
       <button
         class="group flex shrink-0 flex-col text-left {frame}"

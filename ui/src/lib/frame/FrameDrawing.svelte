@@ -16,6 +16,7 @@
     bay,
     width,
     room,
+    widest,
     regions,
     picked,
     onpick,
@@ -24,12 +25,13 @@
     bench: Bench;
     bay: BayState;
     /** Of the window that is drawn, px. */ width: number;
-    /** Height that the drawing may take, px. */ room: number;
+    /** Height that the drawing may take, px, and width. */ room: number;
+    widest: number;
     regions: Schemas['PartEntry'][];
     picked: string;
     onpick: (part: string) => void;
-    /** Hears which regions the page has, from its top on, and what is chosen on it. */
-    onfound?: (parts: string[], chosen: Record<string, string>) => void;
+    /** Hears which regions the page has, from its top on, what is chosen on it, and the surface of each region. */
+    onfound?: (parts: string[], chosen: Record<string, string>, surfaces: Record<string, string>) => void;
   } = $props();
 
   const MOVES_AFTER = 4;
@@ -42,7 +44,7 @@
   let held = $state.raw<{ part: string; x: number; y: number; within: Box; value: string } | null>(null);
   let detach: (() => void) | undefined;
 
-  const scale = $derived(room / height);
+  const scale = $derived(Math.min(room / height, widest / width));
   const moving = (part: string) => bench.contract.choices.find((one) => one.part === part && one.values.some((value) => value.spot.length));
   const spotsOf = (choice: Schemas['ChoiceEntry']) =>
     new Map(choice.values.filter((one) => one.spot.length).map((one) => [one.value, one.spot]));
@@ -62,9 +64,13 @@
       .sort((a, b) => b.box.width * b.box.height - a.box.width * a.box.height);
     onfound?.(
       [...boxes].sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x).map((one) => one.part.name),
-      chosenOn(doc)
+      chosenOn(doc),
+      Object.fromEntries(boxes.map(({ part }) => [part.name, surfaceIn(doc, part.region)]))
     );
   }
+
+  const surfaceIn = (doc: Document, region: string) =>
+    doc.querySelector(region)?.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
 
   const chosenOn = (doc: Document) =>
     Object.fromEntries(
@@ -147,7 +153,7 @@
 
 <!-- What is small here has its equal beside the drawing: a name for each region, pictures for each value, a number for each length. -->
 <figure data-equivalent class="shrink-0" style:width="{width * scale}px">
-  <div class="relative overflow-hidden border border-line bg-ground" style:height="{room}px">
+  <div class="relative overflow-hidden border border-line bg-ground" style:height="{height * scale}px">
     <iframe
       bind:this={frame}
       src={addressOf(bench, bay)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import ChoiceRow from '$lib/contract/ChoiceRow.svelte';
-  import { chosenOf } from '$lib/contract/choosing';
+  import GroundPanel from '$lib/color/GroundPanel.svelte';
+  import { chosenOf, placeOf, surfaceOf, valuesOf } from '$lib/contract/choosing';
   import { lengthEdit } from '$lib/space/length';
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
@@ -15,7 +16,12 @@
   const DESK = 1280;
   /** Wide enough for a desk's arrangement, and small enough that a hairline is seen. */
   const CLOSE = 1000;
+  /** Wide enough for a desk's arrangement, as much as is needed to see what a region stands on. */
+  const BESIDE = 800;
   const PHONE = 390;
+  /** Both drawings stand side by side, however short the page is, px. */
+  const WIDEST_DESK = 400;
+  const WIDEST_PHONE = 130;
   const BELOW = 24;
 
   let picked = $state('header');
@@ -25,6 +31,8 @@
   let found = $state.raw<string[]>([]);
   /** What is chosen on the page that is drawn: its places may choose for themselves. */
   let here = $state.raw<Record<string, string>>({});
+  /** The surface of every region there. */
+  let standing = $state.raw<Record<string, string>>({});
 
   /** As they stand on the page, then those that it has not. */
   const regions = $derived.by(() => {
@@ -39,7 +47,17 @@
   const bay = $derived(bench.bays.find((one) => one.revision === null) ?? bench.bays[0]);
   const room = $derived(Math.max(120, height - BELOW));
   const valueOf = (one: Schemas['ChoiceEntry']) => chosenOf(bench, one.name)?.value ?? one.standard;
-  const wordsOf = (one: Schemas['ChoiceEntry'], value = valueOf(one)) => one.values.find((known) => known.value === value)?.words ?? '';
+  const wordsOf = (one: Schemas['ChoiceEntry'], value = valueOf(one)) =>
+    valuesOf(bench, one).find((known) => known.value === value)?.words ?? '';
+  /** The surface that is chosen for the region, where its own is what is chosen now. */
+  const surface = $derived(choice?.stands ? bench.shown?.color.surfaces.find((one) => one.name === surfaceOf(valueOf(choice))) : undefined);
+  const alone = (one: Schemas['ChoiceEntry']) =>
+    bench.commit({
+      op: 'standAlone',
+      place: placeOf(bench, one.name),
+      choice: one.name,
+      from: `surface.${standing[one.part] ?? 'page'}`
+    });
 </script>
 
 <div class="flex h-full min-h-0 min-w-[64rem]">
@@ -52,12 +70,13 @@
             {bay}
             width={DESK}
             {room}
+            widest={WIDEST_DESK}
             {regions}
             {picked}
             onpick={(name) => (picked = name)}
-            onfound={(names, chosen) => ((found = names), (here = chosen))}
+            onfound={(names, chosen, surfaces) => ((found = names), (here = chosen), (standing = surfaces))}
           />
-          <FrameDrawing {bench} {bay} width={PHONE} {room} {regions} {picked} onpick={(name) => (picked = name)} />
+          <FrameDrawing {bench} {bay} width={PHONE} {room} widest={WIDEST_PHONE} {regions} {picked} onpick={(name) => (picked = name)} />
         {/key}
       {/if}
     </div>
@@ -121,21 +140,33 @@
         <div class="min-w-0 grow">
           {#if choice && bay}
             {#key `${choice.name} ${bay.site}/${bay.page}`}
-              <ChoiceRow {bench} {choice} frame={choice.narrow ? 'w-28' : 'w-46'}>
+              <ChoiceRow {bench} {choice} frame={choice.narrow ? 'w-28' : choice.stands ? 'w-32' : 'w-46'}>
                 {#snippet picture(value)}
-                  <span class="block {choice.narrow ? 'h-36' : 'h-24'}">
+                  <span class="block {choice.narrow ? 'h-36' : choice.stands ? 'h-14' : 'h-24'}">
                     <RegionPicture
                       {bench}
                       {bay}
                       region={part.region}
                       choice="{choice.name}:{value.value}"
-                      width={choice.narrow ? PHONE : CLOSE}
+                      width={choice.narrow ? PHONE : choice.stands ? BESIDE : CLOSE}
                       label="{choice.purpose}: {value.words}"
                     />
                   </span>
                 {/snippet}
               </ChoiceRow>
             {/key}
+            {#if choice.stands}
+              {#if surface?.name !== part.name}
+                <div class="flex items-baseline gap-2 pt-2">
+                  <button class="button shrink-0" onclick={() => void alone(choice)}>A surface of its own</button>
+                  <span class="caption">in the colors of {standing[part.name] ?? 'page'} to begin with. A picture can lie on it alone.</span
+                  >
+                </div>
+              {/if}
+              {#if surface}
+                <section class="max-w-xl pt-2" aria-label="What lies on {surface.name}"><GroundPanel {bench} {surface} /></section>
+              {/if}
+            {/if}
           {:else}<p class="text-muted">Nothing to choose: what stands here is said by its surface and its lengths.</p>{/if}
         </div>
       </div>

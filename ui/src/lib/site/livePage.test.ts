@@ -23,3 +23,10 @@ test('no surface means all, and no selector means none', () => {
   expect(matched(PAGE, ['p'], '')).toEqual(['page', 'inside']);
   expect(onSurface([], 'deep')).toEqual([]);
 });
+
+test('what is put on the page is on it', () => {
+  expect(matched('<header id="header" data-surface="page"><p id="name"></p></header>', ['p', 'header'], 'page')).toEqual([
+    'header',
+    'name'
+  ]);
+});

@@ -5,6 +5,10 @@ type Blocks = Record<string, Record<string, string>>;
 
 /** Begins the name of a block that is a spot's, or a surface's within one. */
 const SPOT = '@';
+/** Begins the attribute that says what is chosen. */
+const CHOICE = 'data-choice-';
+/** Begins a value that chooses a surface. */
+const SURFACE = 'surface.';
 
 /**
  * The page in a bay, seen from outside: its document runs no script of its own. Values are laid over the compiled
@@ -126,6 +130,7 @@ export class LivePage {
     else shown[name] = value;
     if (block === '') {
       if (value !== undefined) this.document.documentElement.setAttribute(name, value);
+      this.#stand(name, value ?? '');
       return;
     }
     const body = this.document.body;
@@ -136,6 +141,15 @@ export class LivePage {
       .map((one) => ({ value: this.#shown[one]?.[name] ?? '', at: body.querySelector(this.#spot(one.slice(SPOT.length))) }));
     spots.sort((a, b) => (a.at && b.at && a.at.compareDocumentPosition(b.at) & Node.DOCUMENT_POSITION_PRECEDING ? 1 : -1));
     for (const { at, value } of spots) for (const one of at ? [at, ...at.querySelectorAll('*')] : []) one.setAttribute(name, value);
+  }
+
+  /** What is put on surfaces by a choice names the chosen one, or again what it names of its own. */
+  #stand(name: string, value: string) {
+    for (const one of this.document.querySelectorAll(`[data-stands="${CSS.escape(name.slice(CHOICE.length))}"]`)) {
+      const surface = value.startsWith(SURFACE) ? value.slice(SURFACE.length) : one.getAttribute('data-stands-own');
+      if (surface) one.setAttribute('data-surface', surface);
+      else one.removeAttribute('data-surface');
+    }
   }
 
   /** The root's own style, and for a surface a rule in a small sheet: neither makes the compiled sheet be read anew. */
@@ -210,12 +224,15 @@ export class LivePage {
   }
 }
 
+const OTHER = '[data-surface]:not([data-surface="page"])';
+
 /** The elements of some selectors on one surface; on all surfaces when it is empty. */
 export function onSurface(selectors: string[], surface: string): string[] {
   if (selectors.length === 0) return [];
   const elements = `:is(${selectors.join(', ')})`;
   if (surface === '') return [elements];
-  if (surface === 'page') return [`${elements}:not([data-surface], [data-surface] *)`];
+  // Only what lies in the page itself can be put on it, so nothing lies in between.
+  if (surface === 'page') return [`${elements}:not(${OTHER}, ${OTHER} *)`];
   const name = CSS.escape(surface);
   return [`[data-surface="${name}"] ${elements}`, `[data-surface="${name}"]${elements}`];
 }

@@ -34,7 +34,7 @@ export class Bench {
   /** What can be known of colors, derivations and grounds without a theme. */
   sight = $state.raw<Schemas['SightView']>({ ways: [], black: 1, most: 1, legibility: [] });
   operations = $state.raw<Schemas['OperationView'][]>([]);
-  grounds = $state.raw<Schemas['GroundsView']>({ kinds: [], positions: [], sizes: [], repeats: [], blends: [], patterns: [] });
+  grounds = $state.raw<Schemas['GroundsView']>({ kinds: [], sizes: [], repeats: [], blends: [], patterns: [] });
   fonts = $state.raw<Schemas['Family'][]>([]);
 
   /** A role that somebody came for: it is picked where the first bay's page takes it. */
@@ -271,6 +271,8 @@ export class Bench {
     if (this.saved) page.store(this.saved.instruments.live);
     this.#own();
     if (this.#trial.live) page.try(this.#trial.live);
+    // A bay whose page is of other places now: what those say was not asked for yet.
+    if (bay && this.saved && !(page.key() in this.saved.instruments.live)) void this.look();
     return detach;
   }
 

@@ -9,10 +9,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Regions of the page are moved and pulled where they are drawn, and all pages follow. */
 class FrameTest {
@@ -61,6 +64,54 @@ class FrameTest {
         page.mouse().up();
         assertThat(state()).containsText("menu-place below it");
         assertThat(header()).hasCSS("align-items", "flex-start");
+    }
+
+    private Locator button(Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void theHeaderStandsOnAnotherSurfaceAndThenAloneOnAPictureThatIsDragged(@TempDir Path folder) throws Exception {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Header"))
+                .click();
+        button(Pattern.compile("^What the header stands on")).click();
+        Locator value = page.getByRole(
+                AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^What the header stands on")));
+        String light = (String) header().evaluate("(one) => getComputedStyle(one).backgroundColor");
+        value.getByText("deep", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(state()).containsText("header-surface on deep");
+        assertThat(header()).not().hasCSS("background-color", light);
+        String deep = (String) header().evaluate("(one) => getComputedStyle(one).backgroundColor");
+
+        button(Pattern.compile("^A surface of its own")).click();
+        assertThat(state()).containsText("header on a surface of its own");
+        assertThat(header()).hasAttribute("data-surface", "header");
+        assertThat(header()).hasCSS("background-color", deep);
+        button(Pattern.compile("^Picture$")).click();
+        page.getByLabel("Add or drop a picture")
+                .setInputFiles(Files.writeString(
+                        folder.resolve("waves.svg"),
+                        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"400\" height=\"800\">"
+                                + "<rect width=\"400\" height=\"400\" fill=\"#333\"/></svg>"));
+        Locator place = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Where the picture lies"));
+        assertThat(place).hasAttribute("aria-valuetext", "50 % from the left, 50 % from the top");
+        place.scrollIntoViewIfNeeded();
+        BoundingBox box = place.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2 + 60, new Mouse.MoveOptions().setSteps(4));
+        assertThat(state()).containsText("not saved");
+        page.mouse().up();
+        assertThat(state()).containsText("Saved");
+        String[] shares = place.getAttribute("aria-valuetext").split("\\D+");
+        assertThat(Integer.parseInt(shares[0])).isEqualTo(50);
+        assertThat(Integer.parseInt(shares[1])).isBetween(20, 49);
+        assertThat(header()).hasCSS("background-position", Pattern.compile(".*" + shares[0] + "% " + shares[1] + "%$"));
+        place.press("ArrowUp");
+        assertThat(place)
+                .hasAttribute(
+                        "aria-valuetext",
+                        "50 % from the left, " + (Integer.parseInt(shares[1]) - 5) + " % from the top");
     }
 
     @Test

@@ -8,12 +8,15 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.contract.Choice;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
@@ -45,6 +48,7 @@ class PlacesOfTheBrowserTest {
     private static final int VIEWPORT = 1280;
     private static final int EDITS = 60;
     private static final int MOST_LOOKS = 16;
+    private static final List<String> STANDING = List.of("header-surface", "card-surface");
     private static final List<String> SURFACES = List.of("page", "tint", "deep", "accent");
     private static final String READ =
             """
@@ -56,8 +60,21 @@ class PlacesOfTheBrowserTest {
                 [e.dataset.probe, getComputedStyle(e)[e.dataset.property]]));
             }""";
 
-    /** Where something is read: which spots lie around it, and which surface it stands on. */
-    private record Region(String id, List<String> spots, String surface) {}
+    /**
+     * Where something is read: which spots lie around it, which surface it stands on by its markup, and by which choice it is put on
+     * another.
+     */
+    private record Region(String id, List<String> spots, String surface, String choice) {
+        String surface(ThemeDocument theme, Combination at) {
+            return choice.isEmpty()
+                    ? surface
+                    : Contract.standard()
+                            .choices()
+                            .get(choice)
+                            .surface(Choices.of(theme, at).get(choice))
+                            .orElse(surface);
+        }
+    }
 
     private final List<Region> regions = new ArrayList<>();
     private final Map<String, Role> probed = new LinkedHashMap<>();
@@ -127,21 +144,40 @@ class PlacesOfTheBrowserTest {
             } else if (role.type() == TokenType.COLOR && random.nextBoolean())
                 value = new Alias(shades.get(random.nextInt(shades.size())));
             theme = new Edit.SetValue(place, path, value).applyTo(theme).theme();
+            if (i % 6 == 0 && !scope.level().isSpot()) theme = chosen(theme, place, random);
         }
-        return theme;
+        return chosen(theme, Place.scope(Scope.kind("article")), random);
+    }
+
+    /** Some part on some surface. */
+    private static ThemeDocument chosen(ThemeDocument theme, Place place, Random random) {
+        Choice choice = Contract.standard().choices().get(STANDING.get(random.nextInt(STANDING.size())));
+        List<String> values = Choices.valuesOf(theme, choice);
+        return Choices.choose(theme, place, choice.name(), Optional.of(values.get(random.nextInt(values.size()))))
+                .applyTo(theme)
+                .theme();
     }
 
     private String markup(String page) {
         regions.removeIf(region -> region.id.startsWith(page));
         StringBuilder html = new StringBuilder("<!doctype html><html lang=\"en\"><head><title>t</title></head><body>");
         region(html, page, List.of(), "page");
+        html.append("<header data-surface=\"tint\">");
+        region(html, page, List.of(), "tint", "header-surface");
+        html.append(open(page, 6, "p", ""));
+        region(html, page, List.of("6"), "tint", "header-surface");
+        html.append("</p></header>");
         html.append(open(page, 1, "section", ""));
         region(html, page, List.of("1"), "page");
         html.append("<div data-surface=\"deep\">");
         region(html, page, List.of("1"), "deep");
         html.append(open(page, 2, "section", "tint"));
         region(html, page, List.of("1", "2"), "tint");
-        html.append(open(page, 3, "p", ""));
+        html.append("<div data-part=\"card\">");
+        region(html, page, List.of("1", "2"), "tint", "card-surface");
+        html.append("</div>").append(open(page, 7, "div", "deep").replace(">", " data-part=\"card\">"));
+        region(html, page, List.of("1", "2", "7"), "deep", "card-surface");
+        html.append("</div>").append(open(page, 3, "p", ""));
         region(html, page, List.of("1", "2", "3"), "tint");
         html.append("<b data-surface=\"tint\">");
         region(html, page, List.of("1", "2", "3"), "tint");
@@ -174,20 +210,26 @@ class PlacesOfTheBrowserTest {
     }
 
     private void region(StringBuilder html, String page, List<String> spots, String surface) {
+        region(html, page, spots, surface, "");
+    }
+
+    private void region(StringBuilder html, String page, List<String> spots, String surface, String choice) {
         Region region = new Region(
                 page + regions.size(),
                 spots.stream()
                         .map(spot -> spot.contains(".") ? spot : page + "." + spot)
                         .toList(),
-                surface);
+                surface,
+                choice);
         regions.add(region);
         for (Role role : Contract.standard().roles().values()) {
             if (role.type() != TokenType.COLOR && role.type() != TokenType.DIMENSION) continue;
             String property = role.type() == TokenType.COLOR ? "color" : "width";
             String probe = region.id + " " + role.path();
             probed.put(probe, role);
-            html.append("<i data-probe=\"" + probe + "\" data-property=\"" + property + "\" style=\"display:block;"
-                    + property + ":var(" + CustomProperties.nameOf(role.general()) + ")\">x</i>");
+            html.append("<i data-probe=\"" + probe + "\" data-property=\"" + property
+                    + "\" style=\"display:block;flex:none;max-inline-size:none;" + property + ":var("
+                    + CustomProperties.nameOf(role.general()) + ")\">x</i>");
         }
         String handed = region.id + " handed down";
         probed.put(handed, Contract.standard().ofReading("surface.text").orElseThrow());
@@ -195,7 +237,7 @@ class PlacesOfTheBrowserTest {
     }
 
     private static boolean isSection(String spot) {
-        return spot.startsWith("~") ? !spot.endsWith(".2") : !spot.endsWith(".3");
+        return spot.startsWith("~") ? !spot.endsWith(".2") : !spot.endsWith(".3") && !spot.endsWith(".6");
     }
 
     private int compare(Page page, String slug, String kind, Combination look, ThemeDocument theme, String where) {
@@ -212,13 +254,13 @@ class PlacesOfTheBrowserTest {
             region.spots.forEach(spot -> chain.add(Scope.spot(SITE, spot, isSection(spot))));
             Combination at = look.at(chain).completedFor(theme);
             Worn worn = Worn.of(Resolution.of(theme, at));
-            if (!worn.surfaces().contains(region.surface)) continue;
+            String surface = region.surface(theme, at);
+            if (!worn.surfaces().contains(surface)) continue;
             for (Map.Entry<String, Role> probe : probed.entrySet()) {
                 if (!probe.getKey().startsWith(region.id + " ")) continue;
-                TokenValue expected = worn.find(probe.getValue().on(region.surface))
-                        .orElseThrow()
-                        .value();
-                String as = probe.getKey() + " on " + region.surface + ", " + where + " in " + at.key();
+                TokenValue expected =
+                        worn.find(probe.getValue().on(surface)).orElseThrow().value();
+                String as = probe.getKey() + " on " + surface + ", " + where + " in " + at.key();
                 Computed.assertIs(actual.get(probe.getKey()), expected, VIEWPORT, as);
                 checks++;
             }

@@ -43,6 +43,8 @@ class ContractController {
      * @param colors the text styles whose letters it colors
      * @param within what its region is moved within, as a selector; empty for the window
      * @param narrow whether it counts only where there is little room
+     * @param stands the elements whose surface is chosen, as a selector; empty where something else is. A theme’s surfaces are values
+     *               of it besides
      */
     record ChoiceEntry(
             String name,
@@ -52,7 +54,8 @@ class ContractController {
             String standard,
             List<String> colors,
             String within,
-            boolean narrow) {
+            boolean narrow,
+            String stands) {
         static ChoiceEntry of(Choice choice) {
             List<ChoiceValue> values = new ArrayList<>();
             choice.values()
@@ -70,7 +73,8 @@ class ContractController {
                     choice.standard(),
                     choice.colors(),
                     choice.moved().map(Choice.Moved::within).orElse(""),
-                    onlyNarrow(choice));
+                    onlyNarrow(choice),
+                    choice.stands().orElse(""));
         }
     }
 

@@ -51,7 +51,6 @@ class GroundPictureController {
     /** What grounds can be made of. */
     record GroundsView(
             List<String> kinds,
-            List<String> positions,
             List<String> sizes,
             List<String> repeats,
             List<String> blends,
@@ -61,7 +60,6 @@ class GroundPictureController {
     GroundsView grounds() {
         return new GroundsView(
                 Arrays.stream(Ground.Kind.values()).map(Ground.Kind::id).toList(),
-                Ground.POSITIONS,
                 Ground.SIZES,
                 Ground.REPEATS,
                 Arrays.stream(Blend.values()).map(Blend::css).toList(),

@@ -81,11 +81,7 @@ class ImpactService {
     record ChoiceTouched(String choice, String before, String after, int spots) {
         static ChoiceTouched of(String name, Impact.Chosen made, int spots) {
             Choice choice = Contract.standard().choices().get(name);
-            return new ChoiceTouched(
-                    choice.purpose(),
-                    choice.values().getOrDefault(made.old(), made.old()),
-                    choice.values().get(made.fresh()),
-                    spots);
+            return new ChoiceTouched(choice.purpose(), choice.words(made.old()), choice.words(made.fresh()), spots);
         }
     }
 

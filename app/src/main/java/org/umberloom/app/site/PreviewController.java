@@ -33,6 +33,7 @@ import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
+import org.umberloom.core.page.StandsOn;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
@@ -140,6 +141,8 @@ class PreviewController {
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
         Map<String, String> chosen = Choices.of(dressed, combination);
         Stylesheet.choosing(chosen, Map.of()).forEach(root::attr);
+        StandsOn.number(document);
+        StandsOn.put(document.body(), chosen);
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
             chooseAtSpots(document, dressed, combination, draft.places(), page);
@@ -148,8 +151,11 @@ class PreviewController {
         }
         String choice = as.choice();
         int colon = choice.indexOf(':');
-        if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon)))
-            root.attr(Stylesheet.choiceAttribute(choice.substring(0, colon)), choice.substring(colon + 1));
+        if (colon > 0 && Contract.standard().choices().containsKey(choice.substring(0, colon))) {
+            Map<String, String> asked = Map.of(choice.substring(0, colon), choice.substring(colon + 1));
+            Stylesheet.choosing(asked, Map.of()).forEach(root::attr);
+            StandsOn.put(document.body(), asked);
+        }
         if (as.still())
             document.select("link[href=theme.css]")
                     .attr(

@@ -179,7 +179,8 @@ public final class ThemeViews {
                             look.spot(),
                             blocks.apply(look.own()),
                             blocks.apply(look.around()),
-                            chosenThere(combos, look)));
+                            Choices.values(combos.choices(look.own().combination())),
+                            Choices.values(combos.choices(look.around().combination()))));
                 live.put(key, all);
             });
             return live;
@@ -193,12 +194,6 @@ public final class ThemeViews {
             root.putAll(Stylesheet.choosing(Choices.values(combos.choices(resolution.combination())), Map.of()));
             all.put(CustomProperties.ROOT, root);
             return all;
-        }
-
-        private static Map<String, String> chosenThere(Combos combos, Combos.SpotLook look) {
-            return Stylesheet.choosing(
-                    Choices.values(combos.choices(look.own().combination())),
-                    Choices.values(combos.choices(look.around().combination())));
         }
 
         private static List<FindingView> findings(Combos combos) {

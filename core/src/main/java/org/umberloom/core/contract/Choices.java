@@ -10,9 +10,11 @@ import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
+import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
 /**
@@ -23,7 +25,7 @@ public final class Choices {
     /** First segment of every choice's path. */
     public static final String GROUP = "choice";
 
-    private static final String VALUE = "choice";
+    private static final String VALUE = Surfaces.CHOSEN;
 
     /**
      * A choice in a combination.
@@ -83,7 +85,15 @@ public final class Choices {
 
     /** What is written at a place; a value that the choice does not have is as good as none. */
     public static Optional<String> at(ThemeDocument theme, Place place, Choice choice) {
-        return written(theme.at(place), choice.name()).filter(choice.values()::containsKey);
+        return written(theme.at(place), choice.name())
+                .filter(value -> choice.takes(value, theme) && !tooNarrow(place, choice));
+    }
+
+    /** What a region stands on is chosen for whole pages: a spot in it would choose for what is around itself. */
+    private static boolean tooNarrow(Place place, Choice choice) {
+        return choice.stands().isPresent()
+                && place instanceof Place.InScope in
+                && in.scope().level().isSpot();
     }
 
     /** Whether some place of a theme writes a choice. */
@@ -102,28 +112,36 @@ public final class Choices {
     public static Edit choose(ThemeDocument theme, Place place, String name, Optional<String> value) {
         Choice choice = Optional.ofNullable(Contract.standard().choices().get(name))
                 .orElseThrow(() -> new IllegalArgumentException("There is no choice “" + name + "”."));
-        if (value.isPresent() && !choice.values().containsKey(value.get()))
-            throw new IllegalArgumentException("“" + name + "” has no value “" + value.get() + "”: it is one of "
-                    + String.join(", ", choice.values().keySet()) + ".");
+        if (value.isPresent() && !choice.takes(value.get(), theme))
+            throw new IllegalArgumentException("“" + name + "” has no value “" + Names.shown(value.get())
+                    + "”: it is one of " + String.join(", ", valuesOf(theme, choice)) + ".");
+        if (value.isPresent() && tooNarrow(place, choice))
+            throw new IllegalArgumentException("“" + name + "” is chosen for whole pages and wider. "
+                    + "A single section names its surface where the page is laid out.");
         TokenPath path = path(name);
         if (theme.at(place).token(path).isPresent())
             throw new IllegalArgumentException(
                     "At “" + path + "” stands a token of the theme's own; give it another path first.");
+        Edit edit = written(theme, place, name, value);
+        return new Edit.Batch(
+                value.map(one -> name + " " + choice.words(one)).orElse(name + " as it is elsewhere"), List.of(edit));
+    }
+
+    private static Edit written(ThemeDocument theme, Place place, String name, Optional<String> value) {
+        TokenPath path = path(name);
         if (value.isEmpty()) {
             boolean last = theme.at(place)
                     .group(TokenPath.of(GROUP))
                     .filter(group ->
                             group.children().size() == 1 && group.meta().equals(Meta.NONE))
                     .isPresent();
-            return new Edit.Batch(
-                    name + " as it is elsewhere", List.of(new Edit.Remove(place, last ? TokenPath.of(GROUP) : path)));
+            return new Edit.Remove(place, last ? TokenPath.of(GROUP) : path);
         }
         Group group = theme.at(place).group(path).orElse(Group.EMPTY);
         Meta meta = group.meta().withOwn(VALUE, Optional.of(value.get()));
-        Edit edit = theme.at(place).group(path).isPresent()
+        return theme.at(place).group(path).isPresent()
                 ? new Edit.SetMeta(place, path, meta)
                 : new Edit.Put(place, path, new Group(Map.of(), meta), -1);
-        return new Edit.Batch(name + " " + choice.values().get(value.get()), List.of(edit));
     }
 
     /** Choices that are written but not known, each with the place it stands at. */
@@ -132,7 +150,7 @@ public final class Choices {
         for (Place place : theme.places())
             theme.at(place).group(TokenPath.of(GROUP)).ifPresent(group -> group.children()
                     .forEach((name, node) -> written(theme.at(place), name)
-                            .filter(value -> !known(name, value))
+                            .filter(value -> !known(theme, place, name, value))
                             .ifPresent(value -> findings.add(new Finding(
                                             "choice",
                                             Finding.Weight.SHOULD,
@@ -145,9 +163,26 @@ public final class Choices {
         return findings;
     }
 
-    private static boolean known(String name, String value) {
+    private static boolean known(ThemeDocument theme, Place place, String name, String value) {
         Choice choice = Contract.standard().choices().get(name);
-        return choice != null && choice.values().containsKey(value);
+        return choice != null && choice.takes(value, theme) && !tooNarrow(place, choice);
+    }
+
+    /** Everything that a choice can be in a theme: its own values, and the surfaces where one of them is chosen. */
+    public static List<String> valuesOf(ThemeDocument theme, Choice choice) {
+        List<String> values = new ArrayList<>(choice.values().keySet());
+        choice.surfaces(theme).forEach(surface -> values.add(Choice.standingOn(surface)));
+        return values;
+    }
+
+    /** The edits that take back every choice of a surface. */
+    public static List<Edit> leaving(ThemeDocument theme, String surface) {
+        List<Edit> edits = new ArrayList<>();
+        for (Choice choice : Contract.standard().choices().values())
+            for (Place place : writing(theme, choice))
+                if (at(theme, place, choice).flatMap(choice::surface).equals(Optional.of(surface)))
+                    edits.add(written(theme, place, choice.name(), Optional.empty()));
+        return edits;
     }
 
     private static Optional<String> written(Group root, String choice) {

@@ -79,6 +79,7 @@ public final class Contract {
         choices.values().forEach(choice -> said.append(choice.name())
                 .append(' ')
                 .append(List.copyOf(choice.values().keySet()))
+                .append(choice.stands().orElse(""))
                 .append(' ')
                 .append(choice.standard())
                 .append('\n'));

@@ -67,6 +67,7 @@ public final class ContractPage {
                                         + (value.getKey().equals(choice.standard()) ? " (standard)" : "") + ": "
                                         + value.getValue())
                                 .collect(Collectors.joining("<br>")))
+                        .append(choice.stands().isPresent() ? "<br>any surface of the theme, by its path" : "")
                         .append(" | ")
                         .append(choice.purpose())
                         .append(" |\n");

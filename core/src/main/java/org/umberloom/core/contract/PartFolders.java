@@ -162,7 +162,9 @@ final class PartFolders {
         Map<String, String> values = new LinkedHashMap<>();
         Json.object(name, choice.get("values")).forEach((value, words) -> {
             values.put(value, (String) words);
-            take(text(part + "/" + name + "/" + value + ".css"), Optional.of(new PartRule.Chosen(name, value)));
+            // A surface is chosen for elements that have rules for standing on one already.
+            if (!choice.containsKey("stands"))
+                take(text(part + "/" + name + "/" + value + ".css"), Optional.of(new PartRule.Chosen(name, value)));
         });
         String standard = Json.string(name, choice.get("standard"));
         return new Choice(
@@ -175,7 +177,8 @@ final class PartFolders {
                 Json.list(name, choice.getOrDefault("colors", List.of())).stream()
                         .map(String.class::cast)
                         .toList(),
-                Optional.ofNullable(choice.get("moved")).map(moved -> moved(name, Json.object(name, moved))));
+                Optional.ofNullable(choice.get("moved")).map(moved -> moved(name, Json.object(name, moved))),
+                Optional.ofNullable((String) choice.get("stands")));
     }
 
     private static Choice.Moved moved(String name, Map<String, Object> moved) {

@@ -173,6 +173,16 @@ final class Chosen {
         return value.isEmpty() ? List.of(Condition.ALWAYS) : conditions.getOrDefault(value.get(), List.of());
     }
 
+    /** When a choice of a surface chooses one, whichever that is. */
+    List<Condition> puttingOn(Choice choice) {
+        return conditions.entrySet().stream()
+                .filter(one -> one.getKey().choice().equals(choice.name())
+                        && choice.surface(one.getKey().value()).isPresent())
+                .flatMap(one -> one.getValue().stream())
+                .distinct()
+                .toList();
+    }
+
     /** Walks through the contexts of the modifiers that decide. */
     private void collect(
             ThemeDocument theme, Choice choice, List<String> deciding, Combination combination, Condition condition) {

@@ -22,6 +22,10 @@ import org.umberloom.core.token.ValueText;
  */
 public final class GroundProperties {
     static final String IMAGE = "--ground-image";
+    /** All of them. */
+    static final List<String> NAMES =
+            List.of(IMAGE, "--ground-position", "--ground-size", "--ground-repeat", "--ground-blend");
+
     private static final String NONE = "none";
     private static final String BLEND = "blend";
     private static final String WHOLE = "auto";

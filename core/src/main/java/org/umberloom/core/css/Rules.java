@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Member;
 import org.umberloom.core.contract.PartRule;
@@ -32,6 +31,8 @@ final class Rules {
     /** Source: CSS Cascade 5, 7.3.3, “unset”. */
     private static final String SAYS_NOTHING = "unset";
 
+    private static final String STANDING = "[data-surface]";
+
     private final List<Written> written = new ArrayList<>();
     private final Set<String> readings = new LinkedHashSet<>();
 
@@ -52,12 +53,16 @@ final class Rules {
         if (usage.everything()) rules.readings.addAll(Contract.standard().readings());
         boolean grounds = usage.everything() || Grounds.any(theme);
         Chosen chosen = usage.live() ? Chosen.live() : Chosen.of(theme, usage);
+        Map<PutOn, List<Chosen.Condition>> putOn = new LinkedHashMap<>();
+        if (!usage.live()) PutOn.of(theme, usage).forEach(one -> putOn.put(one, chosen.puttingOn(one.choice())));
         Map<String, Folded> known = new HashMap<>();
         for (PartRule rule : Contract.standard().rules()) {
             List<Chosen.Condition> conditions = chosen.when(rule.choice());
             List<Selector> matching =
                     rule.rule().selectors().stream().filter(usage::matches).toList();
-            if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty()) continue;
+            Map<PutOn, List<Chosen.Condition>> standing =
+                    rule.rule().selectors().stream().anyMatch(Rules::standsOnASurface) ? putOn : Map.of();
+            if (rule.given() && !grounds || conditions.isEmpty() || matching.isEmpty() && standing.isEmpty()) continue;
             rule.readings().forEach(reading -> rules.readings.addAll(folding.readings(reading)));
             List<Folded> folded = rule.readings().stream()
                     .map(reading -> known.computeIfAbsent(reading, one -> Folded.of(one, folding)))
@@ -66,16 +71,18 @@ final class Rules {
                     .flatMap(declaration -> text(declaration, folded, folding).stream())
                     .toList();
             if (declarations.isEmpty()) continue;
-            byMedia(conditions)
-                    .forEach((media, under) -> rules.written.add(new Written(
-                            rule.layer(),
-                            around(rule, media),
-                            under.stream()
-                                    .flatMap(condition -> matching.stream().map(condition::guarding))
-                                    .collect(Collectors.joining(", ")),
-                            declarations)));
+            Map<String, List<String>> selectors = new LinkedHashMap<>();
+            byMedia(conditions, matching, selectors);
+            standing.forEach((elements, when) -> byMedia(when, List.of(elements.selector()), selectors));
+            selectors.forEach((media, all) -> rules.written.add(
+                    new Written(rule.layer(), around(rule, media), String.join(", ", all), declarations)));
         }
         return rules;
+    }
+
+    /** Whether it is what every element that names a surface matches. */
+    private static boolean standsOnASurface(Selector selector) {
+        return selector.text().equals(STANDING);
     }
 
     private static List<String> around(PartRule rule, String media) {
@@ -84,9 +91,13 @@ final class Rules {
         return around;
     }
 
-    private static Map<String, List<Chosen.Condition>> byMedia(List<Chosen.Condition> conditions) {
-        return conditions.stream()
-                .collect(Collectors.groupingBy(Chosen.Condition::media, LinkedHashMap::new, Collectors.toList()));
+    private static void byMedia(
+            List<Chosen.Condition> conditions, List<Selector> matching, Map<String, List<String>> selectors) {
+        for (Chosen.Condition condition : conditions)
+            for (Selector selector : matching)
+                selectors
+                        .computeIfAbsent(condition.media(), key -> new ArrayList<>())
+                        .add(condition.guarding(selector));
     }
 
     /** None where it would say nothing: what is inherited, or a property's first value. */

@@ -15,22 +15,25 @@ public final class SpotProperties {
     /**
      * @param own    the properties in the combination at the spot
      * @param around those right around it
-     * @param chosen what is chosen there other than right around it, by the attributes that say it
+     * @param chosenOwn    what is chosen at the spot, by the names of choices
+     * @param chosenAround what is chosen right around it
      */
     public static Map<String, Map<String, String>> of(
             SitePlaces.Spot spot,
             Map<String, Map<String, String>> own,
             Map<String, Map<String, String>> around,
-            Map<String, String> chosen) {
+            Map<String, String> chosenOwn,
+            Map<String, String> chosenAround) {
+        Map<String, String> chosen = Stylesheet.choosing(chosenOwn, chosenAround);
         Map<String, Map<String, String>> blocks = new LinkedHashMap<>();
         String name = SPOT + spot.scope().name();
-        Map<String, String> here = TokenBlocks.on(spot.surface(), own);
-        Set<String> differing = TokenBlocks.differing(here, TokenBlocks.on(spot.surface(), around));
+        Map<String, String> here = TokenBlocks.on(PutOn.surface(spot, chosenOwn), own);
+        Set<String> differing = TokenBlocks.differing(here, TokenBlocks.on(PutOn.surface(spot, chosenAround), around));
         put(blocks, name, here, differing);
         if (blocks.containsKey(name)) blocks.get(name).putAll(TokenBlocks.takenAnew(spot, differing));
         if (!chosen.isEmpty())
             blocks.computeIfAbsent(name, key -> new LinkedHashMap<>()).putAll(chosen);
-        for (String surface : spot.surfaces()) {
+        for (String surface : PutOn.surfaces(spot, chosenOwn)) {
             Map<String, String> within = own.getOrDefault(surface, Map.of());
             Map<String, String> outside = around.getOrDefault(surface, Map.of());
             Map<String, String> changed = new LinkedHashMap<>(within);

@@ -136,11 +136,19 @@ public final class Stylesheet {
                 .toString();
     }
 
-    /** What spots say comes after what whole pages say, however much their selectors ask. */
+    /**
+     * What elements that are put on other surfaces say comes after what those surfaces say on whole pages, and what spots say after
+     * that, however much their selectors ask.
+     */
     private static String site(TokenBlocks.Layers blocks) {
-        return blocks.site().isEmpty() || blocks.spots().isEmpty()
-                ? blocks.site() + blocks.spots()
-                : layer("pages", blocks.site()) + layer("spots", blocks.spots());
+        TokenBlocks.PutOnLayers putOn = blocks.putOn();
+        if (putOn.isEmpty()
+                && blocks.within().isEmpty()
+                && (blocks.site().isEmpty() || blocks.spots().isEmpty())) return blocks.site() + blocks.spots();
+        return layer("pages", blocks.site())
+                + layer("within", blocks.within())
+                + layer("standing", layer("all", putOn.tokens()) + layer("pages", putOn.site()))
+                + layer("spots", blocks.spots());
     }
 
     static List<String> furtherSurfaces(Resolution resolution) {

@@ -16,6 +16,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Member;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
@@ -41,7 +42,14 @@ final class TokenBlocks {
     private static final int FEW_LEAVING = 2;
 
     /** What was written, by the cascade layers it belongs to. */
-    record Layers(String tokens, String site, String spots) {}
+    record Layers(String tokens, String site, String within, PutOnLayers putOn, String spots) {}
+
+    /** Blocks of elements that are put on other surfaces, on all pages and on some. */
+    record PutOnLayers(String tokens, String site) {
+        boolean isEmpty() {
+            return tokens.isEmpty() && site.isEmpty();
+        }
+    }
 
     private record Look(List<Scope> scopes, Map<String, String> leaving) {}
 
@@ -68,6 +76,12 @@ final class TokenBlocks {
             return contexts.entrySet().containsAll(conditions.entrySet()) && (inTheDark || !dark);
         }
 
+        Written with(Predicate<String> names) {
+            Map<String, Map<String, String>> some = new LinkedHashMap<>(blocks);
+            some.keySet().removeIf(names.negate());
+            return new Written(where, conditions, dark, some);
+        }
+
         int weight() {
             return conditions.size() + (dark ? 1 : 0) + (where.root().isEmpty() ? 0 : 1);
         }
@@ -86,6 +100,7 @@ final class TokenBlocks {
     private final Optional<Meaning.Contrast> contrast;
     private final boolean grounds;
     private final List<String> surfaces;
+    private final List<PutOn> putOn;
     private final Function<Combination, Resolution> resolutions;
 
     private TokenBlocks(
@@ -104,8 +119,12 @@ final class TokenBlocks {
         grounds = Grounds.any(theme);
         scheme = Meaning.scheme(theme);
         contrast = Meaning.contrast(theme);
+        putOn = PutOn.of(theme, usage);
+        Set<String> chosen = new HashSet<>();
+        putOn.forEach(one -> chosen.addAll(one.surfaces(theme)));
         surfaces = Surfaces.names(theme).stream()
-                .filter(surface -> !surface.equals(Surfaces.PAGE) && usage.hasSurface(surface))
+                .filter(surface ->
+                        !surface.equals(Surfaces.PAGE) && (usage.hasSurface(surface) || chosen.contains(surface)))
                 .toList();
     }
 
@@ -125,9 +144,34 @@ final class TokenBlocks {
         StringBuilder tokens = new StringBuilder();
         StringBuilder site = new StringBuilder();
         StringBuilder spots = new StringBuilder();
-        for (Written block : written)
-            (block.where.everywhere() ? tokens : block.where.spot().isEmpty() ? site : spots).append(text(block));
-        return new Layers(tokens.toString(), site.toString(), spots.toString());
+        StringBuilder within = new StringBuilder();
+        StringBuilder putOnTokens = new StringBuilder();
+        StringBuilder putOnSite = new StringBuilder();
+        for (Written block : written) {
+            if (block.where.spot().isPresent()) {
+                // What is put on another surface does not hear what is said of the one that it names.
+                if (!putOn.isEmpty()) within.append(text(block.with(this::isSurface)));
+                spots.append(text(putOn.isEmpty() ? block : block.with(name -> !isSurface(name))));
+                continue;
+            }
+            boolean everywhere = block.where.everywhere();
+            (everywhere ? tokens : site).append(text(block.with(name -> !isPutOn(name))));
+            (everywhere ? putOnTokens : putOnSite).append(text(block.with(this::isPutOn)));
+        }
+        return new Layers(
+                tokens.toString(),
+                site.toString(),
+                within.toString(),
+                new PutOnLayers(putOnTokens.toString(), putOnSite.toString()),
+                spots.toString());
+    }
+
+    private boolean isSurface(String block) {
+        return !block.equals(CustomProperties.ROOT) && !isPutOn(block);
+    }
+
+    private boolean isPutOn(String block) {
+        return putOn.stream().anyMatch(one -> one.block().equals(block));
     }
 
     private String text(Written block) {
@@ -226,9 +270,14 @@ final class TokenBlocks {
     private Map<String, Map<String, String>> properties(Combination combination) {
         Resolution resolution = resolutions.apply(combination);
         CustomProperties properties = CustomProperties.of(resolution, roles, surfaces);
-        return copy(stacks.in(
+        Map<String, Map<String, String>> blocks = copy(stacks.in(
                 (grounds ? properties.standingOn(Grounds.of(theme, resolution, pictures), resolution) : properties)
                         .blocks()));
+        if (putOn.isEmpty()) return blocks;
+        Map<String, String> chosen = Choices.of(theme, combination);
+        Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
+        putOn.forEach(one -> all.put(one.block(), one.properties(blocks, roles, grounds, chosen)));
+        return all;
     }
 
     /** Writes what the cascade so far would get wrong. */
@@ -249,7 +298,8 @@ final class TokenBlocks {
                             // What is written for some pages lies in a later layer than what holds everywhere.
                             .or(() -> best(where, conditions, dark, block, name, Where::everywhere));
             // Nothing needs to be taken back where nothing was said.
-            if (cascaded.isEmpty() && value.equals(CustomProperties.UNSAID)) return;
+            if (cascaded.isEmpty() && (value.equals(CustomProperties.UNSAID) || value.equals(PutOn.AS_MARKED_UP)))
+                return;
             if (!cascaded.equals(Optional.of(value)))
                 missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
         }));
@@ -269,20 +319,20 @@ final class TokenBlocks {
         Map<String, Map<String, String>> around =
                 wanted(where.around(), conditions).in(dark);
         Map<String, Map<String, String>> missing = new LinkedHashMap<>();
-        Map<String, String> own = on(spot.surface(), wanted);
-        Set<String> differing = differing(own, on(spot.surface(), around));
+        Map<String, String> own = under(spot, wanted);
+        Set<String> differing = differing(own, under(spot, around));
         Set<String> read = usage.everything() ? own.keySet() : read(spot, own);
+        Optional<String> putOn = this.putOn.stream()
+                .filter(one -> spot.itself() && one.choice().name().equals(spot.stands()))
+                .map(PutOn::block)
+                .filter(block -> !wanted.get(block).containsValue(PutOn.AS_MARKED_UP))
+                .findFirst();
         own.forEach((name, value) -> {
             if (!read.contains(name)) return;
             Optional<String> said = best(where, conditions, dark, CustomProperties.ROOT, name, where::sameSpot);
-            if (said.isEmpty() && spot.names())
-                said = best(
-                        where,
-                        conditions,
-                        dark,
-                        spot.surface(),
-                        name,
-                        one -> one.spot().isPresent() && !one.sameSpot(where));
+            Predicate<Where> other = one -> one.spot().isPresent() && !one.sameSpot(where);
+            if (said.isEmpty() && putOn.isPresent()) said = best(where, conditions, dark, putOn.get(), name, other);
+            else if (said.isEmpty() && spot.names()) said = best(where, conditions, dark, spot.surface(), name, other);
             if (said.map(one -> !one.equals(value)).orElse(differing.contains(name)))
                 missing.computeIfAbsent(CustomProperties.ROOT, key -> new LinkedHashMap<>())
                         .put(name, value);
@@ -303,7 +353,29 @@ final class TokenBlocks {
                             .put(name, value);
             });
         }
+        for (PutOn one : this.putOn) {
+            if (!usage.everything() && !spot.standing().contains(one.choice().name())) continue;
+            wanted.getOrDefault(one.block(), Map.of()).forEach((name, value) -> {
+                String said = best(where, conditions, dark, one.block(), name, from -> from.spot()
+                                .isPresent())
+                        .orElse(around.getOrDefault(one.block(), Map.of()).get(name));
+                if (!value.equals(said))
+                    missing.computeIfAbsent(one.block(), key -> new LinkedHashMap<>())
+                            .put(name, value);
+            });
+        }
         return missing;
+    }
+
+    /** All properties of a spot, with the surface that it is put on. */
+    private Map<String, String> under(SitePlaces.Spot spot, Map<String, Map<String, String>> blocks) {
+        Map<String, String> all = on(spot.surface(), blocks);
+        putOn.stream()
+                .filter(one -> one.choice().name().equals(spot.stands()))
+                .forEach(one -> blocks.getOrDefault(one.block(), Map.of()).forEach((name, value) -> {
+                    if (!value.equals(PutOn.AS_MARKED_UP)) all.put(name, value);
+                }));
+        return all;
     }
 
     /**
@@ -439,7 +511,7 @@ final class TokenBlocks {
     }
 
     /** The blocks for every screen, then what differs on one that shows more than sRGB. */
-    private static String text(String media, String root, Written block) {
+    private String text(String media, String root, Written block) {
         Map<String, Map<String, String>> wide = new LinkedHashMap<>();
         block.blocks.forEach((surface, properties) -> properties.forEach((name, value) -> {
             if (TwoGamuts.isWide(value))
@@ -449,7 +521,7 @@ final class TokenBlocks {
                 + sheet(and(media, TwoGamuts.MEDIA), root, block.where, wide);
     }
 
-    private static String sheet(String media, String root, Where where, Map<String, Map<String, String>> blocks) {
+    private String sheet(String media, String root, Where where, Map<String, Map<String, String>> blocks) {
         StringBuilder css = new StringBuilder();
         blocks.forEach((block, properties) -> {
             if (properties.isEmpty()) return;
@@ -464,8 +536,14 @@ final class TokenBlocks {
         return media.isEmpty() || css.isEmpty() ? css.toString() : "@media " + media + " {\n" + css + "}\n";
     }
 
-    private static String selector(String root, Where where, String block) {
-        String section = block.isEmpty() ? "" : Stylesheet.surface(block);
+    private String selector(String root, Where where, String block) {
+        String section = block.isEmpty()
+                ? ""
+                : putOn.stream()
+                        .filter(one -> one.block().equals(block))
+                        .findFirst()
+                        .map(one -> one.selector().text())
+                        .orElseGet(() -> Stylesheet.surface(block));
         String below = where.spot()
                 .map(spot -> Stylesheet.selector(spot.scope()))
                 .map(spot -> section.isEmpty() ? spot : ":where(" + spot + ") " + section)

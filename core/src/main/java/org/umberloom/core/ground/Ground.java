@@ -18,7 +18,7 @@ import org.umberloom.core.token.TokenPath;
  * color lies over it so that text stays readable.
  *
  * @param source   a picture's file name, a gradient token's path, or a pattern's id
- * @param position as CSS {@code background-position}: two keywords, such as {@code center top}
+ * @param position as CSS {@code background-position}: two keywords, such as {@code center top}, or two percentages from 0 to 100
  * @param repeat   as CSS {@code background-repeat}
  * @param size     {@code cover}, {@code contain}, {@code auto}, or a width from 1 to 4000 px
  * @param blend    with the ground's color
@@ -57,7 +57,7 @@ public record Ground(
         }
     }
 
-    public static final List<String> POSITIONS = List.of(
+    private static final List<String> POSITIONS = List.of(
             "left top",
             "center top",
             "right top",
@@ -73,6 +73,8 @@ public record Ground(
 
     private static final String FIELD = "ground";
     private static final Map<String, Object> PLAIN = Map.of("kind", "plain");
+    private static final java.util.regex.Pattern SHARES =
+            java.util.regex.Pattern.compile("(100|\\d{1,2})% (100|\\d{1,2})%");
     private static final java.util.regex.Pattern SIZE =
             java.util.regex.Pattern.compile("cover|contain|auto|([1-9]\\d{0,3})px");
     private static final java.util.regex.Pattern ROLE = java.util.regex.Pattern.compile("[a-z][a-z-]*");
@@ -84,9 +86,9 @@ public record Ground(
                     "“" + source + "” is not the name of a picture: small letters, digits, dots and dashes.");
         if (kind == Kind.GRADIENT) TokenPath.of(source);
         if (kind == Kind.PATTERN) Pattern.byId(source);
-        if (!POSITIONS.contains(position))
-            throw new IllegalArgumentException(
-                    "A ground’s position is one of " + POSITIONS + ", was “" + position + "”.");
+        if (!POSITIONS.contains(position) && !SHARES.matcher(position).matches())
+            throw new IllegalArgumentException("A ground’s position is one of " + POSITIONS
+                    + ", or two percentages such as 40% 0%, was “" + position + "”.");
         if (!REPEATS.contains(repeat))
             throw new IllegalArgumentException("A ground’s repeat is one of " + REPEATS + ", was “" + repeat + "”.");
         if (!SIZE.matcher(size).matches())

@@ -21,6 +21,7 @@ import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Paint;
 import org.umberloom.core.contract.PartRule;
+import org.umberloom.core.contract.Role;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.limit.Recent;
 import org.umberloom.core.sheet.Declaration;
@@ -33,11 +34,12 @@ import org.umberloom.core.sheet.Selector;
 public final class ChoiceSpots {
     /**
      * What of an element's look one choice decides: a letter for each of its values, in the contract's order; values with the same
-     * letter look the same there.
+     * letter look the same there. One that takes colors of the surface that is chosen looks otherwise on any other.
      */
     public record Looks(String letters) {
         /** Whether the element looks otherwise. @param old and {@code fresh}, values of the choice; unknown ones change nothing */
         public boolean differ(Choice choice, String old, String fresh) {
+            if (letters.equals(ANY)) return !old.equals(fresh);
             List<String> values = List.copyOf(choice.values().keySet());
             int one = values.indexOf(old);
             int other = values.indexOf(fresh);
@@ -67,6 +69,9 @@ public final class ChoiceSpots {
     private static final Pattern NO_LONGHAND =
             Pattern.compile("border-.*radius|border-(collapse|spacing)|text-decoration-skip");
 
+    /** In place of letters: no two values look the same. */
+    private static final String ANY = "*";
+
     private ChoiceSpots() {}
 
     private static List<Says> all() {
@@ -94,9 +99,29 @@ public final class ChoiceSpots {
      */
     public static Map<String, Map<Integer, Looks>> of(String html, Map<String, String> chosen) {
         Map<String, String> all = Contract.standard().completed(chosen);
+        String standing = StandsOn.in(html, chosen);
         return all.equals(Contract.standard().completed(Map.of()))
-                ? KNOWN.get(html, one -> read(one, all))
-                : read(html, all);
+                ? KNOWN.get(standing, one -> read(one, all))
+                : read(standing, all);
+    }
+
+    /** What takes colors of a surface, by the choice that puts it on one. */
+    private static void standing(
+            Document document, Map<String, String> chosen, Map<String, Map<Integer, Looks>> spots) {
+        Map<Element, Set<String>> taken = RulesOfPages.choosing(chosen).taken(document);
+        List<Element> all = document.body().getAllElements();
+        for (int at = 1; at < all.size(); at++) {
+            int place = at;
+            Set<String> readings = taken.getOrDefault(all.get(at), Set.of());
+            boolean colored = StandsOn.choosing(all.get(at)).isPresent()
+                    || readings.stream().anyMatch(reading -> Contract.standard()
+                            .ofReading(reading)
+                            .filter(Role::ofSurfaces)
+                            .isPresent());
+            if (colored)
+                StandsOn.by(all.get(at)).ifPresent(choice -> spots.computeIfAbsent(choice, key -> new LinkedHashMap<>())
+                        .put(place, new Looks(ANY)));
+        }
     }
 
     private static Map<String, Map<Integer, Looks>> read(String html, Map<String, String> chosen) {
@@ -122,6 +147,7 @@ public final class ChoiceSpots {
                     spots.computeIfAbsent(choice, key -> new LinkedHashMap<>()).put(at, new Looks(letters));
             }
         }
+        standing(document, chosen, spots);
         return spots;
     }
 

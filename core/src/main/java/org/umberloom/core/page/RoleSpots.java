@@ -40,9 +40,10 @@ public final class RoleSpots {
 
     /** The same with what is chosen on the page. @param chosen values by the names of choices */
     public static Map<String, Found> of(String html, Map<String, String> chosen) {
+        String standing = StandsOn.in(html, chosen);
         return Contract.standard().completed(chosen).equals(Contract.standard().completed(Map.of()))
-                ? of(html)
-                : read(html, chosen);
+                ? of(standing)
+                : read(standing, chosen);
     }
 
     private static Map<String, Found> read(String html, Map<String, String> chosen) {

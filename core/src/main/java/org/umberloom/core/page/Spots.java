@@ -220,6 +220,10 @@ public final class Spots {
                 .filter(inner -> inner != element)
                 .map(inner -> inner.attr(Markup.SURFACE))
                 .collect(Collectors.toSet());
+        Set<String> standing = element.getAllElements().stream()
+                .filter(inner -> inner != element)
+                .flatMap(inner -> StandsOn.choosing(inner).stream())
+                .collect(Collectors.toSet());
         Set<String> needs = new LinkedHashSet<>();
         List<Element> all = new ArrayList<>(element.getAllElements());
         all.addAll(element.parents());
@@ -230,7 +234,10 @@ public final class Spots {
                 List.copyOf(within),
                 Markup.surface(element),
                 element.hasAttr(Markup.SURFACE),
+                StandsOn.by(element).orElse(""),
+                StandsOn.choosing(element).isPresent(),
                 surfaces,
+                standing,
                 needs,
                 RulesOfPages.handedDown(element));
     }

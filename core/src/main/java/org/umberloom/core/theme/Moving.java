@@ -79,10 +79,24 @@ final class Moving {
             changed |= after != before;
         }
         Optional<TokenPath> base = group.meta().extended().map(targets);
-        Group result = Recipes.following(changed ? new Group(children, group.meta()) : group, targets);
+        Group result = chosen(Recipes.following(changed ? new Group(children, group.meta()) : group, targets), targets);
         return base.equals(group.meta().extended())
                 ? result
                 : result.withMeta(result.meta().withExtended(base));
+    }
+
+    /** A surface that is chosen is known by its path. */
+    private static Group chosen(Group group, UnaryOperator<TokenPath> targets) {
+        if (!(group.meta().own(Surfaces.CHOSEN).orElse("") instanceof String value)
+                || !value.startsWith(Surfaces.GROUP + ".")) return group;
+        try {
+            String moved = targets.apply(TokenPath.of(value)).dotted();
+            return moved.equals(value)
+                    ? group
+                    : group.withMeta(group.meta().withOwn(Surfaces.CHOSEN, Optional.of(moved)));
+        } catch (IllegalArgumentException noPath) {
+            return group;
+        }
     }
 
     private static Token rewritten(Token token, UnaryOperator<TokenPath> targets) {

@@ -25,9 +25,12 @@ public record SitePlaces(String site, List<PagePlace> pages) {
      * @param scope    its own
      * @param piece    the piece as a whole, where it is a placement of one with a name of its own
      * @param within   the spots it lies in, from wide to narrow
-     * @param surface  the surface it stands on
+     * @param surface  the surface it stands on by its markup
      * @param names    whether it names that surface itself
+     * @param stands   the choice by which a theme puts it on another; empty where none does
+     * @param itself   whether it is what that choice is about, rather than something in it
      * @param surfaces named by what lies in it
+     * @param standing the choices by which a theme puts what lies in it on others
      * @param needs    what its elements ask of rules, as in {@code PageUse}
      * @param handed   what it takes from around it without a rule of its own: readings by the CSS properties that take them. A
      *                 value written for the spot is taken there only if that is said anew
@@ -38,7 +41,10 @@ public record SitePlaces(String site, List<PagePlace> pages) {
             List<Scope> within,
             String surface,
             boolean names,
+            String stands,
+            boolean itself,
             Set<String> surfaces,
+            Set<String> standing,
             Set<String> needs,
             Map<String, String> handed) {
         /** Whether a theme writes something for it, or for the piece that it is a placement of. */
@@ -49,6 +55,7 @@ public record SitePlaces(String site, List<PagePlace> pages) {
         public Spot {
             within = List.copyOf(within);
             surfaces = Set.copyOf(surfaces);
+            standing = Set.copyOf(standing);
             needs = Set.copyOf(needs);
             handed = Map.copyOf(handed);
         }

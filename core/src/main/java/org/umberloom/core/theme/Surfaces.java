@@ -13,6 +13,9 @@ public final class Surfaces {
     /** The surface the whole page stands on. */
     public static final String PAGE = "page";
 
+    /** The field of a group’s extensions that says what is chosen there, which can be a surface by its path. */
+    public static final String CHOSEN = "choice";
+
     /** Roles that tell how something stands, and the hues that a starter grows for them. */
     public static final List<String> STATES = List.of("good", "warning", "bad");
 

@@ -5,13 +5,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
+import org.umberloom.core.contract.Choice;
+import org.umberloom.core.contract.Choices;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Meta;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TokenPath;
 
 /** Wishes about surfaces and what they stand on. */
@@ -34,6 +39,28 @@ public sealed interface SurfaceWish extends Wish {
         }
     }
 
+    /**
+     * What a choice of a surface is about, on a surface of its own: with the roles of the one that it stands on, under the name of its
+     * part. Where the theme has a surface of that name, that is the one.
+     *
+     * @param from the group of the surface that it stands on
+     */
+    record StandAlone(Place place, String choice, TokenPath from) implements SurfaceWish {
+        @Override
+        public Edit in(Seen seen) {
+            Choice known = Optional.ofNullable(Contract.standard().choices().get(choice))
+                    .filter(one -> one.stands().isPresent())
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "“" + Names.shown(choice) + "” is no choice of what something stands on."));
+            List<Edit> edits = new ArrayList<>();
+            if (!Surfaces.names(seen.theme()).contains(known.part()))
+                edits.add(new AddSurface(from, known.part()).in(seen));
+            ThemeDocument with = new Edit.Batch("", edits).applyTo(seen.theme()).theme();
+            edits.add(Choices.choose(with, place, choice, Optional.of(Choice.standingOn(known.part()))));
+            return new Edit.Batch(known.part() + " on a surface of its own", edits);
+        }
+    }
+
     /** A surface with all its roles, gone from every place. */
     record RemoveSurface(TokenPath path) implements SurfaceWish {
         @Override
@@ -44,6 +71,7 @@ public sealed interface SurfaceWish extends Wish {
             for (Place place : seen.theme().places())
                 if (seen.theme().at(place).find(path).isPresent()) edits.add(new Edit.Remove(place, path));
             if (edits.isEmpty()) throw new IllegalArgumentException("There is no “" + path + "” in this theme.");
+            edits.addAll(Choices.leaving(seen.theme(), path.name()));
             return new Edit.Batch("remove " + path, edits);
         }
     }

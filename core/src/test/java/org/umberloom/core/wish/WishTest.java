@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.umberloom.core.contract.Choices;
 import org.umberloom.core.format.EditJson;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Grounds;
@@ -198,6 +199,27 @@ class WishTest {
                 .isEqualTo(THEME);
         assertThatThrownBy(() -> applied(THEME, new SurfaceWish.RemoveSurface(TokenPath.of("surface.page"))))
                 .hasMessageContaining("every page stands on it");
+    }
+
+    @Test
+    void whatStandsAloneHasASurfaceOfItsOwnUnderTheNameOfItsPart() {
+        Place roles = Place.set("base");
+        SurfaceWish alone = new SurfaceWish.StandAlone(roles, "header-surface", TokenPath.of("surface.deep"));
+        ThemeDocument changed = applied(THEME, alone);
+        assertThat(changed.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.header")))
+                .isEqualTo(THEME.at(Place.context("scheme", "dark")).find(TokenPath.of("surface.deep")));
+        assertThat(Choices.of(changed, changed.defaults())).containsEntry("header-surface", "surface.header");
+        // Once it is there, it is only chosen; with it the choice goes.
+        ThemeDocument other = Choices.choose(changed, roles, "header-surface", Optional.of("surface.deep"))
+                .applyTo(changed)
+                .theme();
+        assertThat(applied(other, alone)).isEqualTo(changed);
+        ThemeDocument gone = applied(changed, new SurfaceWish.RemoveSurface(TokenPath.of("surface.header")));
+        assertThat(Choices.of(gone, gone.defaults())).containsEntry("header-surface", "own");
+        assertThat(gone).isEqualTo(THEME);
+        assertThatThrownBy(() ->
+                        applied(THEME, new SurfaceWish.StandAlone(roles, "buttons", TokenPath.of("surface.deep"))))
+                .hasMessageContaining("no choice of what something stands on");
     }
 
     @Test
