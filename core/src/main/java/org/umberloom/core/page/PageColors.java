@@ -2,6 +2,7 @@ package org.umberloom.core.page;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,11 @@ public final class PageColors {
         HOVER("pointed at", Paint.State.HOVER, Set.of(Paint.State.REST, Paint.State.HOVER)),
         PRESSED("pressed", Paint.State.PRESSED, Set.of(Paint.State.REST, Paint.State.HOVER, Paint.State.PRESSED)),
         VISITED("visited", Paint.State.VISITED, Set.of(Paint.State.REST, Paint.State.VISITED)),
-        FOCUSED("reached by the keyboard", Paint.State.FOCUS, Set.of(Paint.State.REST, Paint.State.FOCUS));
+        FOCUSED("reached by the keyboard", Paint.State.FOCUS, Set.of(Paint.State.REST, Paint.State.FOCUS)),
+        KEYED(
+                "pressed by the keyboard",
+                Paint.State.PRESSED,
+                Set.of(Paint.State.REST, Paint.State.FOCUS, Paint.State.PRESSED));
 
         private final String words;
         private final Paint.State own;
@@ -105,11 +110,14 @@ public final class PageColors {
                     new Meeting(here.path("on-selection"), here.path("selection"), Meeting.Kind.TEXT, "", "selected"),
                     text);
         }
+        Set<Inherited> pressed = new HashSet<>();
         for (Reading reading : Reading.values()) {
             if (reading == Reading.VISITED && !link
                     || matching.stream().noneMatch(paint -> paint.state() == reading.own)) continue;
             Inherited then = styled(matching, reading.holding, surface, parent);
-            if (!then.equals(here)) read(element, then, reading.words, field);
+            // By the keyboard it mostly looks as by the pointer.
+            if (!then.equals(here) && (reading.own != Paint.State.PRESSED || pressed.add(then)))
+                read(element, then, reading.words, field);
         }
         if (link || field || element.normalName().equals("button"))
             strongest(matching, Set.of(Paint.State.FOCUS), Paint::border)

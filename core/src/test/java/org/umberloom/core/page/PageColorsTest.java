@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
@@ -76,6 +77,19 @@ class PageColorsTest {
         assertThat(meetings("<a href=x data-part=button data-rank=quiet><span>Go</span></a>"))
                 .anyMatch(words -> words.contains("pointed at"))
                 .anyMatch(words -> words.contains("pressed"));
+    }
+
+    /** Who presses by the keyboard does not point: what is pressed says all of its colors itself, however buttons are chosen. */
+    @Test
+    void aButtonPressedByTheKeyboardLooksAsByThePointer() {
+        for (String choice : List.of("buttons", "second-buttons"))
+            for (String value :
+                    Contract.standard().choices().get(choice).values().keySet())
+                for (String rank : List.of("", " data-rank=second", " data-rank=quiet"))
+                    assertThat(PageColors.of("<button" + rank + ">Go</button>", Map.of(choice, value)))
+                            .extracting(found -> words(found.meeting()))
+                            .as("%s %s%s", choice, value, rank)
+                            .noneMatch(words -> words.endsWith("pressed by the keyboard"));
     }
 
     @Test
