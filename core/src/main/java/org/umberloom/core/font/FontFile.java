@@ -287,6 +287,15 @@ public final class FontFile {
         return coverage.get(codePoint);
     }
 
+    /**
+     * A TTF or OTF file that does not vary, as this one is at one place on the axes; with outlines of CFF as it is.
+     *
+     * @param at in the axes' own units, by their tags; those not named stand as usual
+     */
+    public byte[] file(Map<String, Double> at) {
+        return Instance.of(tables, variations.normalized(at), widths).file();
+    }
+
     /** Tells how wide text is at one place on the axes. @param at in the axes' own units, by their tags */
     public Advances advances(Map<String, Double> at) {
         return new Advances(this, variations.normalized(at));
