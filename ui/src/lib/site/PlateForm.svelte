@@ -14,6 +14,9 @@
   const plate = $derived(site.plate);
   /** As it goes out: made from the icon, on the theme's ground where it may not be clear. */
   const drawn = (file: string) => `${base}icons/${file}?at=${site.revision}`;
+  /** A page whose own picture is looked at; empty for that of the whole site. */
+  let shared = $state('');
+  const sharedAs = $derived(`${base}${shared ? `sharing/${shared}` : 'sharing'}.png?at=${site.revision}`);
   const set = (change: Partial<Schemas['Nameplate']>) => onset({ ...plate, ...change });
 </script>
 
@@ -62,6 +65,19 @@
       </span>
     {/if}
   </div>
+  {#if site.pages.length}
+    <!-- As others show it where somebody passes the address on. -->
+    <figure class="flex items-center gap-3 border border-line px-4 py-3">
+      <img class="aspect-[1200/630] w-44 border border-line object-cover" src={sharedAs} alt="As it is shared" />
+      <figcaption class="flex w-36 flex-col items-start gap-1.5">
+        <span class="text-sm">Where its address is passed on</span>
+        <select class="field h-6! w-full py-0! text-xs" aria-label="Picture that is shared" bind:value={shared}>
+          <option value="">all of the site</option>
+          {#each site.pages as page (page.slug)}<option value={page.slug}>{page.title}</option>{/each}
+        </select>
+      </figcaption>
+    </figure>
+  {/if}
 </div>
 <p class="caption mt-1">
   Where each is shown or hidden is chosen on the bench, under Parts, for the whole site, a kind of pages, a page or its header alone.

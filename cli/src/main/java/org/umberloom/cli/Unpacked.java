@@ -16,6 +16,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.kit.Grounds;
 import org.umberloom.kit.Kit;
+import org.umberloom.kit.SharingPictures;
 import org.umberloom.kit.SitePicture;
 import org.umberloom.kit.SiteSquares;
 import org.umberloom.kit.font.FontCatalog;
@@ -59,7 +60,12 @@ final class Unpacked {
      */
     Map<String, byte[]> again(ThemeDocument theme, boolean pages, boolean fonts, List<Form> forms, String release) {
         return new Kit(new Kit.Workshop(
-                        fontFiles(), grounds(), new SmallerPictures(), new SiteSquares(), KitManifest.leftOut(files)))
+                        fontFiles(),
+                        grounds(),
+                        new SmallerPictures(),
+                        new SiteSquares(),
+                        new SharingPictures(),
+                        KitManifest.leftOut(files)))
                 .of(theme, pages ? sites : List.of(), new Kit.Parts(release, fonts, true, forms));
     }
 

@@ -23,6 +23,7 @@ import org.umberloom.core.format.form.Form;
 import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
+import org.umberloom.core.page.Sharing;
 import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
@@ -78,7 +79,12 @@ public final class Kit {
      * @param missing what is known to be missing there, as another kit said it
      */
     public record Workshop(
-            FontFiles fonts, Grounds grounds, SmallerPictures smaller, SiteSquares squares, List<LeftOut> missing) {}
+            FontFiles fonts,
+            Grounds grounds,
+            SmallerPictures smaller,
+            SiteSquares squares,
+            SharingPictures sharing,
+            List<LeftOut> missing) {}
 
     private final Workshop workshop;
 
@@ -281,8 +287,11 @@ public final class Kit {
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
             List<Scope> scopes = page.reaching(whole.slug());
-            head.ifPresent(one ->
-                    one.on(document, Choices.of(dressed, dressed.defaults().at(scopes))));
+            Map<String, String> chosen = Choices.of(dressed, dressed.defaults().at(scopes));
+            head.ifPresent(one -> one.on(document, chosen));
+            Sharing.file(page.slug(), chosen).ifPresent(file -> {
+                if (shared(site, dressed, page, file, folder, beside)) new Sharing(whole.name(), file).on(document);
+            });
             if (MenuWay.folds(dressed, scopes)) MenuWay.on(document);
             pages.put(folder + page.slug() + ".html", document);
         }
@@ -304,6 +313,18 @@ public final class Kit {
             beside.put(
                     folder + SiteArchive.FILE,
                     SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
+    }
+
+    /** Draws the picture that stands for a page, once. @return false where it cannot be drawn */
+    private boolean shared(
+            OfSite site, ThemeDocument dressed, SitePage page, String file, String folder, Map<String, byte[]> beside) {
+        if (beside.containsKey(folder + file)) return true;
+        boolean whole = file.equals(Sharing.OF_SITE);
+        SitePage opening = whole ? site.document().pages().get(0) : page;
+        Optional<byte[]> drawn =
+                workshop.sharing.png(workshop.fonts, site.document(), dressed, opening, whole, site::picture);
+        drawn.ifPresent(png -> beside.put(folder + file, png));
+        return drawn.isPresent();
     }
 
     private static byte[] bytes(String text) {

@@ -33,18 +33,23 @@ public final class SiteSquares {
         String picture = site.plate().icon();
         if (picture.isEmpty()) return Optional.empty();
         Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);
-        Combination look = new Combination(site.look()).completedFor(theme);
-        boolean dark = site.scheme() == SchemePolicy.DARK;
+        Combination look = look(site, theme);
         return Optional.of(new SiteIcons(
                 site.name(),
                 picture,
                 picture.endsWith(".svg"),
-                ground(
-                        theme,
-                        scheme.map(one -> look.with(one.modifier(), dark ? one.dark() : one.light()))
-                                .orElse(look)),
+                ground(theme, look),
                 scheme.filter(one -> site.scheme() == SchemePolicy.READER)
                         .map(one -> ground(theme, look.with(one.modifier(), one.dark())))));
+    }
+
+    /** The look that a site itself stands in; in the light, where its readers choose. */
+    static Combination look(SiteDocument site, ThemeDocument theme) {
+        Combination look = new Combination(site.look()).completedFor(theme);
+        boolean dark = site.scheme() == SchemePolicy.DARK;
+        return Meaning.scheme(theme)
+                .map(one -> look.with(one.modifier(), dark ? one.dark() : one.light()))
+                .orElse(look);
     }
 
     private static Color ground(ThemeDocument theme, Combination look) {

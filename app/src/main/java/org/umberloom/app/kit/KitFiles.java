@@ -11,6 +11,7 @@ import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.kit.Kit;
+import org.umberloom.kit.SharingPictures;
 import org.umberloom.kit.SiteSquares;
 import org.umberloom.kit.picture.SmallerPictures;
 
@@ -24,13 +25,21 @@ public class KitFiles {
     private final PictureStore grounds;
     private final SmallerPictures smaller;
     private final SiteSquares squares;
+    private final SharingPictures sharing;
 
-    KitFiles(SiteService sites, FontShelf shelf, PictureStore grounds, SmallerPictures smaller, SiteSquares squares) {
+    KitFiles(
+            SiteService sites,
+            FontShelf shelf,
+            PictureStore grounds,
+            SmallerPictures smaller,
+            SiteSquares squares,
+            SharingPictures sharing) {
         this.sites = sites;
         this.shelf = shelf;
         this.grounds = grounds;
         this.smaller = smaller;
         this.squares = squares;
+        this.sharing = sharing;
     }
 
     /** Every file by its name; the stylesheet holds what the given sites' pages use, or all when there is none. */
@@ -47,7 +56,8 @@ public class KitFiles {
         List<Kit.OfSite> whole = shown.stream()
                 .map(site -> new Kit.OfSite(sites.document(site), sites.pictures(site)))
                 .toList();
-        return new Kit(new Kit.Workshop(shelf.atHand(), grounds, smaller, squares, List.of())).of(theme, whole, parts);
+        return new Kit(new Kit.Workshop(shelf.atHand(), grounds, smaller, squares, sharing, List.of()))
+                .of(theme, whole, parts);
     }
 
     /** Names of the files that can be shown as text. */

@@ -30,6 +30,7 @@ import org.umberloom.core.page.HandValues;
 import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.RoleSpots;
+import org.umberloom.core.page.Sharing;
 import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
@@ -308,6 +309,25 @@ class PreviewController {
                                         : MediaType.APPLICATION_OCTET_STREAM))
                 .cacheControl(CacheControl.noCache())
                 .body(icons.file(document, dressed, name));
+    }
+
+    @GetMapping(value = "/" + Sharing.OF_SITE, produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> shared(@PathVariable long theme, @PathVariable String state, @PathVariable String site) {
+        return shared(theme, state, site, "");
+    }
+
+    @GetMapping(value = "/sharing/{page}.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> shared(
+            @PathVariable long theme,
+            @PathVariable String state,
+            @PathVariable String site,
+            @PathVariable String page) {
+        SiteDocument document = siteDrafts.newest(site).site();
+        ThemeDocument dressed = worn.of(drafts.stateAt(theme, revision(theme, state)), document.written());
+        boolean whole = page.isEmpty();
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .body(icons.shared(document, dressed, whole ? document.pages().get(0) : document.page(page), whole));
     }
 
     @GetMapping("/pictures/{name}")

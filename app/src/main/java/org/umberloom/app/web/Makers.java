@@ -2,6 +2,7 @@ package org.umberloom.app.web;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.umberloom.kit.SharingPictures;
 import org.umberloom.kit.SiteSquares;
 import org.umberloom.kit.picture.PictureReader;
 import org.umberloom.kit.picture.SmallerPictures;
@@ -22,5 +23,10 @@ class Makers {
     @Bean
     SiteSquares siteSquares() {
         return new SiteSquares();
+    }
+
+    @Bean
+    SharingPictures sharingPictures() {
+        return new SharingPictures();
     }
 }

@@ -70,6 +70,7 @@ public final class PageMarkup {
         PageCleaning.hints(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         SiteIcons.off(document);
+        Sharing.off(document);
         MenuWay.off(document);
         PagePictures.off(document);
         return document.outerHtml();

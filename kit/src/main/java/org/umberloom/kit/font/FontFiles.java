@@ -16,6 +16,7 @@ import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Features;
 import org.umberloom.core.font.FontFile;
 import org.umberloom.core.font.Likeness;
+import org.umberloom.core.font.Matching;
 import org.umberloom.core.font.Pairing;
 import org.umberloom.core.font.StandIn;
 
@@ -146,6 +147,35 @@ public final class FontFiles implements Families {
                 .flatMap(name -> catalog.find(name).stream())
                 .limit(1)
                 .map(family -> family.upright(cut));
+    }
+
+    /**
+     * A file that draws a character in a cut, in the first family of its stack that has it; none where none has.
+     *
+     * @param italic whether slanted letters are asked for, where the family has them
+     */
+    public Optional<FontCatalog.FontPart> drawing(int codePoint, Cut cut, boolean italic) {
+        BitSet wanted = new BitSet();
+        wanted.set(codePoint);
+        return cut.stack().stream()
+                .flatMap(name -> catalog.find(name).stream())
+                .flatMap(family -> Stream.of(italic, false)
+                        .distinct()
+                        .flatMap(slanted -> Matching.of(
+                                cut,
+                                family.files().stream()
+                                        .filter(part -> part.italic() == slanted
+                                                && part.serves(wanted)
+                                                && open(part).has(codePoint))
+                                        .map(part -> Matching.Range.of(part, part.stretch(), part.weights()))
+                                        .toList())
+                                .stream()))
+                .findFirst();
+    }
+
+    /** A file as a font that does not vary, in a cut. */
+    public byte[] fixed(FontCatalog.FontPart part, Cut cut) {
+        return open(part).file(cut.axes());
     }
 
     /** Which characters the first family of a stack has upright, by code points; none where it is not known. */
