@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{id}/pictures/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["content"];
+        put: operations["describe"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}/findings/{finding}": {
         parameters: {
             query?: never;
@@ -156,9 +172,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["describe"];
+        put: operations["describe_1"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -334,7 +350,7 @@ export interface paths {
         get?: never;
         put: operations["change"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -692,6 +708,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/pictures/of-theme/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/pages": {
         parameters: {
             query?: never;
@@ -829,7 +861,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -909,7 +941,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1037,7 +1069,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_2"];
+        post: operations["remove_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1343,22 +1375,6 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/themes/{id}/pictures/{name}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["content"];
-        put?: never;
-        post?: never;
-        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2267,6 +2283,15 @@ export interface components {
         PutAwayRequest: {
             away: boolean;
         };
+        PictureSaid: {
+            license: string;
+            source: string;
+            alt: string;
+            /** Format: double */
+            focalX: number;
+            /** Format: double */
+            focalY: number;
+        };
         LivedWithRequest: {
             reason: string;
         };
@@ -2305,15 +2330,6 @@ export interface components {
             base: number;
             everywhere: boolean;
             kinds: string[];
-        };
-        PictureSaid: {
-            license: string;
-            source: string;
-            alt: string;
-            /** Format: double */
-            focalX: number;
-            /** Format: double */
-            focalY: number;
         };
         PictureInstead: {
             name: string;
@@ -3059,11 +3075,8 @@ export interface components {
             findings: components["schemas"]["FindingView"][];
             result: string;
         };
-        PictureView: {
+        PictureKept: {
             name: string;
-            license: string;
-            /** Format: int64 */
-            bytes: number;
         };
         CopyRequest: {
             name?: string;
@@ -3444,6 +3457,30 @@ export interface components {
             releases: components["schemas"]["ReleaseView"][];
             sites: components["schemas"]["StandingView"][];
             next: components["schemas"]["NextView"];
+        };
+        ShelvedPicture: {
+            name: string;
+            mediaType: string;
+            license: string;
+            source: string;
+            alt: string;
+            /** Format: double */
+            focalX: number;
+            /** Format: double */
+            focalY: number;
+            placeholder: boolean;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: int64 */
+            bytes: number;
+            sizes: number[];
+            used: components["schemas"]["UsedView"][];
+        };
+        UsedView: {
+            page: string;
+            words: string;
         };
         LookView: {
             contexts: {
@@ -3899,30 +3936,6 @@ export interface components {
             aim: number;
             /** Format: int32 */
             most: number;
-        };
-        ShelvedPicture: {
-            name: string;
-            mediaType: string;
-            license: string;
-            source: string;
-            alt: string;
-            /** Format: double */
-            focalX: number;
-            /** Format: double */
-            focalY: number;
-            placeholder: boolean;
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            /** Format: int64 */
-            bytes: number;
-            sizes: number[];
-            used: components["schemas"]["UsedView"][];
-        };
-        UsedView: {
-            page: string;
-            words: string;
         };
         BlockView: {
             /** Format: int32 */
@@ -4385,6 +4398,10 @@ export interface components {
                 mediaType: string;
                 license: string;
                 bytes: number;
+                source?: string;
+                alt?: string;
+                focalX?: number;
+                focalY?: number;
             };
             /** @enum {string} */
             op: "setPicture";
@@ -4977,6 +4994,75 @@ export interface operations {
             };
         };
     };
+    content: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    describe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     accept: {
         parameters: {
             query?: never;
@@ -5243,7 +5329,7 @@ export interface operations {
             };
         };
     };
-    describe: {
+    describe_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5268,7 +5354,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5655,7 +5741,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5971,7 +6057,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PictureView"][];
+                    "*/*": components["schemas"]["ShelvedPicture"][];
                 };
             };
         };
@@ -6002,7 +6088,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PictureView"];
+                    "*/*": components["schemas"]["PictureKept"];
                 };
             };
         };
@@ -6376,6 +6462,29 @@ export interface operations {
             };
         };
     };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PictureNamed"];
+                };
+            };
+        };
+    };
     addPage: {
         parameters: {
             query?: never;
@@ -6622,7 +6731,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query: {
                 theme: number;
@@ -6787,7 +6896,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7045,7 +7154,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7540,50 +7649,6 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["StageFound"][];
                 };
-            };
-        };
-    };
-    content: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string;
-                };
-            };
-        };
-    };
-    remove_3: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };

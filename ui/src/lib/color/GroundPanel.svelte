@@ -12,7 +12,7 @@
 
   const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
-  let pictures = $state.raw<Schemas['PictureView'][]>([]);
+  let pictures = $state.raw<Schemas['ShelvedPicture'][]>([]);
   let gradients = $state.raw<{ path: string; css: string }[]>([]);
   let wanted = $state('');
   let busy = $state(false);
@@ -68,7 +68,7 @@
       const response = await upload(`/api/themes/${bench.id}/pictures`, file);
       const body: unknown = await response.json().catch(() => ({}));
       if (!response.ok) throw problemOf(response.status, body);
-      const kept = body as Schemas['PictureView'];
+      const kept = body as Schemas['PictureKept'];
       await bench.look();
       await take({ kind: 'picture', source: kept.name });
     } catch (e) {
@@ -154,6 +154,10 @@
         /></label
       >
     </div>
+    <p class="caption">
+      <a class="text-link underline underline-offset-2" href="/pictures/{bench.id}">All pictures of this theme</a>, with licenses and
+      sources
+    </p>
   {:else if kind === 'pattern'}
     <div class="grid grid-cols-6 gap-1" role="group" aria-label="Patterns">
       {#each bench.grounds.patterns as pattern (pattern.id)}

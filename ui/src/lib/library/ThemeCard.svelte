@@ -54,7 +54,9 @@
     <div class="relative z-10 flex items-center gap-3">
       {#if theme.fault}<a class="text-link underline underline-offset-2" href={documentOf} download>Export its document</a>
       {:else if putAway}<button class="button" onclick={() => onputaway(false)}>Bring back</button>
-      {:else}<a class="text-link underline underline-offset-2" href="/kit/{theme.id}" aria-label="Kit of {theme.name}">Kit</a>{/if}
+      {:else}<a class="text-link underline underline-offset-2" href="/kit/{theme.id}" aria-label="Kit of {theme.name}">Kit</a>
+        <a class="text-link underline underline-offset-2" href="/pictures/{theme.id}" aria-label="Pictures of {theme.name}">Pictures</a
+        >{/if}
       <DropdownMenu.Root>
         <DropdownMenu.Trigger
           class="ml-auto grid size-7 place-items-center rounded-[3px] text-muted hover:bg-hover hover:text-ink"

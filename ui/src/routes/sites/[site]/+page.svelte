@@ -8,7 +8,8 @@
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
   import OwnSheet from '$lib/site/OwnSheet.svelte';
-  import PictureShelf from '$lib/site/PictureShelf.svelte';
+  import PictureShelf from '$lib/picture/PictureShelf.svelte';
+  import { shelfOfSite } from '$lib/picture/shelf';
   import PieceList from '$lib/site/PieceList.svelte';
   import PlateForm from '$lib/site/PlateForm.svelte';
   import { modifiersOf } from '$lib/site/standing';
@@ -366,7 +367,7 @@
 
       <section class="mb-8" aria-labelledby="pictures">
         <h2 class="font-display mb-1 text-xl text-heading" id="pictures">Pictures</h2>
-        <PictureShelf {slug} base={previews} onchange={() => void read()} />
+        <PictureShelf shelf={shelfOfSite(slug, site.themeId, previews)} places="/sites/{slug}/" onchange={() => void read()} />
       </section>
 
       <section class="mb-8" aria-labelledby="reading">

@@ -29,6 +29,7 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.wish.MeasuredWidths;
@@ -153,11 +154,7 @@ public final class Kit {
             workshop.grounds
                     .content(picture.hash())
                     .ifPresent(content -> files.put(Stylesheet.GROUND_FOLDER + picture.name(), content));
-            licenses.append(Stylesheet.GROUND_FOLDER)
-                    .append(picture.name())
-                    .append(": ")
-                    .append(picture.license())
-                    .append("\n");
+            licenses.append(licensed(Stylesheet.GROUND_FOLDER + picture.name(), picture.facts()));
         }
         for (FontCatalog.Family family : families) {
             for (FontCatalog.FontPart part : family.files())
@@ -303,16 +300,17 @@ public final class Kit {
             beside.put(name, picture.content());
             workshop.smaller.files(picture).forEach((size, file) -> beside.put(folder + "pictures/" + size, file));
             licensed.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.facts()));
-            licenses.append(name)
-                    .append(": ")
-                    .append(picture.license().isEmpty() ? "not said" : picture.license())
-                    .append(picture.source().isEmpty() ? "" : ", " + picture.source())
-                    .append("\n");
+            licenses.append(licensed(name, picture.facts()));
         }
         if (again)
             beside.put(
                     folder + SiteArchive.FILE,
                     SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
+    }
+
+    private static String licensed(String file, PictureFacts facts) {
+        return file + ": " + (facts.license().isEmpty() ? "not said" : facts.license())
+                + (facts.source().isEmpty() ? "" : ", " + facts.source()) + "\n";
     }
 
     /** Draws the picture that stands for a page, once. @return false where it cannot be drawn */

@@ -1,6 +1,6 @@
 package org.umberloom.kit;
 
-import org.umberloom.core.site.PictureFacts;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.kit.picture.PictureReader;
 
 /**

@@ -11,9 +11,9 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.SiteIcons;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
 

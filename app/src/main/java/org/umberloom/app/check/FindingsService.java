@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.asset.FontShelf;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.Site;
 import org.umberloom.app.site.SitePictures;
@@ -195,7 +196,7 @@ public class FindingsService {
     private void ofSite(Site site, List<FindingEntry> entries) {
         SiteDocument document = sites.document(site);
         Map<String, PagePictures.Known> known = shelf.known(site.id());
-        List<SitePictures.ShelvedPicture> pictures = shelf.shelf(site.slug());
+        List<ShelvedPicture> pictures = shelf.shelf(site.slug());
         for (SitePage page : document.pages()) {
             List<Alternatives.Silent> silent = Alternatives.missing(page.html());
             // Those that the shelf has words for are only asked where something is missing.
@@ -278,14 +279,14 @@ public class FindingsService {
 
     /** Who uses a picture has to say by what right, and room that is kept is not yet a page. */
     private static void ofPictures(
-            Site site, SitePage page, List<SitePictures.ShelvedPicture> pictures, List<FindingEntry> entries) {
-        List<SitePictures.ShelvedPicture> here = pictures.stream()
+            Site site, SitePage page, List<ShelvedPicture> pictures, List<FindingEntry> entries) {
+        List<ShelvedPicture> here = pictures.stream()
                 .filter(one ->
                         one.used().stream().anyMatch(place -> place.page().equals(page.slug())))
                 .toList();
         List<String> unsaid = here.stream()
                 .filter(one -> !one.placeholder() && one.license().isEmpty())
-                .map(SitePictures.ShelvedPicture::name)
+                .map(ShelvedPicture::name)
                 .toList();
         if (!unsaid.isEmpty())
             entries.add(entry(
@@ -297,8 +298,8 @@ public class FindingsService {
                     "Say it on the shelf of the site, or put others in their place there.",
                     where(page, unsaid)));
         List<String> room = here.stream()
-                .filter(SitePictures.ShelvedPicture::placeholder)
-                .map(SitePictures.ShelvedPicture::name)
+                .filter(ShelvedPicture::placeholder)
+                .map(ShelvedPicture::name)
                 .toList();
         if (!room.isEmpty())
             entries.add(entry(

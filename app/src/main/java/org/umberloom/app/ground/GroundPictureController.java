@@ -1,5 +1,6 @@
 package org.umberloom.app.ground;
 
+import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
@@ -10,18 +11,21 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.picture.PictureSaid;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Pattern;
-import org.umberloom.core.theme.Picture;
 
 /** Pictures and patterns that surfaces can stand on. */
 @RestController
@@ -29,11 +33,8 @@ import org.umberloom.core.theme.Picture;
 class GroundPictureController {
     private static final String INK = "currentColor";
 
-    record PictureView(String name, String license, long bytes) {
-        static PictureView of(Picture picture) {
-            return new PictureView(picture.name(), picture.license(), picture.bytes());
-        }
-    }
+    /** What a picture is called in the theme. */
+    record PictureKept(String name) {}
 
     /** A pattern as CSS background images, drawn in the current color. */
     record PatternView(String id, String words, String image, String size) {}
@@ -85,18 +86,32 @@ class GroundPictureController {
     }
 
     @GetMapping("/themes/{id}/pictures")
-    List<PictureView> all(@PathVariable long id) {
-        return pictures.all(id).stream().map(PictureView::of).toList();
+    List<ShelvedPicture> all(@PathVariable long id) {
+        return pictures.shelf(id);
+    }
+
+    @PutMapping("/themes/{id}/pictures/{name}")
+    void describe(
+            @PathVariable long id,
+            @PathVariable String name,
+            @Valid @RequestBody PictureSaid said,
+            Principal principal) {
+        pictures.describe(id, name, said.facts(), accounts.get(principal.getName()));
     }
 
     @PostMapping(value = "/themes/{id}/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PictureView add(
+    PictureKept add(
             @PathVariable long id,
             @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "not stated") String license,
+            @RequestParam(defaultValue = "") String license,
             Principal principal) {
-        return heavy.read(() -> PictureView.of(pictures.add(
-                id, Uploads.name(file, "picture"), license, Uploads.bytes(file), accounts.get(principal.getName()))));
+        return heavy.read(() -> new PictureKept(pictures.add(
+                        id,
+                        Uploads.name(file, "picture"),
+                        license,
+                        Uploads.bytes(file),
+                        accounts.get(principal.getName()))
+                .name()));
     }
 
     @DeleteMapping("/themes/{id}/pictures/{name}")

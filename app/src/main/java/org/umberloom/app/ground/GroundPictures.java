@@ -1,18 +1,25 @@
 package org.umberloom.app.ground;
 
+import java.awt.Dimension;
 import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.picture.PictureUsers;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Names;
 
@@ -32,14 +39,56 @@ public class GroundPictures {
 
     private final DraftService drafts;
     private final PictureStore store;
+    private final List<PictureUsers> users;
 
-    GroundPictures(DraftService drafts, PictureStore store) {
+    GroundPictures(DraftService drafts, PictureStore store, List<PictureUsers> users) {
         this.drafts = drafts;
         this.store = store;
+        this.users = users;
     }
 
-    List<Picture> all(long theme) {
-        return List.copyOf(Picture.of(drafts.newest(theme).theme()).values());
+    /** All pictures of a theme, with the surfaces that stand on each. */
+    List<ShelvedPicture> shelf(long theme) {
+        ThemeDocument document = drafts.newest(theme).theme();
+        Map<String, List<ShelvedPicture.UsedView>> used = used(theme, document);
+        return Picture.of(document).values().stream()
+                .map(picture -> {
+                    Dimension size = store.size(picture.hash());
+                    return ShelvedPicture.of(
+                            picture.name(),
+                            picture.mediaType(),
+                            picture.facts(),
+                            size.width,
+                            size.height,
+                            picture.bytes(),
+                            List.of(),
+                            used.getOrDefault(picture.name(), List.of()));
+                })
+                .toList();
+    }
+
+    /** Where each picture stands: in the theme, and for whoever wears it. */
+    private Map<String, List<ShelvedPicture.UsedView>> used(long theme, ThemeDocument document) {
+        Map<String, List<ShelvedPicture.UsedView>> used = new LinkedHashMap<>();
+        Grounds.standing(document)
+                .forEach((picture, surfaces) ->
+                        surfaces.forEach(surface -> used.computeIfAbsent(picture, key -> new ArrayList<>())
+                                .add(new ShelvedPicture.UsedView("", "the surface " + surface))));
+        users.forEach(one -> one.using(theme)
+                .forEach((picture, places) ->
+                        used.computeIfAbsent(picture, key -> new ArrayList<>()).addAll(places)));
+        return used;
+    }
+
+    /** Says something else of a picture, as an edit of the theme. */
+    void describe(long theme, String name, PictureFacts facts, Account by) {
+        drafts.amend(
+                theme,
+                newest -> Optional.ofNullable(Picture.of(newest).get(name))
+                        .map(picture -> new Edit.SetPicture(name, Optional.of(picture.said(facts))))
+                        .orElseThrow(() ->
+                                new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”.")),
+                by);
     }
 
     /** As a state of the theme has it. @throws NoSuchElementException when it has no such picture */
@@ -98,17 +147,18 @@ public class GroundPictures {
         }
     }
 
-    /** @throws IllegalArgumentException while a surface stands on it, in any set or context */
+    /** @throws IllegalArgumentException while a surface stands on it, in any set or context, or at a site */
     void remove(long theme, String name, Account by) {
-        drafts.amend(theme, newest -> removal(newest, name), by);
+        drafts.amend(theme, newest -> removal(newest, name, used(theme, newest).getOrDefault(name, List.of())), by);
     }
 
-    private static Edit removal(ThemeDocument theme, String name) {
+    private static Edit removal(ThemeDocument theme, String name, List<ShelvedPicture.UsedView> used) {
         if (!Picture.of(theme).containsKey(name))
             throw new NoSuchElementException("This theme has no picture “" + Names.shown(name) + "”.");
-        if (Grounds.pictures(theme).contains(name))
-            throw new IllegalArgumentException("A surface stands on the picture “" + name
-                    + "”, so it was not taken away. Give that surface another ground first.");
+        if (!used.isEmpty())
+            throw new IllegalArgumentException("On the picture “" + name + "” stands "
+                    + used.stream().map(ShelvedPicture.UsedView::words).collect(Collectors.joining(", "))
+                    + ", so it was not taken away. Give that another ground first.");
         return new Edit.SetPicture(name, Optional.empty());
     }
 

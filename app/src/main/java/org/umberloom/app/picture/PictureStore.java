@@ -2,6 +2,7 @@ package org.umberloom.app.picture;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.awt.Dimension;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -20,6 +21,7 @@ import org.umberloom.kit.picture.PictureReader;
  */
 @Service
 public class PictureStore implements Grounds {
+    private static final int MOST_SIZES = 2_000;
     private static final int MOST_BYTES = 8 << 20;
     /** Bytes of tones that are kept at hand. */
     private static final long TONES_AT_HAND = 16 << 20;
@@ -33,6 +35,9 @@ public class PictureStore implements Grounds {
             .maximumWeight(TONES_AT_HAND)
             .weigher((String hash, Tones kept) -> kept.toBytes().length)
             .build();
+
+    private final Cache<String, Dimension> sizes =
+            Caffeine.newBuilder().maximumSize(MOST_SIZES).build();
 
     PictureStore(PictureMapper pictures, PictureReader reader) {
         this.pictures = pictures;
@@ -49,6 +54,14 @@ public class PictureStore implements Grounds {
         return Optional.ofNullable(tones.get(hash, key -> pictures.tones(key)
                 .map(kept -> Tones.fromBytes(kept.bytes()))
                 .orElse(null)));
+    }
+
+    /** Width and height of a kept picture, px; both 0 for one that has no size of its own. */
+    public Dimension size(String hash) {
+        return sizes.get(hash, key -> content(key)
+                .map(reader::read)
+                .map(seen -> new Dimension(seen.width(), seen.height()))
+                .orElse(new Dimension()));
     }
 
     @Override

@@ -21,14 +21,16 @@ import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.core.format.SiteJson;
 import org.umberloom.core.format.ThemeJson;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePieces;
+import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.kit.SitePicture;
@@ -47,6 +49,7 @@ class DemoLoader implements ApplicationRunner {
     private final DraftService drafts;
     private final SiteService sites;
     private final PictureReader reader;
+    private final PictureStore store;
     private final JsonMapper json;
     private final TransactionOperations transactions;
     private final String demo;
@@ -59,6 +62,7 @@ class DemoLoader implements ApplicationRunner {
             DraftService drafts,
             SiteService sites,
             PictureReader reader,
+            PictureStore store,
             JsonMapper json,
             TransactionTemplate transactions,
             @Value("${umberloom.demo}") String demo,
@@ -69,6 +73,7 @@ class DemoLoader implements ApplicationRunner {
         this.drafts = drafts;
         this.sites = sites;
         this.reader = reader;
+        this.store = store;
         this.json = json;
         this.transactions = transactions;
         this.demo = demo;
@@ -112,11 +117,25 @@ class DemoLoader implements ApplicationRunner {
             ThemeDocument theme = ThemeJson.read(
                     Files.readString(themeFolder.resolve("theme.resolver.json")),
                     file -> read(themeFolder.resolve(file)));
+            theme = withPictures(theme, themeFolder.resolve("pictures"), themePlan.get("pictures"));
             long id = drafts.create(theme, "demo theme", lead);
             for (JsonNode site : themePlan.get("sites"))
                 loadSite(folder.resolve(site.get("folder").asString()), site, id, theme, lead);
         }
         LOG.info("demo data loaded from {}", folder);
+    }
+
+    private ThemeDocument withPictures(ThemeDocument theme, Path folder, JsonNode pictures) throws IOException {
+        Map<String, Picture> named = new LinkedHashMap<>();
+        for (JsonNode picture : pictures) {
+            String name = picture.get("name").asString();
+            PictureStore.Kept kept = store.keep(name, Files.readAllBytes(folder.resolve(name)));
+            PictureFacts facts =
+                    PictureFacts.of(name, json.convertValue(picture, new TypeReference<Map<String, Object>>() {}));
+            named.put(
+                    name, new Picture(name, kept.hash(), kept.mediaType(), facts.license(), kept.bytes()).said(facts));
+        }
+        return Picture.with(theme, named);
     }
 
     private void loadSite(Path folder, JsonNode site, long theme, ThemeDocument worn, Account lead) throws IOException {

@@ -10,7 +10,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
-import org.umberloom.core.site.PictureFacts;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.kit.SitePicture;
 
 @Mapper

@@ -14,17 +14,19 @@ import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.Placeholder;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -37,31 +39,6 @@ import org.umberloom.kit.picture.SmallerPictures;
 public class SitePictures {
     private static final String PLACEHOLDER = "placeholder";
     private static final String VECTOR = "image/svg+xml";
-
-    /** Where a picture stands. @param page its short name; empty for the nameplate */
-    public record UsedView(String page, String words) {}
-
-    /**
-     * A picture on the shelf.
-     *
-     * @param width  px; 0 where it has no size of its own, and so for the height
-     * @param sizes  widths of its smaller files, in px
-     * @param used   where it stands
-     */
-    public record ShelvedPicture(
-            String name,
-            String mediaType,
-            String license,
-            String source,
-            String alt,
-            double focalX,
-            double focalY,
-            boolean placeholder,
-            int width,
-            int height,
-            long bytes,
-            List<Integer> sizes,
-            List<UsedView> used) {}
 
     private final SiteMapper sites;
     private final SiteDrafts drafts;
@@ -78,15 +55,11 @@ public class SitePictures {
     public List<ShelvedPicture> shelf(String slug) {
         SiteDraft draft = drafts.newest(slug);
         return sites.pictureRows(draft.id()).stream()
-                .map(row -> new ShelvedPicture(
+                .map(row -> ShelvedPicture.of(
                         row.name(),
                         row.mediaType(),
-                        row.license(),
-                        row.source(),
-                        row.alt(),
-                        row.focalX(),
-                        row.focalY(),
-                        row.placeholder(),
+                        new PictureFacts(
+                                row.license(), row.source(), row.alt(), row.focalX(), row.focalY(), row.placeholder()),
                         row.width(),
                         row.height(),
                         row.bytes(),
@@ -97,14 +70,14 @@ public class SitePictures {
                 .toList();
     }
 
-    private static List<UsedView> used(SiteDocument site, String name) {
-        List<UsedView> used = new ArrayList<>();
+    private static List<ShelvedPicture.UsedView> used(SiteDocument site, String name) {
+        List<ShelvedPicture.UsedView> used = new ArrayList<>();
         Nameplate plate = site.plate();
         if (Stream.of(plate.logo(), plate.logoDark(), plate.icon()).anyMatch(name::equals))
-            used.add(new UsedView("", "the nameplate"));
+            used.add(new ShelvedPicture.UsedView("", "the nameplate"));
         site.pages().stream()
                 .filter(page -> PagePictures.shows(page.html(), name))
-                .forEach(page -> used.add(new UsedView(page.slug(), page.title())));
+                .forEach(page -> used.add(new ShelvedPicture.UsedView(page.slug(), page.title())));
         return used;
     }
 
@@ -181,6 +154,14 @@ public class SitePictures {
         return called;
     }
 
+    /** A picture of the theme's shelf on the site's as well, with all that is said of it. @return what it is called there */
+    @Transactional
+    public String take(String slug, Picture picture, byte[] content) {
+        String called = add(slug, picture.name(), content, picture.license());
+        describe(slug, called, picture.facts());
+        return called;
+    }
+
     private String free(SiteDraft site, String name, String ending) {
         int dot = name.lastIndexOf('.');
         String stem = SiteEdits.slug(dot < 0 ? name : name.substring(0, dot), Set.of());
@@ -215,7 +196,7 @@ public class SitePictures {
     @Transactional
     public void remove(String slug, String name) {
         SiteDraft site = drafts.newest(slug);
-        List<UsedView> used = used(site.site(), name);
+        List<ShelvedPicture.UsedView> used = used(site.site(), name);
         if (!used.isEmpty())
             throw new Conflict(
                     "The picture “" + name + "” stands on " + used.get(0).words()

@@ -2,7 +2,6 @@ package org.umberloom.app.site;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
@@ -19,9 +18,10 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.picture.PictureSaid;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
-import org.umberloom.core.site.PictureFacts;
 
 @RestController
 @RequestMapping("/api/sites/{site}/pictures")
@@ -29,32 +29,28 @@ class SitePicturesController {
     record PictureNamed(String name) {}
 
     /** @param focalX the point that stays in sight when it is cropped: a share from the left, 0 to 1, and so from the top */
-    record PictureSaid(
-            @NotNull @Size(max = 200) String license,
-            @NotNull @Size(max = 300) String source,
-            @NotNull @Size(max = 300) String alt,
-            double focalX,
-            double focalY) {}
-
     /** In px. */
     record PlaceholderWanted(int width, int height) {}
 
     record PictureInstead(@NotBlank @Size(max = 120) String name) {}
 
     private final SitePictures pictures;
+    private final PicturesOfThemes ofTheme;
     private final SiteWork work;
     private final AccountService accounts;
     private final HeavyWork heavy;
 
-    SitePicturesController(SitePictures pictures, SiteWork work, AccountService accounts, HeavyWork heavy) {
+    SitePicturesController(
+            SitePictures pictures, PicturesOfThemes ofTheme, SiteWork work, AccountService accounts, HeavyWork heavy) {
         this.pictures = pictures;
+        this.ofTheme = ofTheme;
         this.work = work;
         this.accounts = accounts;
         this.heavy = heavy;
     }
 
     @GetMapping
-    List<SitePictures.ShelvedPicture> shelf(@PathVariable String site) {
+    List<ShelvedPicture> shelf(@PathVariable String site) {
         return pictures.shelf(site);
     }
 
@@ -76,16 +72,13 @@ class SitePicturesController {
 
     @PutMapping("/{name}")
     void describe(@PathVariable String site, @PathVariable String name, @Valid @RequestBody PictureSaid said) {
-        pictures.describe(
-                site,
-                name,
-                new PictureFacts(
-                        said.license().trim(),
-                        said.source().trim(),
-                        said.alt().trim(),
-                        said.focalX(),
-                        said.focalY(),
-                        false));
+        pictures.describe(site, name, said.facts());
+    }
+
+    /** A picture of the theme’s shelf on the site’s as well. */
+    @PostMapping("/of-theme/{name}")
+    PictureNamed take(@PathVariable String site, @PathVariable String name) {
+        return new PictureNamed(ofTheme.take(site, name));
     }
 
     /** Another picture of the site wherever this one stands. */

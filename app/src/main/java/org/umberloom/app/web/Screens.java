@@ -21,6 +21,7 @@ class Screens {
         "/findings/{theme}",
         "/releases/{theme}",
         "/type-sheet/{theme}",
+        "/pictures/{theme}",
         "/sites",
         "/sites/{site}",
         "/sites/{site}/{page}"

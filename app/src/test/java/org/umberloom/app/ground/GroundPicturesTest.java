@@ -8,7 +8,9 @@ import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import java.awt.Dimension;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -19,12 +21,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.picture.PictureStore;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
-import org.umberloom.core.color.Blend;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Picture;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.ThemeDocument;
@@ -36,7 +39,7 @@ class GroundPicturesTest {
 
     private final DraftService drafts = mock(DraftService.class);
     private final PictureStore store = mock(PictureStore.class);
-    private final GroundPictures pictures = new GroundPictures(drafts, store);
+    private final GroundPictures pictures = new GroundPictures(drafts, store, List.of());
     private ThemeDocument theme = Starter.ALL.get(0).theme("T");
 
     @BeforeEach
@@ -80,7 +83,39 @@ class GroundPicturesTest {
                 .isEqualTo("sea-view-2.png");
         assertThat(pictures.add(1, "SEA VIEW.png", "CC0", new byte[1], LEAD).name())
                 .isEqualTo("sea-view.png");
-        assertThat(pictures.all(1)).hasSize(2);
+        assertThat(Picture.of(theme)).hasSize(2);
+    }
+
+    @Test
+    void theShelfSaysWhatIsSaidOfAPictureAndWhichSurfacesStandOnIt() {
+        when(store.keep(any(), any())).thenReturn(kept(HASH));
+        when(store.size(HASH)).thenReturn(new Dimension(640, 480));
+        pictures.add(1, "sea.png", "", new byte[1], LEAD);
+        pictures.describe(1, "sea.png", new PictureFacts("CC0", "The quay", "The sea at noon", 0.25, 1, false), LEAD);
+        theme = standing(theme, "page");
+        assertThat(pictures.shelf(1)).singleElement().satisfies(sea -> {
+            assertThat(sea.license()).isEqualTo("CC0");
+            assertThat(sea.source()).isEqualTo("The quay");
+            assertThat(sea.alt()).isEqualTo("The sea at noon");
+            assertThat(sea.focalX()).isEqualTo(0.25);
+            assertThat(sea.width()).isEqualTo(640);
+            assertThat(sea.used()).extracting(ShelvedPicture.UsedView::words).containsExactly("the surface page");
+        });
+        assertThatThrownBy(() -> pictures.describe(1, "gone.png", PictureFacts.NONE, LEAD))
+                .isInstanceOf(NoSuchElementException.class);
+    }
+
+    private static ThemeDocument standing(ThemeDocument theme, String name) {
+        Place place = Place.set(Starter.ROLES);
+        TokenPath surface = TokenPath.of("surface").child(name);
+        return new Edit.SetMeta(
+                        place,
+                        surface,
+                        Ground.with(
+                                theme.at(place).group(surface).orElseThrow().meta(),
+                                Optional.of(Ground.usual(Ground.Kind.PICTURE, "sea.png"))))
+                .applyTo(theme)
+                .theme();
     }
 
     @Test
@@ -88,28 +123,11 @@ class GroundPicturesTest {
         when(store.keep(any(), any())).thenReturn(kept(HASH));
         pictures.add(1, "sea.png", "CC0", new byte[1], LEAD);
         ThemeDocument bare = theme;
-        Place place = Place.set(Starter.ROLES);
-        TokenPath surface = TokenPath.of("surface.page");
-        Ground ground = new Ground(
-                Ground.Kind.PICTURE,
-                "sea.png",
-                "center center",
-                "no-repeat",
-                "cover",
-                Blend.byCss("normal"),
-                0,
-                "border",
-                true);
-        theme = new Edit.SetMeta(
-                        place,
-                        surface,
-                        Ground.with(theme.at(place).group(surface).orElseThrow().meta(), Optional.of(ground)))
-                .applyTo(theme)
-                .theme();
-        assertThatThrownBy(() -> pictures.remove(1, "sea.png", LEAD)).hasMessageContaining("stands on the picture");
+        theme = standing(theme, "page");
+        assertThatThrownBy(() -> pictures.remove(1, "sea.png", LEAD)).hasMessageContaining("stands the surface page");
         theme = bare;
         pictures.remove(1, "sea.png", LEAD);
-        assertThat(pictures.all(1)).isEmpty();
+        assertThat(Picture.of(theme)).isEmpty();
     }
 
     @Test

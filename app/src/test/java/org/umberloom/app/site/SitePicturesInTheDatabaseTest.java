@@ -22,12 +22,13 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
 import org.umberloom.app.RealDatabase;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.core.page.PagePictures;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.kit.SitePicture;
 import org.umberloom.kit.picture.PictureReader;
@@ -70,7 +71,7 @@ class SitePicturesInTheDatabaseTest {
         return out.toByteArray();
     }
 
-    private SitePictures.ShelvedPicture only() {
+    private ShelvedPicture only() {
         assertThat(pictures.shelf(slug)).hasSize(1);
         return pictures.shelf(slug).get(0);
     }
@@ -79,7 +80,7 @@ class SitePicturesInTheDatabaseTest {
     void aLargePictureComesInSizes() throws IOException {
         assertThat(pictures.add(slug, "Ferry.JPG", picture(1300, 650, "jpeg"), "CC0"))
                 .isEqualTo("ferry.jpeg");
-        SitePictures.ShelvedPicture ferry = only();
+        ShelvedPicture ferry = only();
         assertThat(ferry.width() + "x" + ferry.height()).isEqualTo("1300x650");
         assertThat(ferry.sizes()).containsExactly(480, 960);
         PagePictures.Known known = pictures.known(drafts.newest(slug).id()).get("ferry.jpeg");
@@ -115,7 +116,7 @@ class SitePicturesInTheDatabaseTest {
         sql.update(
                 "update picture set name = 'ferry.jpg' where name = ?",
                 pictures.add(slug, "f.jpg", picture(9, 9, "jpeg"), ""));
-        assertThat(only().used()).extracting(SitePictures.UsedView::words).containsExactly("Quay");
+        assertThat(only().used()).extracting(ShelvedPicture.UsedView::words).containsExactly("Quay");
         assertThatThrownBy(() -> pictures.remove(slug, "ferry.jpg"))
                 .isInstanceOf(Conflict.class)
                 .hasMessageContaining("stands on Quay");

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.color.Blend;
 import org.umberloom.core.color.Color;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.ground.Ground;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pattern;
@@ -105,9 +106,9 @@ public final class GroundProperties {
                                 "no-repeat",
                                 ground.blend().css())));
             case PATTERN -> {
-                String ink = resolution
-                        .value(Surfaces.path(placed.surface(), ground.role()), ColorValue.class)
-                        .map(CustomProperties::text)
+                String ink = Worn.of(resolution)
+                        .color(Surfaces.path(placed.surface(), ground.role()))
+                        .map(color -> CustomProperties.text(new ColorValue(color)))
                         .orElse("transparent");
                 for (Pattern.Layer layer : Pattern.byId(ground.source()).layers())
                     layers.add(new Layer(

@@ -19,12 +19,12 @@ import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.page.Pieces;
 import org.umberloom.core.page.Recognition;
 import org.umberloom.core.sheet.OwnSheet;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.theme.PictureFacts;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.token.Names;
 

@@ -1,6 +1,7 @@
 package org.umberloom.core.ground;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,6 +16,7 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Scrim;
 import org.umberloom.core.color.Tones;
+import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
@@ -67,17 +69,28 @@ public final class Grounds {
 
     /** File names of all pictures that some combination shows, in document order. */
     public static Set<String> pictures(ThemeDocument theme) {
-        Set<String> names = new LinkedHashSet<>();
-        for (Place place : theme.places())
-            theme.at(place)
-                    .group(TokenPath.of(Surfaces.GROUP))
-                    .ifPresent(surfaces -> surfaces.children().values().forEach(node -> {
+        return standing(theme).keySet();
+    }
+
+    /** The surfaces that stand on each picture, in document order. */
+    public static Map<String, Set<String>> standing(ThemeDocument theme) {
+        return standing(theme.places().stream().map(theme::at).toList());
+    }
+
+    /** The same of what is written at some places. */
+    public static Map<String, Set<String>> standing(Collection<Group> written) {
+        Map<String, Set<String>> standing = new LinkedHashMap<>();
+        for (Group tokens : written)
+            tokens.group(TokenPath.of(Surfaces.GROUP))
+                    .ifPresent(surfaces -> surfaces.children().forEach((name, node) -> {
                         if (node instanceof Group surface)
                             Ground.readable(surface)
                                     .filter(ground -> ground.kind() == Ground.Kind.PICTURE)
-                                    .ifPresent(ground -> names.add(ground.source()));
+                                    .ifPresent(ground -> standing.computeIfAbsent(
+                                                    ground.source(), key -> new LinkedHashSet<>())
+                                            .add(name));
                     }));
-        return names;
+        return standing;
     }
 
     private static boolean anyIn(Group surfaces) {
@@ -89,11 +102,12 @@ public final class Grounds {
     /** By surface; the last set or context in the resolution order that gives a surface a ground wins. */
     public static Map<String, Placed> of(ThemeDocument theme, Resolution resolution, Pictures pictures) {
         Map<String, Placed> placed = new LinkedHashMap<>();
-        written(theme, resolution.combination()).forEach((surface, entry) -> resolution
-                .value(Surfaces.path(surface, GROUND), ColorValue.class)
+        Map<String, Map.Entry<Place, Ground>> written = written(theme, resolution.combination());
+        if (written.isEmpty()) return placed;
+        Worn worn = Worn.of(resolution);
+        written.forEach((surface, entry) -> worn.color(Surfaces.path(surface, GROUND))
                 .ifPresent(color -> placed.put(
-                        surface,
-                        place(surface, entry.getKey(), entry.getValue(), color.color(), resolution, pictures))));
+                        surface, place(surface, entry.getKey(), entry.getValue(), color, resolution, worn, pictures))));
         return placed;
     }
 
@@ -112,24 +126,29 @@ public final class Grounds {
     }
 
     private static Placed place(
-            String surface, Place place, Ground ground, Color color, Resolution resolution, Pictures pictures) {
-        Optional<Tones> tones = tones(surface, ground, color, resolution, pictures);
+            String surface,
+            Place place,
+            Ground ground,
+            Color color,
+            Resolution resolution,
+            Worn worn,
+            Pictures pictures) {
+        Optional<Tones> tones = tones(surface, ground, color, resolution, worn, pictures);
         if (tones.isEmpty()) return new Placed(surface, place, ground, color, 1, 1, true);
-        Scrim scrim = new Scrim(tones.get(), ground.blend(), color, texts(surface, resolution));
+        Scrim scrim = new Scrim(tones.get(), ground.blend(), color, texts(surface, worn));
         return new Placed(
                 surface, place, ground, color, scrim.alpha(), Math.floor(scrim.readable(0) * 1000) / 1000, false);
     }
 
     private static Optional<Tones> tones(
-            String surface, Ground ground, Color color, Resolution resolution, Pictures pictures) {
+            String surface, Ground ground, Color color, Resolution resolution, Worn worn, Pictures pictures) {
         return switch (ground.kind()) {
             case PICTURE -> pictures.tones(ground.source());
             case GRADIENT ->
                 resolution.value(ground.source(), GradientValue.class).map(Grounds::samples);
             case PATTERN ->
-                resolution
-                        .value(Surfaces.path(surface, ground.role()), ColorValue.class)
-                        .map(ink -> Tones.of(color, Contrast.over(ink.color(), color)));
+                worn.color(Surfaces.path(surface, ground.role()))
+                        .map(ink -> Tones.of(color, Contrast.over(ink, color)));
         };
     }
 
@@ -164,13 +183,13 @@ public final class Grounds {
      * The roles of running text. States are left out: they are rare on pictures, and being chosen close to what a plain ground
      * allows they would leave nothing of the picture to see.
      */
-    private static List<Scrim.Text> texts(String surface, Resolution resolution) {
+    /** Also those that the surface has no token for: they are seen on it as they fall back. */
+    private static List<Scrim.Text> texts(String surface, Worn worn) {
         List<Scrim.Text> texts = new ArrayList<>();
         for (Pair pair : Contrasts.declared())
             if (pair.ground().equals(GROUND) && TEXTS.contains(pair.role()))
-                resolution
-                        .value(Surfaces.path(surface, pair.role()), ColorValue.class)
-                        .ifPresent(color -> texts.add(new Scrim.Text(color.color(), pair.needed())));
+                worn.color(Surfaces.path(surface, pair.role()))
+                        .ifPresent(color -> texts.add(new Scrim.Text(color, pair.needed())));
         return texts;
     }
 

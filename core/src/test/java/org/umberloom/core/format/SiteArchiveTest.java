@@ -20,11 +20,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
-import org.umberloom.core.site.PictureFacts;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePart;
 import org.umberloom.core.site.SitePiece;
+import org.umberloom.core.theme.PictureFacts;
 
 /** Sites as archives: out and in again they are equal; pages from elsewhere come in with nothing that runs, loads or reaches anything. */
 class SiteArchiveTest {

@@ -1,4 +1,4 @@
-package org.umberloom.core.site;
+package org.umberloom.core.theme;
 
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,24 +1,25 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
-  import { api, ask, Problem, problemOf, store, upload, type Schemas } from '$lib/api/client';
+  import { Problem } from '$lib/api/client';
   import TextValue from '$lib/ui/TextValue.svelte';
   import { counted } from '$lib/ui/words';
   import FocalPoint from './FocalPoint.svelte';
+  import type { Shelf, Shelved } from './shelf';
 
-  /** A site's pictures: what each shows, how it may be used, where it stands, and which point of it stays in sight. */
+  /** Pictures: what each shows, how it may be used, where it stands, and which point of it stays in sight. */
   let {
-    slug,
-    base,
+    shelf: source,
+    places = '',
     onchange
   }: {
-    slug: string;
-    /** Where its pictures lie. */ base: string;
-    /** Pages show another picture now. */ onchange: () => void;
+    shelf: Shelf;
+    /** Addresses of the pages that pictures stand on, without their names. */ places?: string;
+    /** What stands somewhere shows another picture now. */ onchange?: () => void;
   } = $props();
 
-  type Shelved = Schemas['ShelvedPicture'];
   let shelf = $state.raw<Shelved[] | null>(null);
+  let offered = $state.raw<Shelved[]>([]);
   let chosen = $state('');
   let over = $state(false);
   let message = $state('');
@@ -28,7 +29,7 @@
   const picture = $derived(shelf?.find((one) => one.name === chosen) ?? shelf?.[0]);
   const unsaid = $derived((shelf ?? []).filter((one) => !one.license && !one.placeholder).length);
   const others = $derived((shelf ?? []).filter((one) => one !== picture));
-  const at = $derived({ path: { site: slug } });
+  const offers = $derived(offered.filter((one) => !shelf?.some((mine) => mine.name === one.name)));
   const size = (one: Shelved) =>
     [
       one.width ? `${one.width} × ${one.height} px` : 'drawn in lines',
@@ -40,7 +41,7 @@
 
   onMount(read);
   async function read() {
-    shelf = await ask(() => api.GET('/api/sites/{site}/pictures', { params: at }));
+    [shelf, offered] = await Promise.all([source.all(), source.offered?.() ?? []]);
   }
 
   async function done(work: () => Promise<unknown>): Promise<string> {
@@ -56,24 +57,14 @@
 
   function take(files: FileList | null | undefined) {
     return done(async () => {
-      for (const file of files ?? []) {
-        const response = await upload(`/api/sites/${slug}/pictures`, file);
-        const body = await response.json();
-        if (!response.ok) throw new Error(`${file.name}: ${problemOf(response.status, body).message}`);
-        chosen = body.name;
-      }
+      for (const file of files ?? []) chosen = await source.add(file);
     });
   }
 
   const say = (one: Shelved, change: Partial<Shelved>, again = false) =>
     done(async () => {
-      const { license, source, alt, focalX, focalY } = { ...one, ...change };
-      await store(() =>
-        api.PUT('/api/sites/{site}/pictures/{name}', {
-          params: { path: { site: slug, name: one.name } },
-          body: { license, source, alt, focalX, focalY }
-        })
-      );
+      const { license, source: from, alt, focalX, focalY } = { ...one, ...change };
+      await source.say(one.name, { license, source: from, alt, focalX, focalY });
       if (!again)
         toast.message(`What is said of ${one.name} was changed`, {
           action: { label: 'Put it back', onClick: () => void say(one, {}, true) }
@@ -82,28 +73,27 @@
 
   const keepRoom = () =>
     done(async () => {
-      const made = await store(() => api.POST('/api/sites/{site}/pictures/placeholders', { params: at, body: { width, height } }));
-      chosen = made.name;
+      chosen = (await source.keepRoom?.(width, height)) ?? chosen;
     });
 
   const instead = (one: Shelved, name: string) =>
     done(async () => {
-      await store(() =>
-        api.PUT('/api/sites/{site}/pictures/{name}/instead', { params: { path: { site: slug, name: one.name } }, body: { name } })
-      );
+      await source.instead?.(one.name, name);
       chosen = name;
-      onchange();
+      onchange?.();
     });
 
-  const remove = (one: Shelved) =>
-    done(() => store(() => api.DELETE('/api/sites/{site}/pictures/{name}', { params: { path: { site: slug, name: one.name } } })));
+  const fromElsewhere = (name: string) =>
+    done(async () => {
+      chosen = (await source.take?.(name)) ?? chosen;
+    });
+
+  const remove = (one: Shelved) => done(() => source.remove(one.name));
 </script>
 
 {#if shelf}
   <p class="caption mb-2">
-    {shelf.length
-      ? counted(shelf.length, 'picture', 'pictures')
-      : 'No pictures yet: drop files here, or keep room for one that is still to come'}{#if unsaid}
+    {shelf.length ? counted(shelf.length, 'picture', 'pictures') : `No pictures yet: ${source.empty}`}{' '}{#if unsaid}
       · <span class="text-must">nobody said how {unsaid === 1 ? 'one' : unsaid} may be used</span>{/if}
   </p>
   <div class="flex items-stretch border border-line">
@@ -131,7 +121,7 @@
             title={one.name}
             onclick={() => (chosen = one.name)}
           >
-            <img class="h-14 w-full object-contain" src="{base}pictures/{one.name}" alt="" />
+            <img class="h-14 w-full object-contain" src="{source.base}{one.name}" alt="" />
             <span class="mt-1 truncate text-xs">{one.name}</span>
             <span class="truncate text-xs {one.license || one.placeholder ? 'text-muted' : 'text-must'}"
               >{one.placeholder ? 'keeps room' : one.license ? counted(one.used.length, 'place', 'places') : 'no license'}</span
@@ -150,19 +140,32 @@
             onchange={(e) => void take(e.currentTarget.files)}
           /></label
         >
-        <span class="flex items-center gap-1.5">
-          <button class="button" onclick={keepRoom}>Keep room for</button>
-          <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Width of the room in px" bind:value={width} />
-          ×
-          <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Height of the room in px" bind:value={height} /> px
-        </span>
+        {#if offers.length}
+          <select
+            class="field w-full"
+            aria-label="A picture of the theme"
+            value=""
+            onchange={(e) => void fromElsewhere(e.currentTarget.value)}
+          >
+            <option value="" disabled>From the theme’s shelf…</option>
+            {#each offers as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
+          </select>
+        {/if}
+        {#if source.keepRoom}
+          <span class="flex items-center gap-1.5">
+            <button class="button" onclick={keepRoom}>Keep room for</button>
+            <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Width of the room in px" bind:value={width} />
+            ×
+            <input class="field w-14 px-1!" type="number" min="16" max="4096" aria-label="Height of the room in px" bind:value={height} /> px
+          </span>
+        {/if}
       </div>
     </div>
     {#if picture}
       <div class="flex min-w-0 grow gap-5 p-4">
         {#key picture.name}
           <FocalPoint
-            src="{base}pictures/{picture.name}"
+            src="{source.base}{picture.name}"
             x={picture.focalX}
             y={picture.focalY}
             onset={(focalX, focalY) => void say(picture, { focalX, focalY })}
@@ -189,11 +192,11 @@
             <p class="caption">
               {#if picture.used.length}Stands on {#each picture.used as place, i (place.page)}{i ? ', ' : ''}{#if place.page}<a
                       class="text-link underline underline-offset-2"
-                      href="/sites/{slug}/{place.page}">{place.words}</a
+                      href="{places}{place.page}">{place.words}</a
                     >{:else}{place.words}{/if}{/each}{:else}Stands nowhere yet{/if}
             </p>
             <div class="mt-auto flex flex-wrap items-center gap-2">
-              {#if others.length && picture.used.some((one) => one.page)}
+              {#if source.instead && others.length && picture.used.some((one) => one.page)}
                 <select
                   class="field max-w-56"
                   aria-label="Another picture in its place"
