@@ -28,7 +28,6 @@ import org.umberloom.app.web.Uploads;
 class SitePicturesController {
     record PictureNamed(String name) {}
 
-    /** @param focalX the point that stays in sight when it is cropped: a share from the left, 0 to 1, and so from the top */
     /** In px. */
     record PlaceholderWanted(int width, int height) {}
 

@@ -166,7 +166,10 @@ final class GlyphVariations {
         return moves;
     }
 
-    /** What is not told moves with its neighbors on the contour. Source: OpenType 1.9.1, gvar, “Inferred deltas for un-referenced point numbers”. */
+    /**
+     * What is not told moves with its neighbors on the contour. Source: OpenType 1.9.1, gvar, “Inferred deltas for un-referenced point
+     * numbers”.
+     */
     private static void between(int[] at, double[] moves, boolean[] touched, int[] ends) {
         int first = 0;
         for (int last : ends) {

@@ -181,9 +181,8 @@ public final class Grounds {
 
     /**
      * The roles of running text. States are left out: they are rare on pictures, and being chosen close to what a plain ground
-     * allows they would leave nothing of the picture to see.
+     * allows they would leave nothing of the picture to see. What the surface has no token for is seen on it as it falls back.
      */
-    /** Also those that the surface has no token for: they are seen on it as they fall back. */
     private static List<Scrim.Text> texts(String surface, Worn worn) {
         List<Scrim.Text> texts = new ArrayList<>();
         for (Pair pair : Contrasts.declared())
