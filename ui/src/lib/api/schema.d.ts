@@ -4217,6 +4217,10 @@ export interface components {
             roles: components["schemas"]["RoleEntry"][];
             choices: components["schemas"]["ChoiceEntry"][];
             governing: components["schemas"]["GoverningView"][];
+            /** Format: double */
+            phoneHigh: number;
+            /** Format: double */
+            mostStaying: number;
         };
         GoverningView: {
             selector: string;

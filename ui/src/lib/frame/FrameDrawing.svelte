@@ -20,7 +20,8 @@
     regions,
     picked,
     onpick,
-    onfound
+    onfound,
+    onstaying
   }: {
     bench: Bench;
     bay: BayState;
@@ -32,6 +33,8 @@
     onpick: (part: string) => void;
     /** Hears which regions the page has, from its top on, what is chosen on it, and the surface of each region. */
     onfound?: (parts: string[], chosen: Record<string, string>, surfaces: Record<string, string>) => void;
+    /** Hears how much of the window what stays in sight takes while the page is scrolled, px, by parts. */
+    onstaying?: (heights: Record<string, number>) => void;
   } = $props();
 
   const MOVES_AFTER = 4;
@@ -62,11 +65,20 @@
         return box ? [{ part, box }] : [];
       })
       .sort((a, b) => b.box.width * b.box.height - a.box.width * a.box.height);
+    onstaying?.(Object.fromEntries(boxes.map(({ part, box }) => [part.name, stayingIn(doc, part.region, box.height)])));
     onfound?.(
       [...boxes].sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x).map((one) => one.part.name),
       chosenOn(doc),
       Object.fromEntries(boxes.map(({ part }) => [part.name, surfaceIn(doc, part.region)]))
     );
+  }
+
+  /** What stays is seen without what lies above the window's edge. */
+  function stayingIn(doc: Document, region: string, height: number): number {
+    const one = doc.querySelector(region);
+    const style = one && doc.defaultView?.getComputedStyle(one);
+    if (!style || !['sticky', 'fixed'].includes(style.position)) return 0;
+    return Math.max(0, height + Math.min(0, parseFloat(style.insetBlockStart) || 0));
   }
 
   const surfaceIn = (doc: Document, region: string) =>

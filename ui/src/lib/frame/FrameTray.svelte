@@ -31,10 +31,14 @@
   let found = $state.raw<string[]>([]);
   /** What is chosen on the page that is drawn: its places may choose for themselves. */
   let here = $state.raw<Record<string, string>>({});
+  /** How much of a phone each region takes while the page is scrolled, px. */
+  let staying = $state.raw<Record<string, number>>({});
   /** The surface of every region there. */
   let standing = $state.raw<Record<string, string>>({});
 
   /** As they stand on the page, then those that it has not. */
+  const stays = $derived(staying[picked] ?? 0);
+  const stayingShare = $derived(stays / bench.contract.phoneHigh);
   const regions = $derived.by(() => {
     const rank = (name: string) => (found.includes(name) ? found.indexOf(name) : found.length);
     return bench.contract.parts.filter((part) => part.region).sort((a, b) => rank(a.name) - rank(b.name));
@@ -76,7 +80,17 @@
             onpick={(name) => (picked = name)}
             onfound={(names, chosen, surfaces) => ((found = names), (here = chosen), (standing = surfaces))}
           />
-          <FrameDrawing {bench} {bay} width={PHONE} {room} widest={WIDEST_PHONE} {regions} {picked} onpick={(name) => (picked = name)} />
+          <FrameDrawing
+            {bench}
+            {bay}
+            width={PHONE}
+            {room}
+            widest={WIDEST_PHONE}
+            {regions}
+            {picked}
+            onpick={(name) => (picked = name)}
+            onstaying={(heights) => (staying = heights)}
+          />
         {/key}
       {/if}
     </div>
@@ -101,6 +115,12 @@
       </div>
       {#if !found.includes(part.name)}
         <p class="text-muted">This page has no such region; what is chosen here holds on those that have one.</p>
+      {/if}
+      {#if stays}
+        <p class={stayingShare > bench.contract.mostStaying ? 'text-must' : 'text-muted'}>
+          Stays in sight: {Math.round(stays)} of a phone’s {bench.contract.phoneHigh} px, {Math.round(stayingShare * 100)} %{#if stayingShare > bench.contract.mostStaying}.
+            More than {Math.round(bench.contract.mostStaying * 100)} %: leave less air in it, fold its menu away, or let it leave with the page{/if}
+        </p>
       {/if}
       <div class="flex min-h-0 grow gap-5">
         <div class="flex w-44 shrink-0 flex-col gap-1">

@@ -29,7 +29,7 @@ export class Bench {
   readonly id: number;
   saved = $state.raw<Schemas['Bench'] | null>(null);
   #tab = $state<Tab>('color');
-  contract = $state.raw<Schemas['ContractView']>({ parts: [], roles: [], choices: [], governing: [] });
+  contract = $state.raw<Schemas['ContractView']>({ parts: [], roles: [], choices: [], governing: [], phoneHigh: 1, mostStaying: 1 });
   readonly governing = $derived(new Governing(this.contract.governing));
   /** What can be known of colors, derivations and grounds without a theme. */
   sight = $state.raw<Schemas['SightView']>({ ways: [], black: 1, most: 1, legibility: [] });

@@ -6,6 +6,7 @@ import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.core.check.ShapeChecks;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Governing;
@@ -135,8 +136,17 @@ class ContractController {
         }
     }
 
+    /**
+     * @param phoneHigh   px of a small phone
+     * @param mostStaying how much of that what stays in sight may take, as a share
+     */
     record ContractView(
-            List<PartEntry> parts, List<RoleEntry> roles, List<ChoiceEntry> choices, List<GoverningView> governing) {}
+            List<PartEntry> parts,
+            List<RoleEntry> roles,
+            List<ChoiceEntry> choices,
+            List<GoverningView> governing,
+            double phoneHigh,
+            double mostStaying) {}
 
     private final ContractView contract;
 
@@ -149,7 +159,9 @@ class ContractController {
                         .toList(),
                 standard.roles().values().stream().map(RoleEntry::of).toList(),
                 standard.choices().values().stream().map(ChoiceEntry::of).toList(),
-                Governing.all(standard).stream().map(GoverningView::of).toList());
+                Governing.all(standard).stream().map(GoverningView::of).toList(),
+                ShapeChecks.PHONE_HIGH,
+                ShapeChecks.MOST_OF_A_PHONE);
     }
 
     @GetMapping

@@ -34,9 +34,10 @@ public final class ShapeChecks {
     /** A phone, px. Common practice. */
     private static final double PHONE = 375;
 
-    private static final double PHONE_HIGH = 667;
+    /** px. A small phone; common practice. */
+    public static final double PHONE_HIGH = 667;
     /** Of a phone's height, what a header that stays may take. Common practice; technique C34 of the W3C lets it go where it is tall. */
-    private static final double MOST_OF_A_PHONE = 0.25;
+    public static final double MOST_OF_A_PHONE = 0.25;
     /** WCAG 2.2, 2.5.8: a target is at least 24 by 24 CSS px; technique C42 of the W3C. */
     private static final double TARGET = 24;
     /** WCAG 2.2, 2.4.13 (advice): a focus outline is at least 2 CSS px thick. */
@@ -156,11 +157,23 @@ public final class ShapeChecks {
                 "Make it 2 px or more."));
     }
 
-    private static void header(Worn worn, Map<String, String> chosen, List<Finding> findings) {
+    /**
+     * What a header takes of a phone while it stays, px: its name and its menu in a line each, or the name alone where the menu is
+     * folded away. How many lines a menu takes is known on pages alone; the drawing of a page tells it as the browser lays it out.
+     *
+     * @param chosen values of choices by their names
+     */
+    public static double header(Worn worn, Map<String, String> chosen) {
         double air = px(worn, "part.header.air");
         boolean shrinks = "shrinks".equals(chosen.get("header-stays"));
-        double lines = line(worn, "type.wordmark") + line(worn, "type.menu") + px(worn, "gap.inset");
-        double height = lines + (shrinks ? air : 2 * air);
+        double lines = "folded".equals(chosen.get("menu-phone"))
+                ? line(worn, "type.wordmark")
+                : line(worn, "type.wordmark") + line(worn, "type.menu") + px(worn, "gap.inset");
+        return lines + (shrinks ? air : 2 * air);
+    }
+
+    private static void header(Worn worn, Map<String, String> chosen, List<Finding> findings) {
+        double height = header(worn, chosen);
         if (height <= MOST_OF_A_PHONE * PHONE_HIGH) return;
         findings.add(new Finding(
                 "tall-header",
