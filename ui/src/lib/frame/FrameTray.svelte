@@ -52,7 +52,10 @@
   const room = $derived(Math.max(120, height - BELOW));
   const valueOf = (one: Schemas['ChoiceEntry']) => chosenOf(bench, one.name)?.value ?? one.standard;
   const wordsOf = (one: Schemas['ChoiceEntry'], value = valueOf(one)) =>
-    valuesOf(bench, one).find((known) => known.value === value)?.words ?? '';
+    valuesOf(bench, one).find((known) => known.value === value)?.words ?? surfaceOf(value);
+  /** What a region stands on, of the surfaces that the theme has here; a site can have more. */
+  const standingOn = (part: string) =>
+    bench.shown?.color.surfaces.some((one) => one.name === standing[part]) ? (standing[part] ?? 'page') : 'page';
   /** The surface that is chosen for the region, where its own is what is chosen now. */
   const surface = $derived(choice?.stands ? bench.shown?.color.surfaces.find((one) => one.name === surfaceOf(valueOf(choice))) : undefined);
   const alone = (one: Schemas['ChoiceEntry']) =>
@@ -60,7 +63,7 @@
       op: 'standAlone',
       place: placeOf(bench, one.name),
       choice: one.name,
-      from: `surface.${standing[one.part] ?? 'page'}`
+      from: `surface.${standingOn(one.part)}`
     });
 </script>
 
@@ -179,8 +182,7 @@
               {#if surface?.name !== part.name}
                 <div class="flex items-baseline gap-2 pt-2">
                   <button class="button shrink-0" onclick={() => void alone(choice)}>A surface of its own</button>
-                  <span class="caption">in the colors of {standing[part.name] ?? 'page'} to begin with. A picture can lie on it alone.</span
-                  >
+                  <span class="caption">in the colors of {standingOn(part.name)} to begin with. A picture can lie on it alone.</span>
                 </div>
               {/if}
               {#if surface}

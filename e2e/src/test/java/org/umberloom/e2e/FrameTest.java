@@ -66,6 +66,28 @@ class FrameTest {
         assertThat(header()).hasCSS("align-items", "flex-start");
     }
 
+    @Test
+    void whatStaysInSightIsToldAsItIsLaidOutOnAPhone() {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Header"))
+                .click();
+        assertThat(page.getByText("Stays in sight")).hasCount(0);
+        button(Pattern.compile("^What the header does when")).click();
+        page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^What the header does when")))
+                .getByText("stays in sight", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(state()).containsText("header-stays stays in sight");
+        Locator phone = page.locator("iframe[title='The page at 390 px']")
+                .contentFrame()
+                .locator("body > header");
+        long height =
+                Math.round(((Number) phone.evaluate("(one) => one.getBoundingClientRect().height")).doubleValue());
+        Locator told = page.getByText(Pattern.compile("^Stays in sight: " + height + " of a phone’s 667 px"));
+        assertThat(told).isVisible();
+        assertThat(told).not().containsText("leave less air");
+    }
+
     private Locator button(Pattern name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }

@@ -21,11 +21,12 @@ class PlacesOnTheBenchTest {
     private final Loom loom = Loom.withDemo();
     private Page page;
     private String site;
+    private String theme;
 
     @BeforeEach
     void open() {
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
-        String theme = Prepared.theme(page, "Places apart", "Plain weave");
+        theme = Prepared.theme(page, "Places apart", "Plain weave");
         site = Prepared.copyOf(page, "crossings");
         page.navigate("/bench/" + theme + "?site=" + site + "&page=fares");
         frame(0).locator("section h2").waitFor();
@@ -104,6 +105,26 @@ class PlacesOnTheBenchTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove"))
                 .click();
         shown("22rem", "36rem", "36rem");
+    }
+
+    /** A page of another site in a bay: what that site says of its own is asked for at once. */
+    @Test
+    void aBayWhosePageIsOfAnotherSiteShowsWhatThatSiteSays() {
+        String other = Prepared.copyOf(page, "galley");
+        Prepared.wears(page, other, theme);
+        page.reload();
+        frame(0).locator("section h2").waitFor();
+        Browsers.heard(page);
+        page.getByLabel("Page").first().selectOption(other + "/index");
+        page.waitForCondition(() -> {
+            try {
+                return "10px"
+                        .equals(frame(0).locator("body")
+                                .evaluate("(one) => getComputedStyle(one).getPropertyValue('--shape-radius').trim()"));
+            } catch (PlaywrightException loading) {
+                return false;
+            }
+        });
     }
 
     private String step(String selector) {
