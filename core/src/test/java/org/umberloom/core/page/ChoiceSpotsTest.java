@@ -59,7 +59,7 @@ class ChoiceSpotsTest {
 
     /** Regions of whole pages, and what stands in a page's head. */
     private static final Set<String> NOT_ON_SAMPLES =
-            Set.of("bar-place", "bar-surface", "sidebar", "sidebar-surface", "site-icon");
+            Set.of("bar-place", "bar-surface", "sharing", "sidebar", "sidebar-surface", "site-icon");
 
     /** Every other choice shows somewhere on the sample pages, but those of states alone. */
     @Test
