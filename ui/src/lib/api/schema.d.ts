@@ -1284,6 +1284,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/themes/{theme}/parts/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["part"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/themes/{id}": {
         parameters: {
             query?: never;
@@ -3350,6 +3366,29 @@ export interface components {
             /** Format: int32 */
             putAway: number;
         };
+        PartPage: {
+            site: string;
+            name: string;
+            page: string;
+            title: string;
+            /** Format: int32 */
+            spots: number;
+        };
+        PartRole: {
+            path: string;
+            purpose: string;
+            own: boolean;
+            on: string;
+            value: string;
+        };
+        PartStands: {
+            roles: components["schemas"]["PartRole"][];
+            pages: components["schemas"]["PartPage"][];
+            /** Format: int32 */
+            sites: number;
+            /** Format: int32 */
+            looked: number;
+        };
         TokenList: {
             /** Format: int32 */
             revision: number;
@@ -4233,6 +4272,7 @@ export interface components {
             attribute: string;
             value: string;
             roles: string[];
+            lengths: components["schemas"]["TakenLength"][];
         };
         PartEntry: {
             name: string;
@@ -4250,6 +4290,10 @@ export interface components {
             pulledAt: string;
             /** Format: double */
             pulledTimes: number;
+        };
+        TakenLength: {
+            property: string;
+            path: string;
         };
         Edge: {
             /** Format: double */
@@ -7491,6 +7535,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    part: {
+        parameters: {
+            query?: {
+                combo?: string;
+                surface?: string;
+            };
+            header?: never;
+            path: {
+                theme: number;
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PartStands"];
                 };
             };
         };

@@ -10,6 +10,7 @@
     surface,
     choice,
     label,
+    scale = 0.55,
     shownIn,
     onstates
   }: {
@@ -18,12 +19,11 @@
     surface: string;
     /** A value to show, such as `links:hover`; empty for what the theme chooses. */ choice: string;
     label: string;
+    /** Of the picture to what it shows. */ scale?: number;
     /** A state; none for at rest. */ shownIn?: State;
     /** Told of the states that there are. */
     onstates?: (states: State[]) => void;
   } = $props();
-
-  const SCALE = 0.55;
 
   let frame: HTMLIFrameElement | undefined = $state();
   let detach: (() => void) | undefined;
@@ -51,8 +51,8 @@
   tabindex="-1"
   sandbox="allow-same-origin"
   class="pointer-events-none origin-top-left border-0"
-  style:width="{100 / SCALE}%"
-  style:height="{100 / SCALE}%"
-  style:transform="scale({SCALE})"
+  style:width="{100 / scale}%"
+  style:height="{100 / scale}%"
+  style:transform="scale({scale})"
   {onload}
 ></iframe>

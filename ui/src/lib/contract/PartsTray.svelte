@@ -1,9 +1,12 @@
 <script lang="ts">
-  import type { Schemas } from '$lib/api/client';
+  import { api, ask, type Schemas } from '$lib/api/client';
   import { onSurface } from '$lib/site/livePage';
   import type { Bench } from '$lib/theme/bench.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
+  import { inSight } from '$lib/ui/seen';
+  import { counted } from '$lib/ui/words';
   import ChoiceRow from './ChoiceRow.svelte';
+  import PartLarge from './PartLarge.svelte';
   import PartPicture from './PartPicture.svelte';
   import { STATES, type State } from './states';
 
@@ -21,6 +24,28 @@
   const choices = $derived(bench.contract.choices.filter((choice) => choice.part === part?.name));
   const roles = $derived(bench.contract.roles.filter((role) => role.part === part?.name));
   const surfaces = $derived(['page', ...(bench.shown?.color.surfaces ?? []).map((one) => one.name).filter((one) => one !== 'page')]);
+
+  /** Where its roles come from, and where it stands; asked for anew with every edit. */
+  let standing = $state.raw<Schemas['PartStands'] | null>(null);
+  /** Parts whose small pictures are in sight. */
+  let near = $state<Record<string, boolean>>({});
+  let asked = 0;
+  $effect(() => {
+    void bench.saved?.revision;
+    const wanted = part?.name;
+    if (!wanted) return;
+    const query = { combo: bench.looks.workingKey, surface };
+    const mine = ++asked;
+    void ask(() => api.GET('/api/themes/{theme}/parts/{part}', { params: { path: { theme: bench.id, part: wanted }, query } })).then(
+      (found) => mine === asked && (standing = found)
+    );
+  });
+
+  function look(one: Schemas['PartPage']) {
+    const bay = bench.bays[0];
+    if (bay) [bay.site, bay.page] = [one.site, one.page];
+  }
+
   function show(role: Schemas['RoleEntry']) {
     const general = role.path.replace('surface.*.', 'surface.');
     bench.lightSelectors(onSurface(bench.governing.selectorsOf(general), ''));
@@ -33,12 +58,12 @@
 </script>
 
 <div class="flex h-full min-w-[60rem]">
-  <Compartment label="Parts" frame="w-36 shrink-0 border-r border-border" inside="py-1" focusable>
+  <Compartment label="Parts" frame="w-44 shrink-0 border-r border-border" inside="py-1" focusable>
     <ul>
       {#each parts as one (one.name)}
-        <li>
+        <li use:inSight={(there) => (near[one.name] = there)}>
           <button
-            class="flex w-full items-baseline gap-2 px-3 py-1 text-left {one === part ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
+            class="flex w-full flex-col px-3 py-1 text-left {one === part ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
             aria-pressed={one === part}
             title={one.purpose}
             onclick={() => {
@@ -46,8 +71,20 @@
               states = [];
             }}
           >
-            <span class="grow truncate">{one.title}</span>
-            {#if choosing.has(one.name)}<span class="caption" title="There is something to choose">◇</span>{/if}
+            <span class="flex w-full items-baseline gap-2"
+              ><span class="grow truncate">{one.title}</span>
+              {#if choosing.has(one.name)}<span class="caption" title="There is something to choose">◇</span>{/if}</span
+            >
+            <span class="block h-14 w-full overflow-hidden border border-border bg-ground"
+              >{#if near[one.name]}<PartPicture
+                  {bench}
+                  part={one.name}
+                  surface="page"
+                  choice=""
+                  scale={0.3}
+                  label="{one.title}, small"
+                />{/if}</span
+            >
           </button>
         </li>
       {/each}
@@ -55,7 +92,10 @@
   </Compartment>
   {#if part}
     <Compartment label="{part.title}: what can be chosen" frame="min-w-0 grow" inside="flex flex-col gap-3 px-4 py-3">
-      <p class="text-muted">{part.purpose}.</p>
+      <p class="text-muted">{part.purpose}. Pull it where it is marked; a click on it opens what governs that.</p>
+      {#key `${part.name} ${surface}`}
+        <PartLarge {bench} {part} {surface} onopen={(path) => bench.open({ path, contexts: bench.working, roles: [] }, true)} />
+      {/key}
       <!-- On every surface at once; the one that is picked is what the choices below are shown on. -->
       <div class="flex flex-wrap gap-3" role="radiogroup" aria-label="Surface it is shown on">
         {#each surfaces as one (one)}
@@ -111,11 +151,12 @@
         </div>
       {/if}
     </Compartment>
-    {#if roles.length > 0}
-      <Compartment label="Roles of {part.title}" frame="w-64 shrink-0 border-l border-border" inside="px-3 py-2" focusable>
+    <Compartment label="{part.title}: roles and pages" frame="w-64 shrink-0 border-l border-border" inside="px-3 py-2" focusable>
+      {#if roles.length > 0}
         <p class="caption pb-1">Roles it brings</p>
         <ul>
           {#each roles as role (role.path)}
+            {@const stands = standing?.roles.find((one) => one.purpose === role.purpose)}
             <li>
               <button
                 class="w-full rounded-[3px] px-1 py-0.5 text-left hover:bg-hover"
@@ -123,14 +164,42 @@
                 onpointerleave={() => bench.light(bench.pick ? [bench.pick.path] : [])}
                 onclick={() => open(role)}
               >
-                <span class="value block truncate">{role.path.replace('surface.*.', '')}</span><span class="caption block"
-                  >{role.purpose}</span
+                <span class="flex items-baseline gap-1.5"
+                  ><span
+                    class="size-2 shrink-0 self-center {stands?.own ? 'bg-ink' : 'border border-dashed border-ink'}"
+                    title={stands?.own ? 'has a value of its own' : 'falls back'}
+                  ></span><span class="value truncate">{role.path.replace('surface.*.', '')}</span></span
                 >
+                <span class="caption block">{role.purpose}</span>
+                {#if stands}<span class="caption block truncate"
+                    >{stands.own ? stands.value : stands.on ? `as ${stands.on}: ${stands.value}` : `nobody said: ${stands.value}`}</span
+                  >{/if}
               </button>
             </li>
           {/each}
         </ul>
-      </Compartment>
-    {/if}
+      {/if}
+      {#if standing}
+        <p class="caption pt-2 pb-1">
+          {standing.pages.length
+            ? `Stands on ${counted(standing.pages.length, 'page', 'pages')}`
+            : 'Stands on no page yet'}{#if standing.looked < standing.sites}
+            of the first {standing.looked} of {standing.sites} sites{/if}
+        </p>
+        <ul>
+          {#each standing.pages as one (`${one.site}/${one.page}`)}
+            <li>
+              <button
+                class="flex w-full items-baseline gap-2 rounded-[3px] px-1 py-0.5 text-left hover:bg-hover"
+                title="{one.title} of {one.name}, in the first bay"
+                onclick={() => look(one)}
+                ><span class="grow truncate">{one.title}</span><span class="caption shrink-0 truncate">{one.name} · {one.spots}</span
+                ></button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    </Compartment>
   {/if}
 </div>

@@ -11,6 +11,7 @@ const rule = (selector: string, rank: number, of: Partial<Record<'color' | 'type
   width: '',
   attribute: '',
   value: '',
+  lengths: [],
   ...of,
   roles: Object.values(of)
 });

@@ -26,6 +26,15 @@ export class Governing {
     });
   }
 
+  /** Lengths that rules for an element take as they are, the strongest for each property. */
+  lengthsOf(element: Element): { property: string; path: string }[] {
+    const taken = new Map<string, string>();
+    for (const rule of this.#rules)
+      if (rule.lengths.length && element.matches(rule.selector) && holds(rule, element))
+        for (const { property, path } of rule.lengths) if (!taken.has(property)) taken.set(property, path);
+    return [...taken].map(([property, path]) => ({ property, path }));
+  }
+
   /** What is governed by a role in its general form, such as `surface.text`. */
   selectorsOf(role: string): string[] {
     return this.#selectors.get(role) ?? [];

@@ -3,10 +3,13 @@ package org.umberloom.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -66,6 +69,57 @@ class PartsTest {
         page.waitForCondition(() -> shows(false));
         value("Undo buttons").click();
         page.waitForCondition(() -> shows(true));
+    }
+
+    private Locator card() {
+        return page.locator("iframe[title='Cards on page, large']")
+                .contentFrame()
+                .locator("[data-part=card]")
+                .first();
+    }
+
+    @Test
+    void aLengthIsPulledOnThePartItself() {
+        value("Cards").first().click();
+        Locator handle = page.getByRole(
+                AriaRole.SLIDER,
+                new Page.GetByRoleOptions()
+                        .setName("Between the edge of a card and what is in it, on the part itself"));
+        String before = (String) card().evaluate("(one) => getComputedStyle(one).paddingLeft");
+        BoundingBox box = handle.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width / 2 + 16, box.y + box.height / 2, new Mouse.MoveOptions().setSteps(4));
+        double wanted = Double.parseDouble(before.replace("px", "")) + 16;
+        assertThat(card()).hasCSS("padding-left", Pattern.compile("^" + Math.round(wanted) + "(\\.5)?px$"));
+        page.mouse().up();
+        assertThat(page.getByTestId("saved-state")).containsText("part.card.inset");
+        assertThat(handle).hasAttribute("aria-valuenow", Pattern.compile("^" + Math.round(wanted) + "(\\.5)?$"));
+        // The handle stays at the edge that it is of.
+        page.waitForCondition(() -> Math.abs(handle.boundingBox().x - box.x - 16) < 2);
+        handle.press("ArrowLeft");
+        assertThat(handle).hasAttribute("aria-valuenow", Pattern.compile("^" + Math.round(wanted - 1) + "(\\.5)?$"));
+    }
+
+    @Test
+    void itIsToldWhereRolesComeFromAndWhereThePartStands() {
+        value("Cards").first().click();
+        Locator role = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("part\\.card\\.inset")));
+        assertThat(role).containsText("as gap.flow");
+        assertThat(page.getByText("Stands on no page yet")).isVisible();
+        String theme = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
+        String site = Prepared.copyOf(page, "crossings");
+        Prepared.wears(page, site, theme);
+        page.reload();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
+                .click();
+        value("Cards").first().click();
+        assertThat(page.getByText(Pattern.compile("^Stands on [1-9]\\d* pages")))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Fares .* · \\d+$")))
+                .click();
+        assertThat(page.locator("iframe").first()).hasAttribute("src", Pattern.compile(".*/fares\\.html$"));
     }
 
     @Test

@@ -90,10 +90,14 @@ class ContractController {
                         .allMatch(rule -> rule.rule().within().stream().anyMatch(at -> at.contains("max-width")));
     }
 
+    /** @param property of CSS @param path of the role */
+    record TakenLength(String property, String path) {}
+
     /**
      * @param rank      of two that match an element, the higher wins
      * @param attribute where it holds only at a value of a choice, says which is chosen, on the element or the nearest around it
      * @param value     of that
+     * @param lengths   that it takes as they are
      */
     record GoverningView(
             String selector,
@@ -104,7 +108,8 @@ class ContractController {
             String width,
             String attribute,
             String value,
-            List<String> roles) {
+            List<String> roles,
+            List<TakenLength> lengths) {
         static GoverningView of(Governing one) {
             return new GoverningView(
                     one.selector(),
@@ -117,7 +122,10 @@ class ContractController {
                             .map(chosen -> Stylesheet.choiceAttribute(chosen.choice()))
                             .orElse(""),
                     one.chosen().map(PartRule.Chosen::value).orElse(""),
-                    one.roles().stream().sorted().toList());
+                    one.roles().stream().sorted().toList(),
+                    one.lengths().entrySet().stream()
+                            .map(taken -> new TakenLength(taken.getKey(), taken.getValue()))
+                            .toList());
         }
     }
 
