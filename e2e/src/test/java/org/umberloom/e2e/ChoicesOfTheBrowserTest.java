@@ -73,7 +73,7 @@ class ChoicesOfTheBrowserTest {
         ThemeDocument theme = theme();
         String html = Specimen.page("page", Map.of());
         PageUse use = PageUse.of(List.of(html));
-        String kit = Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()), List.of());
+        String kit = Stylesheet.compile(theme, Usage.of(use), List.of());
         String live = Stylesheet.compile(theme, Usage.LIVE, List.of());
         int seen = 0;
         for (ColorScheme system : List.of(ColorScheme.LIGHT, ColorScheme.DARK))

@@ -78,7 +78,7 @@ class FallbacksOfTheBrowserTest {
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
             page.setContent(PAGES.get(1).replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style></style>"));
             for (String file : ElsewhereTest.FILES)
-                for (Usage usage : List.of(Usage.LIVE, Usage.of(use.needs(), use.surfaces())))
+                for (Usage usage : List.of(Usage.LIVE, Usage.of(use)))
                     assertThat((List<?>) page.evaluate(
                                     UNDEFINED, Stylesheet.compile(ElsewhereTest.dressed(file), usage, List.of())))
                             .as("%s, %s", file, usage.everything() ? "live" : "as a kit")
@@ -111,7 +111,7 @@ class FallbacksOfTheBrowserTest {
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
             page.setContent(PAGES.get(1).replace("<link rel=\"stylesheet\" href=\"theme.css\">", "<style></style>"));
             themes.forEach((missing, theme) -> {
-                for (Usage usage : List.of(Usage.ALL, Usage.of(use.needs(), use.surfaces())))
+                for (Usage usage : List.of(Usage.ALL, Usage.of(use)))
                     assertThat((List<?>) page.evaluate(UNDEFINED, Stylesheet.compile(theme, usage, List.of())))
                             .as("without %s, %s", missing, usage.everything() ? "live" : "as a kit")
                             .isEmpty();

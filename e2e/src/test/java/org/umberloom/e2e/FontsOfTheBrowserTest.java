@@ -265,13 +265,13 @@ class FontsOfTheBrowserTest {
 
     private static String css(String html, List<FontFace> faces) {
         PageUse use = PageUse.of(List.of(html));
-        return Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), faces);
+        return Stylesheet.compile(Demo.theme(), Usage.of(use), faces);
     }
 
     /** Of all families that the demo wears, with what stands in for them. */
     private static List<FontFace> faces() {
         PageUse use = PageUse.of(demoPages().map(Demo::read).toList());
-        String bare = Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), List.of());
+        String bare = Stylesheet.compile(Demo.theme(), Usage.of(use), List.of());
         return families().stream()
                 .flatMap(family -> family.files().stream()
                         .map(part -> new FontFace(

@@ -9,9 +9,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.umberloom.core.contract.Contract;
+import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.SiteJson;
@@ -46,7 +50,7 @@ class LeanPlacesOfTheBrowserTest {
     private static final String MATTERING =
             """
             () => {
-              const PROPERTIES = ['color', 'background-color', 'background-image', 'border-top-color', 'border-inline-start-color',
+              const PROPERTIES = ['color', 'background-color', 'background-image', 'background-position', 'background-size', 'background-repeat', 'background-blend-mode', 'border-top-color', 'border-inline-start-color',
                 'outline-color', 'font-family', 'font-size', 'font-weight', 'line-height', 'letter-spacing', 'margin-top', 'margin-bottom',
                 'margin-inline-start', 'padding-top', 'padding-inline-start', 'row-gap', 'column-gap', 'width', 'height',
                 'max-inline-size', 'border-radius', 'border-top-width', 'box-shadow', 'text-decoration-line', 'transition-duration'];
@@ -72,6 +76,14 @@ class LeanPlacesOfTheBrowserTest {
                   if (rule instanceof CSSLayerBlockRule && rule.name === 'site') walk(rule.cssRules, '');
               return found.map(([name, matters]) => (matters ? '+' : '-') + name);
             }""";
+
+    /** Custom properties that rules read for states. */
+    private static final Set<String> IN_STATES = Contract.standard().rules().stream()
+            .filter(rule -> rule.rule().selectors().stream()
+                    .anyMatch(selector -> !selector.states().isEmpty()))
+            .flatMap(rule -> rule.readings().stream())
+            .map(CustomProperties::nameOf)
+            .collect(Collectors.toSet());
 
     /** What eases from one value to another shows no difference at first. */
     private static final String STILL = "<style>* { transition: none !important; }</style>";
@@ -159,10 +171,8 @@ class LeanPlacesOfTheBrowserTest {
                                 "<html ", "<html data-kind=\"" + page.kind() + "\" data-page=\"" + page.slug() + "\" "))
                 .toList();
         PageUse use = PageUse.of(markup);
-        String css = Stylesheet.compile(
-                theme.worn(site.written()),
-                Usage.of(use.needs(), use.surfaces()).in(places),
-                List.of());
+        String css =
+                Stylesheet.compile(theme.worn(site.written()), Usage.of(use).in(places), List.of());
         TreeSet<String> idle = new TreeSet<>();
         TreeSet<String> mattering = new TreeSet<>();
         try (Page page = Browsers.context(ColorScheme.LIGHT).newPage()) {
@@ -173,9 +183,12 @@ class LeanPlacesOfTheBrowserTest {
                     look.contexts()
                             .forEach((modifier, context) ->
                                     root.append(Stylesheet.attribute(modifier) + "=\"" + context + "\" "));
-                    for (String attributes : List.of(root.toString(), ""))
+                    // A page that says its look and leaves light and dark to the reader.
+                    String open = root.toString().replaceAll("data-scheme=\"[^\"]*\" ", "");
+                    for (String attributes : List.of(root.toString(), "", open))
                         for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                             if (attributes.isEmpty() != look.equals(theme.defaults())) continue;
+                            if (attributes.equals(open) && !root.toString().contains("data-scheme=\"dark\"")) continue;
                             page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
                             page.setContent(html.replace("<html ", "<html " + attributes)
                                     .replace(
@@ -188,6 +201,10 @@ class LeanPlacesOfTheBrowserTest {
                 }
         }
         idle.removeAll(mattering);
+        // A ground says all of its lists, those among them that are as usual.
+        idle.removeIf(one -> one.endsWith("--ground-blend") || one.endsWith("--ground-repeat"));
+        // What is seen only where something is pointed at, reached or chosen is not looked for.
+        idle.removeIf(one -> IN_STATES.contains(one.substring(one.lastIndexOf(' ') + 1)));
         assertThat(mattering).isNotEmpty();
         assertThat(idle)
                 .as("what could be left out of\n%s", css.substring(css.indexOf("@layer site {")))

@@ -16,7 +16,7 @@ import org.umberloom.core.page.PageUse;
 class LeanTest {
     private static int size(List<String> pages) throws IOException {
         PageUse use = PageUse.of(pages);
-        String css = Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), List.of());
+        String css = Stylesheet.compile(Demo.theme(), Usage.of(use), List.of());
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
             out.write(css.getBytes(StandardCharsets.UTF_8));
@@ -44,7 +44,7 @@ class LeanTest {
         PageUse use = PageUse.of(
                 List.of(
                         "<!doctype html><html lang=\"en\"><head><title>t</title></head><body><main><h1>T</h1></main></body></html>"));
-        String css = Stylesheet.compile(Demo.theme(), Usage.of(use.needs(), use.surfaces()), List.of());
+        String css = Stylesheet.compile(Demo.theme(), Usage.of(use), List.of());
         assertThat(css).doesNotContain("gallery", "sidebar", "tabs", "details", "comment", "data-part=\"bar\"");
     }
 }

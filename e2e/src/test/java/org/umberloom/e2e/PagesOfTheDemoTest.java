@@ -25,7 +25,7 @@ class PagesOfTheDemoTest {
 
     private String kit() {
         PageUse use = PageUse.of(pages.stream().map(Demo::read).toList());
-        return Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()), List.of());
+        return Stylesheet.compile(theme, Usage.of(use), List.of());
     }
 
     private static void show(Page page, Path file, String root, String css) {

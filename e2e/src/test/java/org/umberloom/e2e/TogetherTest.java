@@ -123,7 +123,7 @@ class TogetherTest {
                 .isEqualTo(one.download("/api/themes/" + theme + "/kit.zip"));
         assertThat(other.send("DELETE", "/api/themes/" + theme + "/pictures/sea-view.svg", "")
                         .body())
-                .contains("stands on the picture");
+                .contains("stands the surface page");
         assertThat(other.send("GET", "/preview/" + theme + "/draft/default/x/ground/sea-view.svg", "")
                         .body())
                 .contains("#000000");

@@ -109,7 +109,7 @@ public final class Kit {
                 .filter(family -> parts.fonts() && family.travels())
                 .toList();
         PageUse use = PageUse.of(markup);
-        Usage needed = shown.isEmpty() ? Usage.ALL : Usage.of(use.needs(), use.surfaces());
+        Usage needed = shown.isEmpty() ? Usage.ALL : Usage.of(use);
         Usage usage = one.map(site -> needed.in(site.places())).orElse(needed);
         FontNeed need = FontNeed.of(
                 markup,

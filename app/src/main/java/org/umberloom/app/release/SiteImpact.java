@@ -115,9 +115,7 @@ class SiteImpact {
 
     private static long weight(SiteDocument site, ThemeDocument theme) {
         PageUse use = PageUse.of(site.pages().stream().map(SitePage::html).toList());
-        String css =
-                Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()).in(site.places()), List.of())
-                        + Stylesheet.own(site.css());
+        String css = Stylesheet.compile(theme, Usage.of(use).in(site.places()), List.of()) + Stylesheet.own(site.css());
         return Compressed.size(css.getBytes(StandardCharsets.UTF_8));
     }
 

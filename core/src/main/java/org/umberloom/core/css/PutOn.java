@@ -8,10 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
+import org.umberloom.core.page.PageUse;
 import org.umberloom.core.sheet.Selector;
 import org.umberloom.core.sheet.SheetReader;
 import org.umberloom.core.theme.SitePlaces;
@@ -29,6 +32,13 @@ record PutOn(Choice choice, Selector selector) {
     static final String AS_MARKED_UP = "revert-layer";
 
     private static final List<PutOn> ALL = all();
+    /** Names of all properties that surfaces can have. */
+    private static final Set<String> ANY = Stream.concat(
+                    Contract.standard().roles().values().stream()
+                            .filter(Role::ofSurfaces)
+                            .map(role -> CustomProperties.nameOf(role.general())),
+                    GroundProperties.NAMES.stream())
+            .collect(Collectors.toCollection(LinkedHashSet::new));
 
     private static List<PutOn> all() {
         List<PutOn> all = new ArrayList<>();
@@ -87,29 +97,49 @@ record PutOn(Choice choice, Selector selector) {
     }
 
     /**
-     * @param blocks   the properties of all surfaces in a combination
-     * @param readings of roles that are written
-     * @param chosen   in that combination
+     * @param blocks the properties of all surfaces in a combination
+     * @param read   names of those that count for it
+     * @param chosen in that combination
      */
     Map<String, String> properties(
-            Map<String, Map<String, String>> blocks,
-            Collection<String> readings,
-            boolean grounds,
-            Map<String, String> chosen) {
+            Map<String, Map<String, String>> blocks, Set<String> read, Map<String, String> chosen) {
+        Map<String, String> properties = new LinkedHashMap<>();
+        Optional<Map<String, String>> surface =
+                choice.surface(chosen.getOrDefault(choice.name(), "")).map(name -> TokenBlocks.on(name, blocks));
+        for (String name : surface.isPresent() ? TokenBlocks.closed(read, surface.get()) : ANY) {
+            String value = surface.map(all -> all.get(name)).orElse(surface.isEmpty() ? AS_MARKED_UP : null);
+            if (value != null) properties.put(name, value);
+        }
+        return properties;
+    }
+
+    /** Names of the properties that surfaces have, and that something in such elements reads. */
+    Set<String> read(ThemeDocument theme, Usage usage, Collection<String> readings, boolean grounds) {
+        PageUse.Standing standing = usage.standing().get(choice.name());
+        Set<String> within = new LinkedHashSet<>(readings);
+        if (standing != null) {
+            Set<String> surfaces = new LinkedHashSet<>(standing.surfaces());
+            surfaces.addAll(standing.markedUp());
+            Usage inside = Usage.of(standing.needs(), surfaces);
+            within.retainAll(Rules.of(theme, usage.places().map(inside::in).orElse(inside))
+                    .readings());
+        }
         Set<String> names = new LinkedHashSet<>();
-        for (String reading : readings)
+        for (String reading : within)
             Contract.standard()
                     .ofReading(reading)
                     .filter(Role::ofSurfaces)
                     .ifPresent(role -> names.add(CustomProperties.nameOf(role.general())));
         if (grounds) names.addAll(GroundProperties.NAMES);
-        Map<String, String> properties = new LinkedHashMap<>();
-        Optional<Map<String, String>> surface =
-                choice.surface(chosen.getOrDefault(choice.name(), "")).map(name -> TokenBlocks.on(name, blocks));
-        for (String name : names) {
-            String value = surface.map(all -> all.get(name)).orElse(surface.isEmpty() ? AS_MARKED_UP : null);
-            if (value != null) properties.put(name, value);
-        }
-        return properties;
+        return names;
+    }
+
+    /** Whether a property is as it would be without anything said, whatever the markup of such an element names. */
+    static boolean asMarkedUp(
+            PageUse.Standing standing, String name, String value, Map<String, Map<String, String>> blocks) {
+        return standing != null
+                && standing.markedUp().stream()
+                        .allMatch(surface ->
+                                value.equals(TokenBlocks.on(surface, blocks).get(name)));
     }
 }

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import org.umberloom.core.contract.Member;
 import org.umberloom.core.ground.Grounds;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.limit.Patience;
+import org.umberloom.core.page.PageUse;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Resolution;
@@ -101,6 +103,7 @@ final class TokenBlocks {
     private final boolean grounds;
     private final List<String> surfaces;
     private final List<PutOn> putOn;
+    private final Map<PutOn, Set<String>> readWithin = new HashMap<>();
     private final Function<Combination, Resolution> resolutions;
 
     private TokenBlocks(
@@ -164,6 +167,10 @@ final class TokenBlocks {
                 within.toString(),
                 new PutOnLayers(putOnTokens.toString(), putOnSite.toString()),
                 spots.toString());
+    }
+
+    private PageUse.Standing standing(String block) {
+        return usage.standing().get(block.substring(1, block.length() - 1));
     }
 
     private boolean isSurface(String block) {
@@ -276,7 +283,12 @@ final class TokenBlocks {
         if (putOn.isEmpty()) return blocks;
         Map<String, String> chosen = Choices.of(theme, combination);
         Map<String, Map<String, String>> all = new LinkedHashMap<>(blocks);
-        putOn.forEach(one -> all.put(one.block(), one.properties(blocks, roles, grounds, chosen)));
+        putOn.forEach(one -> all.put(
+                one.block(),
+                one.properties(
+                        blocks,
+                        readWithin.computeIfAbsent(one, key -> key.read(theme, usage, roles, grounds)),
+                        chosen)));
         return all;
     }
 
@@ -291,7 +303,10 @@ final class TokenBlocks {
     private Map<String, Map<String, String>> missing(
             Where where, Map<String, String> conditions, boolean dark, Map<String, Map<String, String>> wanted) {
         Map<String, Map<String, String>> missing = new LinkedHashMap<>();
-        wanted.forEach((block, properties) -> properties.forEach((name, value) -> {
+        Map<String, Map<String, String>> named = new LinkedHashMap<>(wanted);
+        // What is only chosen, and named by no page, is said where it is chosen.
+        named.keySet().removeIf(block -> isSurface(block) && !usage.hasSurface(block));
+        named.forEach((block, properties) -> properties.forEach((name, value) -> {
             Optional<String> cascaded = where.everywhere()
                     ? best(where, conditions, dark, block, name, candidate -> true)
                     : best(where, conditions, dark, block, name, candidate -> !candidate.everywhere())
@@ -300,6 +315,8 @@ final class TokenBlocks {
             // Nothing needs to be taken back where nothing was said.
             if (cascaded.isEmpty() && (value.equals(CustomProperties.UNSAID) || value.equals(PutOn.AS_MARKED_UP)))
                 return;
+            // Nor what elements that are put on a surface have by their markup already.
+            if (cascaded.isEmpty() && isPutOn(block) && PutOn.asMarkedUp(standing(block), name, value, wanted)) return;
             if (!cascaded.equals(Optional.of(value)))
                 missing.computeIfAbsent(block, key -> new LinkedHashMap<>()).put(name, value);
         }));
@@ -434,6 +451,22 @@ final class TokenBlocks {
             if (read.add(name) && own.containsKey(name)) next.addAll(references(own.get(name)));
         }
         return read;
+    }
+
+    /** Names, and those that their values lead to among the same properties. */
+    static Set<String> closed(Set<String> names, Map<String, String> own) {
+        Set<String> all = new LinkedHashSet<>();
+        Deque<String> next = new ArrayDeque<>(names);
+        while (!next.isEmpty()) {
+            String name = next.poll();
+            if (!own.containsKey(name) || !isOfSurfaces(name) || !all.add(name)) continue;
+            next.addAll(references(own.get(name)));
+        }
+        return all;
+    }
+
+    private static boolean isOfSurfaces(String name) {
+        return name.startsWith("--" + Surfaces.GROUP + "-") || GroundProperties.isOne(name);
     }
 
     private static List<String> references(String value) {

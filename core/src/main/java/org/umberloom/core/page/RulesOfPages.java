@@ -90,8 +90,10 @@ final class RulesOfPages {
             }
             if (readings.isEmpty()) continue;
             for (Selector selector : rule.rule().selectors())
-                if (selector.states().isEmpty() && selector.drawn().isEmpty())
-                    all.add(new Governs(QueryParser.parse(selector.resting()), Paint.rank(rule, selector), readings));
+                if (selector.drawn().isEmpty())
+                    selector.untouched()
+                            .ifPresent(text -> all.add(
+                                    new Governs(QueryParser.parse(text), Paint.rank(rule, selector), readings)));
         }
         return all;
     }

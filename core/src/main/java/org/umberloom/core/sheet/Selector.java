@@ -1,5 +1,6 @@
 package org.umberloom.core.sheet;
 
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -13,8 +14,18 @@ import java.util.Set;
  */
 public record Selector(
         String text, String resting, Set<String> states, String drawn, Specificity specificity, Set<String> needs) {
+    private static final Set<String> CHECKED = Set.of("checked");
+
     public Selector {
         states = Set.copyOf(states);
         needs = Set.copyOf(needs);
+    }
+
+    /** As a page matches it that nobody has touched: what is checked there says so in its markup; none for other states. */
+    public Optional<String> untouched() {
+        if (states.isEmpty()) return Optional.of(resting);
+        return states.equals(CHECKED) && drawn.isEmpty()
+                ? Optional.of(text.replace(":checked", "[checked]"))
+                : Optional.empty();
     }
 }

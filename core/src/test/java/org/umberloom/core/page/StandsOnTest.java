@@ -58,7 +58,7 @@ class StandsOnTest {
     void aStyleSheetSaysTheChosenSurfaceWhereItIsChosen() {
         ThemeDocument theme = theme("header-surface", Place.scope(Scope.kind("article")), "surface.deep");
         PageUse use = PageUse.of(List.of(PAGE.replace("<html>", "<html data-kind=\"article\">")));
-        String css = Stylesheet.compile(theme, Usage.of(use.needs(), use.surfaces()), List.of());
+        String css = Stylesheet.compile(theme, Usage.of(use), List.of());
         assertThat(css)
                 .contains(":where(:root[data-kind=\"article\"]) body>header {")
                 .contains("@layer standing")
@@ -66,8 +66,7 @@ class StandsOnTest {
                         "@layer pages \\{\\n:root\\[data-kind=\"article\"\\] body>header \\{\\n  --surface-ground");
         // A page without a header hears nothing of it.
         PageUse bare = PageUse.of(List.of("<p>Rope</p>"));
-        assertThat(Stylesheet.compile(theme, Usage.of(bare.needs(), bare.surfaces()), List.of()))
-                .doesNotContain("header");
+        assertThat(Stylesheet.compile(theme, Usage.of(bare), List.of())).doesNotContain("header");
     }
 
     @Test
