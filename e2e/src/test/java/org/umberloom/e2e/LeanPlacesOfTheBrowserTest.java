@@ -50,7 +50,9 @@ class LeanPlacesOfTheBrowserTest {
     private static final String MATTERING =
             """
             () => {
-              const PROPERTIES = ['color', 'background-color', 'background-image', 'background-position', 'background-size', 'background-repeat', 'background-blend-mode', 'border-top-color', 'border-inline-start-color',
+              const PROPERTIES = ['color', 'background-color', 'background-image',
+                'background-position', 'background-size', 'background-repeat', 'background-blend-mode',
+                'border-top-color', 'border-inline-start-color',
                 'outline-color', 'font-family', 'font-size', 'font-weight', 'line-height', 'letter-spacing', 'margin-top', 'margin-bottom',
                 'margin-inline-start', 'padding-top', 'padding-inline-start', 'row-gap', 'column-gap', 'width', 'height',
                 'max-inline-size', 'border-radius', 'border-top-width', 'box-shadow', 'text-decoration-line', 'transition-duration'];
