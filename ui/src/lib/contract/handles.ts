@@ -44,7 +44,8 @@ function between(children: Element[]): Omit<Handle, 'path'> | null {
 /** One for each length that elements of a page take, where the first of them shows it. @param paths of the lengths that count */
 export function handlesOn(page: Document, governing: Governing, paths: string[]): Handle[] {
   const found = new Map<string, Handle>();
-  for (const element of page.body.querySelectorAll<HTMLElement>('*'))
+  // What the part stands in is there to show it.
+  for (const element of (page.querySelector('main') ?? page.body).querySelectorAll<HTMLElement>('*'))
     for (const { property, path } of governing.lengthsOf(element)) {
       // What lies around a part is of what it lies in, unless the part says it itself.
       const around = property.startsWith('margin') && !path.startsWith('part.');
