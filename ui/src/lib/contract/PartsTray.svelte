@@ -6,6 +6,7 @@
   import { inSight } from '$lib/ui/seen';
   import { counted } from '$lib/ui/words';
   import ChoiceRow from './ChoiceRow.svelte';
+  import OwnSurface from './OwnSurface.svelte';
   import PartLarge from './PartLarge.svelte';
   import PartPicture from './PartPicture.svelte';
   import { STATES, type State } from './states';
@@ -129,6 +130,7 @@
             >
           {/snippet}
         </ChoiceRow>
+        {#if choice.stands}<OwnSurface {bench} {choice} from={surface} />{/if}
       {/each}
       <!-- Last, since they are known late: nothing that is pointed at may move. -->
       {#if states.length > 0}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import ChoiceRow from '$lib/contract/ChoiceRow.svelte';
-  import GroundPanel from '$lib/color/GroundPanel.svelte';
-  import { chosenOf, placeOf, surfaceOf, valuesOf } from '$lib/contract/choosing';
+  import { chosenOf, surfaceOf, valuesOf } from '$lib/contract/choosing';
+  import OwnSurface from '$lib/contract/OwnSurface.svelte';
   import { lengthEdit } from '$lib/space/length';
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
@@ -53,18 +53,6 @@
   const valueOf = (one: Schemas['ChoiceEntry']) => chosenOf(bench, one.name)?.value ?? one.standard;
   const wordsOf = (one: Schemas['ChoiceEntry'], value = valueOf(one)) =>
     valuesOf(bench, one).find((known) => known.value === value)?.words ?? surfaceOf(value);
-  /** What a region stands on, of the surfaces that the theme has here; a site can have more. */
-  const standingOn = (part: string) =>
-    bench.shown?.color.surfaces.some((one) => one.name === standing[part]) ? (standing[part] ?? 'page') : 'page';
-  /** The surface that is chosen for the region, where its own is what is chosen now. */
-  const surface = $derived(choice?.stands ? bench.shown?.color.surfaces.find((one) => one.name === surfaceOf(valueOf(choice))) : undefined);
-  const alone = (one: Schemas['ChoiceEntry']) =>
-    bench.commit({
-      op: 'standAlone',
-      place: placeOf(bench, one.name),
-      choice: one.name,
-      from: `surface.${standingOn(one.part)}`
-    });
 </script>
 
 <div class="flex h-full min-h-0 min-w-[64rem]">
@@ -178,17 +166,7 @@
                 {/snippet}
               </ChoiceRow>
             {/key}
-            {#if choice.stands}
-              {#if surface?.name !== part.name}
-                <div class="flex items-baseline gap-2 pt-2">
-                  <button class="button shrink-0" onclick={() => void alone(choice)}>A surface of its own</button>
-                  <span class="caption">in the colors of {standingOn(part.name)} to begin with. A picture can lie on it alone.</span>
-                </div>
-              {/if}
-              {#if surface}
-                <section class="max-w-xl pt-2" aria-label="What lies on {surface.name}"><GroundPanel {bench} {surface} /></section>
-              {/if}
-            {/if}
+            {#if choice.stands}<OwnSurface {bench} {choice} from={standing[part.name] ?? 'page'} />{/if}
           {:else}<p class="text-muted">Nothing to choose: what stands here is said by its surface and its lengths.</p>{/if}
         </div>
       </div>
