@@ -31,12 +31,16 @@
   /** Parts whose small pictures are in sight. */
   let near = $state<Record<string, boolean>>({});
   let asked = 0;
+  /** What is known is of that part. */
+  let shownOf = '';
   $effect(() => {
     void bench.saved?.revision;
     const wanted = part?.name;
     if (!wanted) return;
     const query = { combo: bench.looks.workingKey, surface };
     const mine = ++asked;
+    if (wanted !== shownOf) standing = null;
+    shownOf = wanted;
     void ask(() => api.GET('/api/themes/{theme}/parts/{part}', { params: { path: { theme: bench.id, part: wanted }, query } })).then(
       (found) => mine === asked && (standing = found)
     );

@@ -47,7 +47,7 @@ class CoverageOfTheBrowserTest {
                 if (properties.some((p) => is(i, p) && (p === 'backgroundColor' || !is(parent, p)))) own.push(i);
                 if ([...properties, 'borderTopColor', 'borderBottomColor', 'borderLeftColor',
                   'borderRightColor', 'textDecorationColor', 'accentColor']
-                    .some((p) => is(i, p))) any.push(i);
+                    .some((p) => is(i, p)) || style[i].boxShadow.includes(sentinel)) any.push(i);
               });
               for (const e of [root, ...document.querySelectorAll('[data-surface]')]) e.style.removeProperty(name);
               // Boxes and rounds that the system draws keep its border, whatever a rule says.

@@ -78,6 +78,14 @@ class PartsTest {
                 .first();
     }
 
+    private static final String AT_ITS_EDGE =
+            "(one) => one.getBoundingClientRect().left + parseFloat(getComputedStyle(one).paddingLeft)";
+    private static final String STANDS_AT = "(one) => parseFloat(one.style.left)";
+
+    private static double number(Locator of, String script) {
+        return ((Number) of.evaluate(script)).doubleValue();
+    }
+
     @Test
     void aLengthIsPulledOnThePartItself() {
         value("Cards").first().click();
@@ -85,6 +93,9 @@ class PartsTest {
                 AriaRole.SLIDER,
                 new Page.GetByRoleOptions()
                         .setName("Between the edge of a card and what is in it, on the part itself"));
+        // The picture is laid out when the handle stands at the edge that it is of.
+        assertThat(card()).not().hasCSS("padding-left", "0px");
+        page.waitForCondition(() -> handle.isVisible() && number(card(), AT_ITS_EDGE) == number(handle, STANDS_AT));
         String before = (String) card().evaluate("(one) => getComputedStyle(one).paddingLeft");
         BoundingBox box = handle.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -112,14 +123,18 @@ class PartsTest {
         String site = Prepared.copyOf(page, "crossings");
         Prepared.wears(page, site, theme);
         page.reload();
+        page.locator("iframe").first().contentFrame().locator("main").waitFor();
+        Browsers.heard(page);
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
                 .click();
         value("Cards").first().click();
         assertThat(page.getByText(Pattern.compile("^Stands on [1-9]\\d* pages")))
                 .isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Fares .* · \\d+$")))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Ask the harbour office .* · \\d+$")))
                 .click();
-        assertThat(page.locator("iframe").first()).hasAttribute("src", Pattern.compile(".*/fares\\.html$"));
+        assertThat(page.locator("iframe").first()).hasAttribute("src", Pattern.compile(".*/contact\\.html$"));
     }
 
     @Test

@@ -185,6 +185,11 @@ class PlacesOnTheBenchTest {
         assertThat(frame(0).locator("main > h2, main > section:not([data-piece]) h1")
                         .first())
                 .hasCSS("text-transform", "none");
+        // It is shown before it is stored.
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Undo .*capitals"))))
+                .isVisible();
         page.navigate(loom.address() + "/preview/" + theme + "/draft/site/" + site + "/index.html?still=true");
         assertThat(page.locator(PIECE + " h2")).hasCSS("text-transform", "uppercase");
         assertThat(page.locator("main > section:not([data-piece]) h1, main > h2")
