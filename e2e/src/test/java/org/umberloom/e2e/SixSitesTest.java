@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -69,6 +70,8 @@ class SixSitesTest {
                         new Page.GetByRoleOptions().setName("Strays").setExact(true))
                 .getByRole(AriaRole.LISTITEM);
         assertThat(strays).hasCount(2);
+        // What stands above the list comes after it, and moves it.
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         page.getByLabel("All 2").check();
         button("Return 2 to the theme").click();
         assertThat(page.getByText("Nothing on its pages hides the theme.")).isVisible();
