@@ -15,7 +15,6 @@
   /** As high as what it shows, within these, px. */
   const LOWEST = 96;
   const TALLEST = 300;
-  const WORDS: Record<RoleKind, string> = { color: 'color', type: 'type', space: 'space', width: 'width' };
 
   let frame: HTMLIFrameElement | undefined = $state();
   let detach: (() => void) | undefined;
@@ -77,16 +76,7 @@
     detach?.();
   });
 
-  function rolesAt(target: Element) {
-    const roles = bench.governing.at(target);
-    if (!roles.length) return null;
-    const on = target.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
-    return {
-      box: target.getBoundingClientRect(),
-      roles: roles.map((role) => ({ ...role, path: role.path.replace(/^surface\./, `surface.${on}.`) }))
-    };
-  }
-
+  const rolesAt = (target: Element) => bench.governing.standingAt(target);
   const viewOf = (path: string) => lengths.find((one) => one.path === path);
   const ways = (axis: 'x' | 'y'): Record<string, number> =>
     axis === 'x' ? { ArrowRight: 1, ArrowLeft: -1 } : { ArrowDown: 1, ArrowUp: -1 };
@@ -111,7 +101,7 @@
       style:height="{pointed.box.height}px"
     ></span>
     <figcaption class="value pointer-events-none absolute right-0 bottom-0 bg-raised px-2 py-0.5">
-      {#each pointed.roles as role, i (role.kind)}{i ? ' · ' : ''}<span class="text-muted">{WORDS[role.kind]}</span> {role.path}{/each}
+      {#each pointed.roles as role, i (role.kind)}{i ? ' · ' : ''}<span class="text-muted">{role.kind}</span> {role.path}{/each}
     </figcaption>
   {/if}
   {#each handles as handle (handle.path)}
@@ -132,7 +122,7 @@
         aria-valuetext="{view.widePx} px"
         title="{view.purpose || handle.path}: {view.widePx} px"
         onpointerdown={(event) => pull.take(event, view)}
-        onpointermove={(event) => pull.move(event, view, (dx, dy) => (handle.axis === 'x' ? dx : dy) * handle.times)}
+        onpointermove={(event) => pull.move(event, view, (dx, dy) => (handle.axis === 'x' ? dx : dy))}
         onpointerup={() => void pull.letGo(view)}
         onpointercancel={() => pull.cancel()}
         onkeydown={(event) => pull.key(event, view, ways(handle.axis))}

@@ -26,6 +26,17 @@ export class Governing {
     });
   }
 
+  /** The same by their paths on the surface that it stands on; nothing where none governs it. */
+  standingAt(target: Element): { box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null {
+    const roles = this.at(target);
+    if (roles.length === 0) return null;
+    const surface = target.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
+    return {
+      box: target.getBoundingClientRect(),
+      roles: roles.map((role) => ({ ...role, path: role.path.replace(/^surface\./, `surface.${surface}.`) }))
+    };
+  }
+
   /** Lengths that rules for an element take as they are, the strongest for each property. */
   lengthsOf(element: Element): { property: string; path: string }[] {
     const taken = new Map<string, string>();

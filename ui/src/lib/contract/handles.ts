@@ -5,9 +5,8 @@ export interface Handle {
   path: string;
   x: number;
   y: number;
-  /** Along which it is pulled, and by how much it grows for a px to the right, or down. */
+  /** Along which it is pulled: to the right, or down, it grows. */
   axis: 'x' | 'y';
-  times: number;
 }
 
 const near = (value: string) => parseFloat(value) || 0;
@@ -19,16 +18,16 @@ function place(element: HTMLElement, property: string): Omit<Handle, 'path'> | n
   if (!box.width || !box.height) return null;
   const [midX, midY] = [box.left + box.width / 2, box.top + box.height / 2];
   if (property.startsWith('padding') && !/block(-end)?$|bottom|top/.test(property))
-    return { x: box.left + near(style.paddingLeft), y: midY, axis: 'x', times: 1 };
-  if (property.startsWith('padding')) return { x: midX, y: box.top + near(style.paddingTop), axis: 'y', times: 1 };
+    return { x: box.left + near(style.paddingLeft), y: midY, axis: 'x' };
+  if (property.startsWith('padding')) return { x: midX, y: box.top + near(style.paddingTop), axis: 'y' };
   if (property.startsWith('border') && property.endsWith('radius'))
-    return { x: box.left + near(style.borderTopLeftRadius), y: box.top, axis: 'x', times: 1 };
+    return { x: box.left + near(style.borderTopLeftRadius), y: box.top, axis: 'x' };
   if (property.startsWith('border') || property.startsWith('outline')) return null;
   if (property.endsWith('gap')) return between([...element.children]);
-  if (property.startsWith('margin') && /start|top/.test(property)) return { x: midX, y: box.top, axis: 'y', times: 1 };
-  if (property.startsWith('margin')) return { x: midX, y: box.bottom + near(style.marginBottom), axis: 'y', times: 1 };
-  if (/inline-size|width/.test(property)) return { x: box.right, y: midY, axis: 'x', times: 1 };
-  if (/block-size|height/.test(property)) return { x: midX, y: box.bottom, axis: 'y', times: 1 };
+  if (property.startsWith('margin') && /start|top/.test(property)) return { x: midX, y: box.top, axis: 'y' };
+  if (property.startsWith('margin')) return { x: midX, y: box.bottom + near(style.marginBottom), axis: 'y' };
+  if (/inline-size|width/.test(property)) return { x: box.right, y: midY, axis: 'x' };
+  if (/block-size|height/.test(property)) return { x: midX, y: box.bottom, axis: 'y' };
   return null;
 }
 
@@ -37,8 +36,8 @@ function between(children: Element[]): Omit<Handle, 'path'> | null {
   const [one, other] = children.map((child) => child.getBoundingClientRect()).filter((box) => box.width && box.height);
   if (!one || !other) return null;
   return other.left >= one.right
-    ? { x: (one.right + other.left) / 2, y: one.top + one.height / 2, axis: 'x', times: 1 }
-    : { x: one.left + one.width / 2, y: (one.bottom + other.top) / 2, axis: 'y', times: 1 };
+    ? { x: (one.right + other.left) / 2, y: one.top + one.height / 2, axis: 'x' }
+    : { x: one.left + one.width / 2, y: (one.bottom + other.top) / 2, axis: 'y' };
 }
 
 /** One for each length that elements of a page take, where the first of them shows it. @param paths of the lengths that count */

@@ -119,16 +119,7 @@
 
   $effect(() => () => detach?.());
 
-  /** The roles that govern an element, on the surface it stands on. */
-  function rolesAt(target: Element) {
-    const roles = bench.governing.at(target);
-    if (roles.length === 0) return null;
-    const surface = target.closest('[data-surface]')?.getAttribute('data-surface') ?? 'page';
-    return {
-      box: target.getBoundingClientRect(),
-      roles: roles.map((role) => ({ ...role, path: role.path.replace(/^surface\./, `surface.${surface}.`) }))
-    };
-  }
+  const rolesAt = (target: Element) => bench.governing.standingAt(target);
 
   function pickAt(event: MouseEvent) {
     const target = event.target as Element;

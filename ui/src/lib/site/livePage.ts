@@ -1,3 +1,4 @@
+import { surfaceOf } from '$lib/contract/choosing';
 import { BelowTheFold } from './belowTheFold';
 
 /** Values of custom properties by the surface they stand on, empty for the page itself, and by their names. */
@@ -7,8 +8,6 @@ type Blocks = Record<string, Record<string, string>>;
 const SPOT = '@';
 /** Begins the attribute that says what is chosen. */
 const CHOICE = 'data-choice-';
-/** Begins a value that chooses a surface. */
-const SURFACE = 'surface.';
 
 /**
  * The page in a bay, seen from outside: its document runs no script of its own. Values are laid over the compiled
@@ -146,7 +145,7 @@ export class LivePage {
   /** What is put on surfaces by a choice names the chosen one, or again what it names of its own. */
   #stand(name: string, value: string) {
     for (const one of this.document.querySelectorAll(`[data-stands="${CSS.escape(name.slice(CHOICE.length))}"]`)) {
-      const surface = value.startsWith(SURFACE) ? value.slice(SURFACE.length) : one.getAttribute('data-stands-own');
+      const surface = surfaceOf(value) || one.getAttribute('data-stands-own');
       if (surface) one.setAttribute('data-surface', surface);
       else one.removeAttribute('data-surface');
     }

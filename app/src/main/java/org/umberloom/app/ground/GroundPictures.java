@@ -50,6 +50,8 @@ public class GroundPictures {
     /** All pictures of a theme, with the surfaces that stand on each. */
     List<ShelvedPicture> shelf(long theme) {
         ThemeDocument document = drafts.newest(theme).theme();
+        // Who wears the theme is only asked where there is something to stand on.
+        if (Picture.of(document).isEmpty()) return List.of();
         Map<String, List<ShelvedPicture.UsedView>> used = used(theme, document);
         return Picture.of(document).values().stream()
                 .map(picture -> {

@@ -139,7 +139,8 @@ record PutOn(Choice choice, Selector selector) {
             PageUse.Standing standing, String name, String value, Map<String, Map<String, String>> blocks) {
         return standing != null
                 && standing.markedUp().stream()
-                        .allMatch(surface ->
-                                value.equals(TokenBlocks.on(surface, blocks).get(name)));
+                        .allMatch(surface -> value.equals(blocks.getOrDefault(surface, Map.of())
+                                .getOrDefault(
+                                        name, blocks.get(CustomProperties.ROOT).get(name))));
     }
 }

@@ -76,7 +76,9 @@ public final class PageColors {
 
     /** @param chosen values of choices; those not named stand at their standard */
     public static List<Found> of(String html, Map<String, String> chosen) {
-        return of(Jsoup.parse(StandsOn.in(html, chosen)), chosen);
+        Document page = Jsoup.parse(html);
+        StandsOn.put(page.body(), chosen);
+        return of(page, chosen);
     }
 
     static List<Found> of(Document page, Map<String, String> chosen) {
