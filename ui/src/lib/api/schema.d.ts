@@ -3944,6 +3944,14 @@ export interface components {
             theme: string;
             until: string;
         };
+        PieceChange: {
+            title: string;
+            what: string;
+        };
+        ThemeTrial: {
+            unfit: components["schemas"]["UnfitView"][];
+            pieces: components["schemas"]["PieceChange"][];
+        };
         UnfitView: {
             what: string;
             why: string;
@@ -7281,6 +7289,7 @@ export interface operations {
                 without?: string;
                 mark?: string;
                 bare?: boolean;
+                fitted?: boolean;
             };
             header?: never;
             path: {
@@ -7310,6 +7319,7 @@ export interface operations {
             query?: {
                 still?: boolean;
                 bare?: boolean;
+                fitted?: boolean;
                 without?: string;
             };
             header?: never;
@@ -8275,7 +8285,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["UnfitView"][];
+                    "*/*": components["schemas"]["ThemeTrial"];
                 };
             };
         };

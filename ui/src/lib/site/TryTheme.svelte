@@ -17,7 +17,8 @@
     onstay: () => void;
   } = $props();
 
-  let unfit = $state.raw<Schemas['UnfitView'][] | null>(null);
+  let trial = $state.raw<Schemas['ThemeTrial'] | null>(null);
+  const unfit = $derived(trial?.unfit ?? []);
   let problem = $state('');
   let fitted = $state(true);
   let busy = $state(false);
@@ -25,13 +26,14 @@
   $effect(() => {
     const id = theme;
     ask(() => api.GET('/api/sites/{site}/unfit', { params: { path: { site: site.slug }, query: { theme: id } } })).then(
-      (found) => (unfit = found),
+      (found) => (trial = found),
       (e: unknown) => (problem = said(e))
     );
   });
 
-  const remedies = $derived((unfit ?? []).filter((one) => one.remedy).length);
-  const src = (id: number, page: string) => `/preview/${id}/draft/site/${site.slug}/${page}.html?still=true&at=${site.revision}`;
+  const remedies = $derived(unfit.filter((one) => one.remedy).length);
+  const src = (id: number, page: string, fit = false) =>
+    `/preview/${id}/draft/site/${site.slug}/${page}.html?still=true&at=${site.revision}${fit ? '&fitted=true' : ''}`;
 </script>
 
 <section class="mb-6 border border-ink bg-raised p-4" aria-label="{name}, before it is worn">
@@ -47,7 +49,7 @@
     <button class="button" onclick={onstay}>Stay as it is</button>
     <button
       class="button button-strong"
-      disabled={busy || unfit === null}
+      disabled={busy || trial === null}
       onclick={async () => {
         busy = true;
         await onwear(fitted && remedies > 0);
@@ -56,7 +58,7 @@
     >
   </div>
   {#if problem}<p class="mb-3 text-must" role="alert">{problem}</p>{/if}
-  {#if unfit?.length}
+  {#if unfit.length}
     <h3 class="caption font-semibold">What does not fit</h3>
     <ul class="mb-4">
       {#each unfit as one (one.what)}
@@ -66,13 +68,21 @@
         </li>
       {/each}
     </ul>
-  {:else if unfit}<p class="mb-4 text-muted">Everything that it says itself fits.</p>{/if}
+  {:else if trial}<p class="mb-4 text-muted">Every override of this site fits.</p>{/if}
+  {#if trial?.pieces.length}
+    <h3 class="caption font-semibold">Pieces</h3>
+    <ul class="mb-4">
+      {#each trial.pieces as one (one.title + one.what)}
+        <li class="border-t border-border py-1"><span class="font-semibold">{one.title}</span> {one.what}.</li>
+      {/each}
+    </ul>
+  {/if}
   <ul class="flex flex-wrap gap-x-6 gap-y-5">
     {#each site.pages as one (one.slug)}
       <li>
         <div class="flex gap-2">
           <Thumb src={src(site.themeId, one.slug)} title="{one.title} as it is" box={230} height={1000} />
-          <Thumb src={src(theme, one.slug)} title="{one.title} in {name}" box={230} height={1000} />
+          <Thumb src={src(theme, one.slug, fitted && remedies > 0)} title="{one.title} in {name}" box={230} height={1000} />
         </div>
         <p class="caption mt-0.5">{one.title}: as it is, and in {name}</p>
       </li>

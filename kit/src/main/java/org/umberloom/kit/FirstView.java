@@ -6,6 +6,7 @@ import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Worn;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -22,8 +23,9 @@ final class FirstView {
     private final FontCatalog catalog;
     private final FontNeed need;
 
-    FirstView(ThemeDocument theme, FontCatalog catalog, FontNeed need) {
-        worn = Worn.of(Resolution.of(theme, theme.defaults()));
+    /** @param look in which the pages are shown */
+    FirstView(ThemeDocument theme, Combination look, FontCatalog catalog, FontNeed need) {
+        worn = Worn.of(Resolution.of(theme, look));
         this.catalog = catalog;
         this.need = need;
     }

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jsoup.nodes.Document;
 import org.umberloom.core.contract.Choices;
+import org.umberloom.core.css.FontFace;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
 import org.umberloom.core.format.KitManifest;
@@ -20,13 +22,16 @@ import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.format.ThemeKit;
 import org.umberloom.core.format.form.Form;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.Sharing;
 import org.umberloom.core.page.SiteIcons;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
+import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.OwnStyle;
 import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.PictureFacts;
@@ -98,13 +103,14 @@ public final class Kit {
         Map<String, byte[]> beside = new LinkedHashMap<>();
         Map<String, Document> pages = new LinkedHashMap<>();
         StringBuilder licenses = new StringBuilder(ThemeKit.LICENSES_BEGIN);
-        for (OfSite site : shown) addSite(theme, site, pages, beside, licenses, parts.tokens());
+        for (OfSite site : shown) addSite(theme, site, sheetOf(shown, site), pages, beside, licenses, parts.tokens());
         List<String> markup = pages.values().stream().map(Document::outerHtml).toList();
 
         Optional<SiteDocument> one = alone(shown);
         ThemeDocument worn = worn(theme, shown);
         FontCatalog catalog = workshop.fonts.catalog();
-        Set<String> named = Faces.named(worn);
+        Set<String> named = new LinkedHashSet<>(Faces.named(worn));
+        shown.forEach(site -> named.addAll(Faces.named(worn(theme, site.document()))));
         List<FontCatalog.Family> families = Faces.known(named, catalog).stream()
                 .filter(family -> parts.fonts() && family.travels())
                 .toList();
@@ -132,23 +138,39 @@ public final class Kit {
                                 new KitManifest.Picture(Stylesheet.GROUND_FOLDER + picture.name(), picture.license()))
                         .toList(),
                 leftOut);
-        String stylesheet = Stylesheet.compile(
-                        worn,
-                        usage,
-                        families.stream()
-                                .flatMap(family -> Faces.of(workshop.fonts, family, FONTS, need::of, true))
-                                .toList(),
-                        workshop.grounds.of(theme))
+        List<FontFace> faces = families.stream()
+                .flatMap(family -> Faces.of(workshop.fonts, family, FONTS, need::of, true))
+                .toList();
+        Pictures grounds = workshop.grounds.of(theme);
+        String stylesheet = Stylesheet.compile(worn, usage, faces, grounds)
                 + one.map(site -> Stylesheet.own(site.css())).orElse("");
         Map<String, byte[]> files = new LinkedHashMap<>();
-        FirstView first = new FirstView(worn, catalog, need);
-        pages.forEach((name, page) -> {
-            if (parts.fonts())
-                first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
-                        .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
-                                + "\" crossorigin>"));
-            files.put(name, bytes(page.outerHtml() + "\n"));
-        });
+        for (OfSite site : shown) {
+            String folder = PAGES + site.document().slug() + "/";
+            ThemeDocument dressed = worn(theme, site.document());
+            FirstView first = new FirstView(dressed, SiteLook.of(dressed, site.document()), catalog, need);
+            List<String> own = new ArrayList<>();
+            pages.forEach((name, page) -> {
+                if (!name.startsWith(folder)) return;
+                own.add(page.outerHtml());
+                if (parts.fonts())
+                    first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
+                            .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
+                                    + "\" crossorigin>"));
+                files.put(name, bytes(page.outerHtml() + "\n"));
+            });
+            String sheet = sheetOf(shown, site);
+            if (!sheet.equals(ThemeKit.STYLESHEET))
+                files.put(
+                        sheet,
+                        bytes(Stylesheet.compile(
+                                        dressed,
+                                        Usage.of(PageUse.of(own))
+                                                .in(site.document().places()),
+                                        faces,
+                                        grounds)
+                                + Stylesheet.own(site.document().css())));
+        }
         files.putAll(beside);
         for (Picture picture : pictures) {
             workshop.grounds
@@ -191,6 +213,17 @@ public final class Kit {
                 part.weights(),
                 part.stretch(),
                 part.characters());
+    }
+
+    /**
+     * The style sheet of a site's pages: the kit's. Where the kit has several sites, one that overrides something has a style sheet of
+     * its own, or the others would show what it overrides.
+     */
+    private static String sheetOf(List<OfSite> shown, OfSite site) {
+        SiteDocument document = site.document();
+        boolean same = shown.size() == 1
+                || document.written().isEmpty() && document.css().isBlank();
+        return same ? ThemeKit.STYLESHEET : "site-" + document.slug() + ".css";
     }
 
     private static Optional<SiteDocument> alone(List<OfSite> shown) {
@@ -266,6 +299,7 @@ public final class Kit {
     private void addSite(
             ThemeDocument theme,
             OfSite site,
+            String sheet,
             Map<String, Document> pages,
             Map<String, byte[]> beside,
             StringBuilder licenses,
@@ -278,13 +312,14 @@ public final class Kit {
         Map<String, byte[]> squares = squares(site, dressed);
         Optional<SiteIcons> head = SiteSquares.of(whole, dressed).filter(one -> !squares.isEmpty());
         Set<String> placeholders = site.placeholders();
+        Combination look = SiteLook.of(dressed, whole);
         for (SitePage page : whole.pages()) {
-            Document document = ShownPage.of(page.kind(), page.slug(), page.html());
-            document.select("link[rel=stylesheet]").attr("href", "../../" + ThemeKit.STYLESHEET);
+            Document document = ShownPage.of(page, whole, dressed);
+            document.select("link[rel=stylesheet]").attr("href", "../../" + sheet);
             PagePictures.without(document, placeholders);
             PagePictures.on(document, known);
             List<Scope> scopes = page.reaching(whole.slug());
-            Map<String, String> chosen = Choices.of(dressed, dressed.defaults().at(scopes));
+            Map<String, String> chosen = Choices.of(dressed, look.at(scopes));
             head.ifPresent(one -> one.on(document, chosen));
             Sharing.file(page.slug(), chosen).ifPresent(file -> {
                 if (shared(site, dressed, page, file, folder, beside)) new Sharing(whole.name(), file).on(document);

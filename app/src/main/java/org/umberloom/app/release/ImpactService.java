@@ -13,7 +13,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import org.umberloom.app.site.ClothService;
 import org.umberloom.app.site.CoverageService;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.SiteUses;
@@ -27,6 +26,7 @@ import org.umberloom.core.page.ChoiceSpots;
 import org.umberloom.core.page.RoleSpots;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Meaning;
@@ -167,7 +167,7 @@ class ImpactService {
 
     /** The combinations that readers of a site see. */
     private static List<Combination> looks(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
-        Combination first = ClothService.combination(theme, look, policy);
+        Combination first = SiteLook.of(theme, look, policy);
         Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);
         if (policy != SchemePolicy.READER || scheme.isEmpty()) return List.of(first);
         return List.of(
@@ -298,8 +298,8 @@ class ImpactService {
         ThemeDocument after = worn.of(states.of(theme, to).theme(), document.written());
         SitePage shown = document.page(page);
         SchemePolicy policy = scheme.isEmpty() ? document.scheme() : SchemePolicy.byId(scheme);
-        Combination look = ClothService.combination(after, document.look(), policy)
-                .at(SitePlaces.reaching(site, page, shown.kind()));
+        Combination look =
+                SiteLook.of(after, document.look(), policy).at(SitePlaces.reaching(site, page, shown.kind()));
         Map<Integer, List<String>> spots = new TreeMap<>();
         Impact impact = Impact.between(before, after, look);
         Map<String, String> chosen = Choices.of(after, look.completedFor(after));

@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.asset.FontFaces;
-import org.umberloom.app.site.ClothService;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
@@ -18,6 +17,7 @@ import org.umberloom.core.css.Usage;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.site.RoleGroups;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
@@ -136,7 +136,7 @@ class SiteImpact {
     }
 
     private static Worn worn(ThemeDocument theme, SiteDocument site) {
-        Combination look = ClothService.combination(theme, site.look(), site.scheme());
+        Combination look = SiteLook.of(theme, site.look(), site.scheme());
         return Worn.of(Resolution.of(theme, look));
     }
 }

@@ -2,7 +2,6 @@ package org.umberloom.app.site;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -16,10 +15,8 @@ import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.core.font.Families;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.site.RoleGroups;
-import org.umberloom.core.site.SchemePolicy;
-import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.theme.Combination;
-import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.theme.ThemeGraph;
 
@@ -71,7 +68,8 @@ public class ClothService {
                             facts.overrides().getOrDefault(group, 0),
                             facts.strays().getOrDefault(group, 0)))
                     .toList();
-            Map<String, String> contexts = theme.map(draft -> contexts(draft.theme(), facts.look(), facts.scheme()))
+            Map<String, String> contexts = theme.map(
+                            draft -> SiteLook.chosen(draft.theme(), facts.look(), facts.scheme()))
                     .orElse(Map.of());
             ThemeViews.Weave weave = theme.map(draft -> weaves.computeIfAbsent(
                             new Looked(draft.id(), contexts), key -> weave(draft.theme(), contexts)))
@@ -96,33 +94,6 @@ public class ClothService {
         } catch (NoSuchElementException | IllegalArgumentException e) {
             return Optional.empty();
         }
-    }
-
-    /** The contexts of a site that are not the theme's defaults, in the theme's order; what the theme lacks counts for nothing. */
-    static Map<String, String> contexts(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
-        Map<String, String> contexts = new LinkedHashMap<>();
-        Optional<Meaning.Scheme> scheme = Meaning.scheme(theme);
-        theme.modifiers().forEach((name, modifier) -> {
-            String wanted = scheme.isPresent() && scheme.get().modifier().equals(name)
-                    ? switch (policy) {
-                        case DARK -> scheme.get().dark();
-                        case LIGHT -> scheme.get().light();
-                        default -> "";
-                    }
-                    : look.getOrDefault(name, "");
-            if (modifier.contexts().containsKey(wanted) && !wanted.equals(modifier.defaultContext()))
-                contexts.put(name, wanted);
-        });
-        return contexts;
-    }
-
-    static Combination combination(ThemeDocument theme, SiteDocument site) {
-        return combination(theme, site.look(), site.scheme());
-    }
-
-    /** The combination that a site stands in, in a theme. */
-    public static Combination combination(ThemeDocument theme, Map<String, String> look, SchemePolicy policy) {
-        return new Combination(contexts(theme, look, policy)).completedFor(theme);
     }
 
     private static ThemeViews.Weave weave(ThemeDocument theme, Map<String, String> contexts) {

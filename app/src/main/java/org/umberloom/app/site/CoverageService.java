@@ -19,6 +19,7 @@ import org.umberloom.core.contract.Worn;
 import org.umberloom.core.site.RoleGroups;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.SitePlaces;
@@ -110,7 +111,7 @@ public class CoverageService {
         List<SiteTaking> all = new ArrayList<>();
         for (SiteMapper.UsesRow row : rows) {
             SiteFacts facts = SiteFacts.read(row.facts());
-            Combination look = ClothService.combination(document, facts.look(), facts.scheme());
+            Combination look = SiteLook.of(document, facts.look(), facts.scheme());
             String choosing = known.computeIfAbsent(look, one -> choosing(document, one));
             // What a site chooses itself is part of what was counted with it.
             if (facts.overrides().containsKey(RoleGroups.CHOICE)) choosing += "+" + row.revision();
@@ -139,7 +140,7 @@ public class CoverageService {
         SiteDraft draft = drafts.newest(row.slug());
         SiteDocument site = draft.site();
         ThemeDocument worn = theme.worn(site.written());
-        Combination look = ClothService.combination(worn, site);
+        Combination look = SiteLook.of(worn, site);
         SiteUses uses = SiteUses.of(
                 site,
                 Strays.ofSheet(site),

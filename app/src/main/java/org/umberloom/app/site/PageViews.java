@@ -14,6 +14,7 @@ import org.umberloom.core.page.Headings;
 import org.umberloom.core.page.PageBlocks;
 import org.umberloom.core.page.PageChanges;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePiece;
 import org.umberloom.core.theme.Combination;
@@ -106,7 +107,7 @@ class PageViews {
         SitePage page = site.page(which);
         Draft theme = themes.newest(draft.themeId());
         SiteDrafts.Stacks rail = drafts.rail(draft);
-        Combination look = ClothService.combination(theme.theme(), site);
+        Combination look = SiteLook.of(theme.theme(), site);
         Headings.Order order = Headings.of(page.html());
         return new PageLaid(
                 slug,

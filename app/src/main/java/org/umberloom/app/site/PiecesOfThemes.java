@@ -63,24 +63,20 @@ class PiecesOfThemes {
         }
     }
 
-    /** A site that has just come to wear a theme. */
-    void follow(String site, long theme, Account by) {
-        Map<String, SharedPiece> pieces = SharedPiece.of(themes.newest(theme).theme());
-        SiteDocument document = drafts.newest(site).site();
-        if (!pieces.isEmpty() || document.pieces().values().stream().anyMatch(SitePiece::ofTheme))
-            follow(site, pieces, by.id());
-    }
-
     /** What was changed of the theme's pieces in one site, to the theme, from which all others take it. */
     void tell(SiteDocument before, SiteDraft after, Account by) {
+        Map<String, SharedPiece> ofTheme =
+                SharedPiece.of(themes.newest(after.themeId()).theme());
+        boolean another = false;
         for (SitePiece piece : after.site().pieces().values()) {
             SitePiece was = before.pieces().get(piece.name());
             if (!piece.ofTheme() || piece.equals(was)) continue;
-            Optional<SharedPiece> known = Optional.ofNullable(
-                    SharedPiece.of(themes.newest(after.themeId()).theme()).get(piece.name()));
-            if (!known.equals(Optional.of(piece.shared())))
+            // A piece of the theme before, back by an undo across the switch, is none of this theme.
+            if (!ofTheme.containsKey(piece.name())) another = true;
+            else if (!ofTheme.get(piece.name()).equals(piece.shared()))
                 set(after.themeId(), piece.name(), Optional.of(piece.shared()), by);
         }
+        if (another) follow(after.site().slug(), ofTheme, by.id());
     }
 
     /** Gives a piece of a site to the theme, or takes it back: then every site keeps it as its own. */

@@ -4,6 +4,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -36,9 +37,11 @@ import org.umberloom.core.page.Specimen;
 import org.umberloom.core.page.Spots;
 import org.umberloom.core.page.StandsOn;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -62,6 +65,7 @@ class PreviewController {
 
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
+    private final SiteWork work;
     private final DraftService drafts;
     private final WornBySites worn;
     private final SitePictures shelf;
@@ -73,6 +77,7 @@ class PreviewController {
     PreviewController(
             SiteService sites,
             SiteDrafts siteDrafts,
+            SiteWork work,
             DraftService drafts,
             WornBySites worn,
             SitePictures shelf,
@@ -81,6 +86,7 @@ class PreviewController {
             GroundPictures grounds,
             PictureStore pictures) {
         this.siteDrafts = siteDrafts;
+        this.work = work;
         this.grounds = grounds;
         this.pictures = pictures;
         this.sites = sites;
@@ -100,8 +106,9 @@ class PreviewController {
      * @param without strays that are shown as if they were returned, by their ids
      * @param mark    roles whose spots are outlined, by their paths, with commas between
      * @param bare    whether the site's own style sheet is left out
+     * @param fitted  whether what does not fit a theme that is not the site's own is replaced by what is nearest
      */
-    record As(String surface, String choice, Boolean still, String without, String mark, Boolean bare) {
+    record As(String surface, String choice, Boolean still, String without, String mark, Boolean bare, Boolean fitted) {
         As {
             surface = surface == null ? Surfaces.PAGE : surface;
             choice = choice == null ? "" : choice;
@@ -109,6 +116,7 @@ class PreviewController {
             without = without == null ? "" : without;
             mark = mark == null ? "" : mark;
             bare = bare != null && bare;
+            fitted = fitted != null && fitted;
         }
     }
 
@@ -127,7 +135,7 @@ class PreviewController {
         if (builtIn)
             shown = site.equals(Specimens.PARTS) ? Specimens.part(page, as.surface()) : Specimens.page(stood, page);
         else {
-            SiteDocument document = siteDrafts.newest(site).site();
+            SiteDocument document = work.under(siteDrafts.newest(site), theme, as.fitted());
             dressed = worn.of(stood, document.written());
             shown = Page.of(
                     as.without().isEmpty()
@@ -135,8 +143,12 @@ class PreviewController {
                             : returned(document, page, Set.of(as.without().split(","))));
         }
         Document document = shown.document();
-        Combination combination = looked(dressed, combo, site).at(shown.scopes(site));
+        Combination looked = looked(dressed, combo, site);
         Element root = document.selectFirst("html");
+        // A built-in page is shown as one of the page kind that is asked for.
+        Optional<Scope> kind = builtIn ? looked.scope().filter(Scope::ofTheme) : Optional.empty();
+        kind.ifPresent(scope -> root.attr(Stylesheet.attribute(Scope.Level.KIND), scope.name()));
+        Combination combination = looked.at(kind.map(List::of).orElseGet(() -> shown.scopes(site)));
         if (!builtIn) Spots.number(document, site, page);
         if (!combo.equals(DEFAULT))
             combination.contexts().forEach((modifier, context) -> root.attr(Stylesheet.attribute(modifier), context));
@@ -146,7 +158,10 @@ class PreviewController {
         StandsOn.put(document.body(), chosen);
         if (!builtIn) {
             SiteDraft draft = siteDrafts.newest(site);
-            chooseAtSpots(document, dressed, combination, draft.places(), page);
+            SitePlaces places = draft.themeId() == theme
+                    ? draft.places()
+                    : work.under(draft, theme, as.fitted()).places();
+            chooseAtSpots(document, dressed, combination, places, page);
             SiteSquares.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
         }
@@ -162,6 +177,7 @@ class PreviewController {
                     .attr(
                             "href",
                             "theme.css?still=true" + (as.bare() ? "&bare=true" : "")
+                                    + (as.fitted() ? "&fitted=true" : "")
                                     + (as.without().contains(OF_SHEET)
                                             ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
                                             : ""));
@@ -191,7 +207,7 @@ class PreviewController {
 
     private Combination looked(ThemeDocument worn, String combo, String site) {
         if (combo.equals(SITES_OWN) && !Specimens.isOne(site))
-            return ClothService.combination(worn, siteDrafts.newest(site).site());
+            return SiteLook.of(worn, siteDrafts.newest(site).site());
         return combo.equals(DEFAULT) || combo.equals(SITES_OWN) ? worn.defaults() : Combination.parse(combo);
     }
 
@@ -238,6 +254,7 @@ class PreviewController {
             @PathVariable String site,
             @RequestParam(defaultValue = "false") boolean still,
             @RequestParam(defaultValue = "false") boolean bare,
+            @RequestParam(defaultValue = "false") boolean fitted,
             @RequestParam(defaultValue = "") String without) {
         int revision = revision(theme, state);
         ThemeDocument document = drafts.stateAt(theme, revision);
@@ -246,12 +263,14 @@ class PreviewController {
         String own = "";
         if (!Specimens.isOne(site)) {
             SiteDraft draft = siteDrafts.newest(site);
-            if (!bare) own = Stylesheet.own(returnedCss(draft.site(), without));
+            SiteDocument shown = work.under(draft, theme, fitted);
+            if (!bare) own = Stylesheet.own(returnedCss(shown, without));
             tag += without.isEmpty() ? "" : "-" + Integer.toHexString(without.hashCode());
-            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "");
+            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "")
+                    + (fitted ? "-fitted" : "");
             if (still) {
-                document = worn.of(document, draft.site().written());
-                usage = usage.in(draft.places());
+                document = worn.of(document, shown.written());
+                usage = usage.in(draft.site().equals(shown) ? draft.places() : shown.places());
             }
         }
         return ResponseEntity.ok()

@@ -22,6 +22,7 @@ import org.umberloom.core.font.Cut;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.page.TextBlocks;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
@@ -156,7 +157,7 @@ public class ReadingService {
         SiteDocument site = draft.site();
         String slug = site.slug();
         ThemeDocument dressed = worn.of(theme, site.written());
-        Combination look = ClothService.combination(dressed, site);
+        Combination look = SiteLook.of(dressed, site);
         FontFiles files = fonts.atHand();
         Map<Combination, Worn> known = new HashMap<>();
         Map<Optional<Cut>, Optional<Advances>> advances = new HashMap<>();

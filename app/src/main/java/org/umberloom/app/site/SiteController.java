@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.account.AccountService;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -87,8 +88,7 @@ class SiteController {
                     site.row().name(),
                     site.row().themeId(),
                     false,
-                    ClothService.contexts(
-                            document, site.facts().look(), site.facts().scheme()),
+                    SiteLook.chosen(document, site.facts().look(), site.facts().scheme()),
                     site.facts().pages().stream()
                             .map(page -> PageView.of(site.row().slug(), page))
                             .toList()));

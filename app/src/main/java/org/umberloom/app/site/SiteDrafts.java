@@ -21,6 +21,7 @@ import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
 import org.umberloom.core.site.SitePart;
+import org.umberloom.core.site.ThemeSwitch;
 import org.umberloom.core.token.Names;
 
 /** Sites as documents: read, edit, undo and redo. What an edit leads to is read again before it is stored. */
@@ -75,7 +76,7 @@ public class SiteDrafts {
         int revision = sites.revisionOf(site.id())
                 .orElseThrow(() -> new NoSuchElementException("There is no site “" + site.name() + "” any more."));
         SiteDraft known = newest.getIfPresent(site.id());
-        if (known != null && known.revision() == revision) return known;
+        if (known != null && known.revision() == revision && known.themeId() == site.themeId()) return known;
         Map<String, String> parts = new LinkedHashMap<>();
         for (SiteMapper.PartRow part : sites.parts(site.id())) parts.put(part.name(), part.content());
         SiteDraft read = new SiteDraft(site.id(), site.themeId(), revision, SiteJson.read(site.slug(), parts));
@@ -219,6 +220,15 @@ public class SiteDrafts {
                 : sites.entry(draft.id(), number)
                         .map(SiteMapper.EntryRow::label)
                         .orElse("");
+    }
+
+    /** How a site came to its theme; none where the switch changed nothing of the site itself. */
+    Optional<ThemeSwitch.Arrival> arrival(SiteDraft draft) {
+        return sites.arrivedWith(draft.id())
+                .flatMap(number -> sites.entry(draft.id(), number))
+                .filter(entry -> entry.kind().equals(EDIT))
+                .map(entry ->
+                        new ThemeSwitch.Arrival(SiteJson.readEdit(entry.edit()), SiteJson.readEdit(entry.inverse())));
     }
 
     private SiteMapper.EntryRow head(SiteDraft draft) {

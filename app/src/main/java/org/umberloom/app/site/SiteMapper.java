@@ -135,10 +135,14 @@ interface SiteMapper {
     @Delete("delete from site_wore where site_id = #{id} and theme_id = #{theme}")
     void removeOneWore(long id, long theme);
 
-    /** What it stood on was a release of the theme before. */
+    /** What it stood on was a release of the theme before. @param arrived entry of the log with what else the switch changed; or none */
     @Update(
-            "update site set release_id = if(theme_id = #{theme}, release_id, null), theme_id = #{theme} where id = #{id}")
-    void wear(long id, long theme);
+            "update site set release_id = if(theme_id = #{theme}, release_id, null), theme_id = #{theme}, arrived_with = #{arrived} "
+                    + "where id = #{id}")
+    void wear(@Param("id") long id, @Param("theme") long theme, @Param("arrived") Integer arrived);
+
+    @Select("select arrived_with from site where id = #{id} and arrived_with is not null")
+    Optional<Integer> arrivedWith(long id);
 
     @Delete("delete from site_part where site_id = #{id}")
     void removeParts(long id);

@@ -16,6 +16,7 @@ import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.site.RoleGroups;
 import org.umberloom.core.site.SiteDocument;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
 import org.umberloom.core.theme.Combination;
@@ -136,7 +137,7 @@ class SiteViews {
         Draft theme = themes.newest(draft.themeId());
         SiteDrafts.Stacks rail = drafts.rail(draft);
         List<StrayView> strays = strays(draft, theme.theme());
-        Combination look = ClothService.combination(theme.theme(), site);
+        Combination look = SiteLook.of(theme.theme(), site);
         return new WholeSite(
                 site.slug(),
                 site.name(),
@@ -257,7 +258,7 @@ class SiteViews {
     List<StrayView> strays(SiteDraft draft, ThemeDocument theme) {
         SiteDocument site = draft.site();
         ThemeDocument dressed = worn.of(theme, site.written());
-        Combination look = ClothService.combination(theme, site);
+        Combination look = SiteLook.of(theme, site);
         Map<List<Scope>, Worn> known = new HashMap<>();
         List<StrayView> views = new ArrayList<>();
         for (Strays.Stray stray : Strays.in(site)) {

@@ -27,16 +27,17 @@ import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.SitePieces;
 import org.umberloom.core.site.Strays;
+import org.umberloom.core.site.ThemeSwitch;
 import org.umberloom.core.site.Wearing;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
-import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.kit.SitePicture;
@@ -202,32 +203,54 @@ class SiteWork {
         sites.remove(draft.id());
     }
 
-    /** What of a site does not fit a theme. */
-    List<Wearing.Unfit> unfit(String slug, long theme) {
+    /**
+     * What would become of a site under another theme.
+     *
+     * @param unfit  what does not fit
+     * @param pieces that come, go or change
+     */
+    record Switch(List<Wearing.Unfit> unfit, List<ThemeSwitch.PieceChange> pieces) {}
+
+    Switch trial(String slug, long theme) {
         SiteDraft draft = drafts.newest(slug);
-        return Wearing.of(
+        return new Switch(
+                Wearing.of(
+                        draft.site(),
+                        themes.newest(draft.themeId()).theme(),
+                        themes.newest(theme).theme()),
+                ThemeSwitch.pieces(draft.site(), under(draft, theme, false)));
+    }
+
+    /** A site as it would be under a theme. @param fitted whether what does not fit is replaced by what is nearest */
+    SiteDocument under(SiteDraft draft, long theme, boolean fitted) {
+        return draft.themeId() == theme
+                ? draft.site()
+                : switching(draft, theme, fitted).applyTo(draft.site()).site();
+    }
+
+    private SiteEdit switching(SiteDraft draft, long theme, boolean fitted) {
+        return ThemeSwitch.of(
                 draft.site(),
+                drafts.arrival(draft),
                 themes.newest(draft.themeId()).theme(),
-                themes.newest(theme).theme());
+                themes.newest(theme).theme(),
+                fitted);
     }
 
     /**
-     * Gives a site another theme; what it writes itself stays, and what it wore is kept.
+     * Gives a site another theme; what it overrides stays, and the theme before is kept to return to.
      *
-     * @param fitted whether what does not fit is changed to what is nearest, as an edit of the site that can be taken back
+     * @param fitted whether what does not fit is replaced by what is nearest
      */
-    void wear(String slug, long theme, boolean fitted, Account by) {
+    @Transactional
+    public void wear(String slug, long theme, boolean fitted, Account by) {
         SiteDraft draft = drafts.newest(slug);
-        themes.newest(theme);
         if (draft.themeId() == theme) return;
-        List<Wearing.Unfit> unfit = fitted ? unfit(slug, theme) : List.of();
+        SiteDraft after = drafts.edit(slug, Optional.empty(), now -> switching(now, theme, fitted), by);
         sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
         sites.removeOneWore(draft.id(), theme);
-        sites.wear(draft.id(), theme);
+        sites.wear(draft.id(), theme, after.revision() == draft.revision() ? null : after.revision());
         drafts.forget(draft.id());
-        if (unfit.stream().anyMatch(one -> !one.edit().parts().isEmpty()))
-            drafts.edit(slug, Optional.empty(), now -> Wearing.remedied(now.site(), unfit), by);
-        pieces.follow(slug, theme, by);
     }
 
     /** What it wore before is not kept any longer. */
@@ -312,8 +335,8 @@ class SiteWork {
         });
         Draft with = themes.amend(
                 theme,
-                newest -> new Edit.PutAll(
-                        Place.set(newest.sets().keySet().iterator().next()), Group.EMPTY.with(to, said)),
+                newest ->
+                        new Edit.Put(Place.set(newest.sets().keySet().iterator().next()), to, said, -1),
                 by);
         List<Entry> entries =
                 new ArrayList<>(inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by));
@@ -365,7 +388,7 @@ class SiteWork {
     private SiteEdit kept(SiteDraft draft, List<Strays.Stray> strays, String reason, Optional<TokenPath> lifted) {
         ThemeDocument theme =
                 themes.newest(draft.themeId()).theme().worn(draft.site().written());
-        Worn worn = Worn.of(Resolution.of(theme, ClothService.combination(theme, draft.site())));
+        Worn worn = Worn.of(Resolution.of(theme, SiteLook.of(theme, draft.site())));
         return Strays.kept(draft.site(), strays, reason, lifted, worn);
     }
 

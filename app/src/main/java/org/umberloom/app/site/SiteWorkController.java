@@ -34,6 +34,7 @@ import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageMarkup;
 import org.umberloom.core.site.SchemePolicy;
 import org.umberloom.core.site.SiteEdits;
+import org.umberloom.core.site.ThemeSwitch;
 
 /** Sites: the cloth of all, one as a whole, and what is done to it. An edit names the revision it was made on. */
 @RestController
@@ -81,6 +82,8 @@ class SiteWorkController {
 
     /** @param remedy what would fit, in words; empty where nothing does or needs to */
     record UnfitView(String what, String why, String remedy) {}
+
+    record ThemeTrial(List<UnfitView> unfit, List<ThemeSwitch.PieceChange> pieces) {}
 
     record NewPage(Integer base, @NotBlank @Size(max = 60) String kind, @NotBlank @Size(max = 120) String title) {}
 
@@ -221,12 +224,15 @@ class SiteWorkController {
         return work.look(site, look.base(), look.contexts(), look.scheme(), by(principal));
     }
 
-    /** What of the site would not fit a theme. */
+    /** What would become of the site under a theme. */
     @GetMapping("/sites/{site}/unfit")
-    List<UnfitView> unfit(@PathVariable String site, @RequestParam long theme) {
-        return work.unfit(site, theme).stream()
-                .map(one -> new UnfitView(one.what(), one.why(), one.remedy()))
-                .toList();
+    ThemeTrial unfit(@PathVariable String site, @RequestParam long theme) {
+        SiteWork.Switch trial = work.trial(site, theme);
+        return new ThemeTrial(
+                trial.unfit().stream()
+                        .map(one -> new UnfitView(one.what(), one.why(), one.remedy()))
+                        .toList(),
+                trial.pieces());
     }
 
     @PutMapping("/sites/{site}/theme")

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Contrast;
 import org.umberloom.core.color.Depth;
@@ -15,6 +16,7 @@ import org.umberloom.core.page.Meeting;
 import org.umberloom.core.page.Specimen;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
@@ -116,6 +118,7 @@ public final class Contrasts {
         String path = Surfaces.path(pair.pair().surface(), pair.pair().ground());
         String percent = Math.round(opacity * 100) + " %";
         Optional<Resolved> ground = resolution.find(path);
+        Optional<Place> place = ground.map(token -> FixPlace.of(resolution, token, sources(resolution, pair.pair())));
         Finding finding = new Finding(
                         "contrast",
                         Finding.Weight.MUST,
@@ -132,9 +135,9 @@ public final class Contrasts {
                         "At an opacity of " + percent + " or more it passes on every picture.",
                         ground
                                 .map(token -> new Finding.Fix(
-                                        "Make it " + percent + " opaque",
+                                        "Make it " + percent + " opaque" + FixPlace.words(place.get()),
                                         new Edit.SetValue(
-                                                token.winner(),
+                                                place.get(),
                                                 token.path(),
                                                 new ColorValue(
                                                         pair.groundColor().withAlpha(opacity)))))
@@ -144,7 +147,22 @@ public final class Contrasts {
         return ground.map(token -> finding.at(token.winner())).orElse(finding);
     }
 
-    /** The shade of the same hue that passes and lies nearest, as an edit of the role where it is written. */
+    /** The tokens from which both roles of a pair take their colors: their own, or those of the roles that they fall back to. */
+    private static List<TokenPath> sources(Resolution resolution, Pair pair) {
+        Worn worn = Worn.of(resolution);
+        return Stream.of(pair.role(), pair.ground())
+                .flatMap(role -> source(worn, Surfaces.path(pair.surface(), role)).stream())
+                .toList();
+    }
+
+    private static Optional<TokenPath> source(Worn worn, String path) {
+        Optional<Worn.Standing> standing = worn.find(path);
+        while (standing.isPresent() && standing.get().unset())
+            standing = standing.get().on().flatMap(worn::find);
+        return standing.map(found -> TokenPath.of(found.path()));
+    }
+
+    /** The shade of the same hue that passes and lies nearest, as an edit of the role where the pair fails. */
     private static List<Finding.Fix> nearestShade(Resolution resolution, Pair.Measured pair) {
         Resolved role = resolution
                 .find(Surfaces.path(pair.pair().surface(), pair.pair().role()))
@@ -153,6 +171,7 @@ public final class Contrasts {
                 || !(role.written().value() instanceof Alias alias)
                 || alias.target().parent().isEmpty()) return List.of();
         TokenPath hue = alias.target().parent().get();
+        Place place = FixPlace.of(resolution, role, sources(resolution, pair.pair()));
         double now = Depth.of(pair.foreground()).value();
         return resolution.tokens().values().stream()
                 .filter(token -> token.path().parent().equals(Optional.of(hue))
@@ -164,11 +183,11 @@ public final class Contrasts {
                         Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
                 .map(token -> List.of(
                         new Finding.Fix(
-                                "Use " + token.path(),
-                                new Edit.SetValue(role.winner(), role.path(), new Alias(token.path()))),
+                                "Use " + token.path() + FixPlace.words(place),
+                                new Edit.SetValue(place, role.path(), new Alias(token.path()))),
                         new Finding.Fix(
-                                "Keep it readable",
-                                new Edit.SetValue(role.winner(), role.path(), solved(alias, hue, pair)))))
+                                "Keep it readable" + FixPlace.words(place),
+                                new Edit.SetValue(place, role.path(), solved(alias, hue, pair)))))
                 .orElse(List.of());
     }
 

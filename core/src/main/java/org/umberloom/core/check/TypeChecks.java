@@ -16,6 +16,7 @@ import org.umberloom.core.font.Families;
 import org.umberloom.core.font.Measure;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
+import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.token.Alias;
@@ -27,6 +28,9 @@ import org.umberloom.core.token.Manner;
 import org.umberloom.core.token.MannerValue;
 import org.umberloom.core.token.NumberValue;
 import org.umberloom.core.token.Reference;
+import org.umberloom.core.token.References;
+import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenValue;
 import org.umberloom.core.token.TypographyValue;
 import org.umberloom.core.token.ValueText;
 
@@ -79,8 +83,8 @@ public final class TypeChecks {
             }
             size(token, style).ifPresent(findings::add);
             zoom(token, style).ifPresent(findings::add);
-            line(token, style).ifPresent(findings::add);
-            capitals(token, style).ifPresent(findings::add);
+            line(resolution, token, style).ifPresent(findings::add);
+            capitals(resolution, token, style).ifPresent(findings::add);
             serif(token, style).ifPresent(findings::add);
             step(token, style, steps).ifPresent(findings::add);
         }
@@ -153,7 +157,7 @@ public final class TypeChecks {
         return Optional.of(finding.at(token.winner()));
     }
 
-    private static Optional<Finding> capitals(Resolved token, TypographyValue style) {
+    private static Optional<Finding> capitals(Resolution resolution, Resolved token, TypographyValue style) {
         MannerValue said = style.manner().get(Manner.CASE);
         double size = FluidValue.wide(style.fontSize());
         if (said == null
@@ -170,12 +174,13 @@ public final class TypeChecks {
                 token.path().name() + " is set in capitals without room between them.",
                 "Capitals of that size are easier to read with about 5 % of their size between them (common practice).",
                 token.written().value() instanceof TypographyValue written
-                        ? List.of(new Finding.Fix(
-                                "Set " + number(open) + " px",
-                                new Edit.SetValue(
-                                        token.winner(),
-                                        token.path(),
-                                        written.withPart("letterSpacing", DimensionValue.px(open)))))
+                        ? List.of(fix(
+                                resolution,
+                                token,
+                                written,
+                                "letterSpacing",
+                                DimensionValue.px(open),
+                                "Set " + number(open) + " px"))
                         : List.of());
         return Optional.of(finding.at(token.winner()));
     }
@@ -263,7 +268,7 @@ public final class TypeChecks {
         return true;
     }
 
-    private static Optional<Finding> line(Resolved token, TypographyValue style) {
+    private static Optional<Finding> line(Resolution resolution, Resolved token, TypographyValue style) {
         if (!RUNNING.contains(token.path().name())
                 || !(style.lineHeight() instanceof NumberValue line)
                 || line.number() >= LEAST_LINE
@@ -275,14 +280,30 @@ public final class TypeChecks {
                 token.path().name() + " has lines " + number(line.number()) + " times its size apart.",
                 "Text of that size is easier to follow with " + number(LEAST_LINE) + " or more (common practice).",
                 token.written().value() instanceof TypographyValue written
-                        ? List.of(new Finding.Fix(
-                                "Set " + number(LEAST_LINE),
-                                new Edit.SetValue(
-                                        token.winner(),
-                                        token.path(),
-                                        written.withPart("lineHeight", new NumberValue(LEAST_LINE)))))
+                        ? List.of(fix(
+                                resolution,
+                                token,
+                                written,
+                                "lineHeight",
+                                new NumberValue(LEAST_LINE),
+                                "Set " + number(LEAST_LINE)))
                         : List.of());
         return Optional.of(finding.at(token.winner()));
+    }
+
+    /** One part of a style set anew, where that part and the size that it is judged by take their values. */
+    private static Finding.Fix fix(
+            Resolution resolution,
+            Resolved token,
+            TypographyValue written,
+            String part,
+            TokenValue value,
+            String label) {
+        Set<TokenPath> involved = new LinkedHashSet<>(References.of(written.fontSize()));
+        Optional.ofNullable(written.parts().get(part)).ifPresent(old -> involved.addAll(References.of(old)));
+        Place place = FixPlace.of(resolution, token, involved);
+        return new Finding.Fix(
+                label + FixPlace.words(place), new Edit.SetValue(place, token.path(), written.withPart(part, value)));
     }
 
     private static Optional<Finding> weight(

@@ -160,7 +160,7 @@ final class ColorRoles {
                 Resolved token = one.tokens().get(candidate.path);
                 tokens.put(path, new Resolved(path, token.type(), token.value(), token.written(), token.winner()));
             });
-            Worn worn = Worn.of(new Resolution(one.combination(), tokens, List.of()));
+            Worn worn = Worn.of(new Resolution(one.combination(), tokens, List.of(), one.places()));
             for (Pair pair : pairs)
                 if (Contrast.ratio(
                                 worn.color(Surfaces.path(Surfaces.PAGE, pair.role()))

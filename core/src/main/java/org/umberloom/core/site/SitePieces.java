@@ -117,8 +117,11 @@ public final class SitePieces {
         SiteDocument changed = site;
         for (Map.Entry<String, SharedPiece> entry : pieces.entrySet()) {
             Optional<SitePiece> wanted = piece(entry.getKey(), entry.getValue());
-            if (wanted.isEmpty() || wanted.get().equals(site.pieces().get(entry.getKey()))) continue;
+            SitePiece own = site.pieces().get(entry.getKey());
+            if (wanted.isEmpty() || wanted.get().equals(own)) continue;
             SitePiece piece = wanted.get();
+            // A piece of the site's own that happens to have that name is not lost for it.
+            if (own != null && !own.ofTheme() && !own.html().equals(piece.html())) continue;
             parts.add(SitePart.Piece.of(piece));
             SitePage model = site.holder(piece.name()).orElseGet(() -> model(piece));
             for (SitePage page : changed.pages()) {

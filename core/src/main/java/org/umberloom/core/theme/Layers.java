@@ -36,6 +36,10 @@ record Layers(List<Layer> layers, List<Finding> findings) {
         return new Layers(layers, findings);
     }
 
+    List<Place> places() {
+        return layers.stream().map(Layer::place).toList();
+    }
+
     boolean samePlaces(Layers other) {
         if (layers.size() != other.layers.size() || !findings.equals(other.findings)) return false;
         for (int i = 0; i < layers.size(); i++)

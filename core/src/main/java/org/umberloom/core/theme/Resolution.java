@@ -8,8 +8,13 @@ import org.umberloom.core.token.TokenPath;
 import org.umberloom.core.token.TokenType;
 import org.umberloom.core.token.TokenValue;
 
-/** All tokens of a theme in one combination, in document order, and what could not be resolved. */
-public record Resolution(Combination combination, Map<TokenPath, Resolved> tokens, List<Finding> findings) {
+/**
+ * All tokens of a theme in one combination, in document order, and what could not be resolved.
+ *
+ * @param places that have a say in the combination, in resolution order; later wins
+ */
+public record Resolution(
+        Combination combination, Map<TokenPath, Resolved> tokens, List<Finding> findings, List<Place> places) {
     /** Resolves a theme once; keep a {@link ThemeGraph} where edits follow. */
     public static Resolution of(ThemeDocument theme, Combination combination) {
         return ThemeGraph.of(theme, combination).resolution();

@@ -110,7 +110,7 @@ public final class ThemeGraph {
     public Resolution resolution() {
         List<Finding> all = new ArrayList<>(mergeFindings);
         findings.values().forEach(all::addAll);
-        return new Resolution(combination, new TokenTable(index, resolved), List.copyOf(all));
+        return new Resolution(combination, new TokenTable(index, resolved), List.copyOf(all), layers.places());
     }
 
     public Combination combination() {
