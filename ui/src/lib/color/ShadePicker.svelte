@@ -17,7 +17,7 @@
   /** The hue whose shade the role takes now. */
   const hueOf = $derived(/^\{(color\.[^{}]+)\.[^{}.]+\}$/.exec(cell.written)?.[1] ?? '');
 
-  const edit = (text: string) => ({ op: 'value' as const, place: cell.place, path, text });
+  const edit = (text: string) => ({ op: 'value' as const, place: cell.place, path, text, scheme: cell.scheme });
 
   async function take(text: string) {
     const refused = await bench.take(edit(text));

@@ -69,7 +69,7 @@ public class DragBenchmark {
         List<Object> shown = new ArrayList<>();
         for (ThemeGraph graph : graphs) {
             Resolution resolution = graph.after(dragged).resolution();
-            List<Finding> findings = Contrasts.findings(resolution);
+            List<Finding> findings = Contrasts.findings(theme, resolution);
             shown.add(LiveProperties.of(resolution).on(Map.of()));
             shown.add(findings);
         }

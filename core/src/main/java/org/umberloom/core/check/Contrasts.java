@@ -21,6 +21,7 @@ import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Surfaces;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.ColorValue;
 import org.umberloom.core.token.DerivedValue;
@@ -75,24 +76,24 @@ public final class Contrasts {
     }
 
     /** One finding for each pair that fails. */
-    public static List<Finding> findings(Resolution resolution) {
-        return findings(resolution, measure(resolution));
+    public static List<Finding> findings(ThemeDocument theme, Resolution resolution) {
+        return findings(theme, resolution, measure(resolution));
     }
 
     /** The same for pairs that are measured already. */
-    public static List<Finding> findings(Resolution resolution, List<Pair.Measured> measured) {
+    public static List<Finding> findings(ThemeDocument theme, Resolution resolution, List<Pair.Measured> measured) {
         String where = resolution.combination().contexts().isEmpty()
                 ? ""
                 : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
         return measured.stream()
                 .filter(pair -> !pair.passes())
-                .map(pair -> finding(resolution, pair, where))
+                .map(pair -> finding(theme, resolution, pair, where))
                 .toList();
     }
 
-    private static Finding finding(Resolution resolution, Pair.Measured pair, String where) {
+    private static Finding finding(ThemeDocument theme, Resolution resolution, Pair.Measured pair, String where) {
         OptionalDouble opacity = pair.opacity();
-        if (opacity.isPresent()) return onPictures(resolution, pair, where, opacity.getAsDouble());
+        if (opacity.isPresent()) return onPictures(theme, resolution, pair, where, opacity.getAsDouble());
         String path = Surfaces.path(pair.pair().surface(), pair.pair().role());
         Finding finding = new Finding(
                         "contrast",
@@ -108,17 +109,19 @@ public final class Contrasts {
                                 where,
                                 pair.pair().needed()),
                         pair.remedy(),
-                        nearestShade(resolution, pair))
+                        nearestShade(theme, resolution, pair))
                 .in(resolution.combination());
         return resolution.find(path).map(token -> finding.at(token.winner())).orElse(finding);
     }
 
     /** It is the ground that lets too much of a picture through. */
-    private static Finding onPictures(Resolution resolution, Pair.Measured pair, String where, double opacity) {
+    private static Finding onPictures(
+            ThemeDocument theme, Resolution resolution, Pair.Measured pair, String where, double opacity) {
         String path = Surfaces.path(pair.pair().surface(), pair.pair().ground());
         String percent = Math.round(opacity * 100) + " %";
         Optional<Resolved> ground = resolution.find(path);
-        Optional<Place> place = ground.map(token -> FixPlace.of(resolution, token, sources(resolution, pair.pair())));
+        Optional<Place> place =
+                ground.map(token -> FixPlace.of(theme, resolution, token, sources(resolution, pair.pair())));
         Finding finding = new Finding(
                         "contrast",
                         Finding.Weight.MUST,
@@ -163,7 +166,7 @@ public final class Contrasts {
     }
 
     /** The shade of the same hue that passes and lies nearest, as an edit of the role where the pair fails. */
-    private static List<Finding.Fix> nearestShade(Resolution resolution, Pair.Measured pair) {
+    private static List<Finding.Fix> nearestShade(ThemeDocument theme, Resolution resolution, Pair.Measured pair) {
         Resolved role = resolution
                 .find(Surfaces.path(pair.pair().surface(), pair.pair().role()))
                 .orElse(null);
@@ -171,7 +174,7 @@ public final class Contrasts {
                 || !(role.written().value() instanceof Alias alias)
                 || alias.target().parent().isEmpty()) return List.of();
         TokenPath hue = alias.target().parent().get();
-        Place place = FixPlace.of(resolution, role, sources(resolution, pair.pair()));
+        Place place = FixPlace.of(theme, resolution, role, sources(resolution, pair.pair()));
         double now = Depth.of(pair.foreground()).value();
         return resolution.tokens().values().stream()
                 .filter(token -> token.path().parent().equals(Optional.of(hue))

@@ -10,6 +10,7 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
 import org.umberloom.core.theme.Scope;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.References;
 import org.umberloom.core.token.TokenPath;
 
@@ -24,7 +25,7 @@ final class FixPlace {
      * @param fixed    the token that the fix sets
      * @param involved what the finding depends on, with all that it refers to: a text color and its background
      */
-    static Place of(Resolution resolution, Resolved fixed, Collection<TokenPath> involved) {
+    static Place of(ThemeDocument theme, Resolution resolution, Resolved fixed, Collection<TokenPath> involved) {
         Set<Place> sources = new HashSet<>(Set.of(fixed.winner()));
         Set<TokenPath> seen = new HashSet<>();
         involved.forEach(path -> collect(resolution, path, sources, seen));
@@ -34,8 +35,10 @@ final class FixPlace {
                 .max(Comparator.comparing(Scope::level));
         // Of contexts of several modifiers the one that applies last: what is written there is not hidden by the
         // others.
-        Optional<Place.InContext> context =
-                sources.stream().flatMap(FixPlace::contexts).max(Comparator.comparingInt(resolution.places()::indexOf));
+        Stream<Place.InContext> contexts = sources.stream().flatMap(FixPlace::contexts);
+        // At a scope, what the token is in other contexts must not be hidden either.
+        if (scope.isPresent()) contexts = Stream.concat(contexts, varying(theme, resolution, fixed.path()));
+        Optional<Place.InContext> context = contexts.max(Comparator.comparingInt(resolution.places()::indexOf));
         if (scope.isPresent()) return new Place.InScope(scope.get(), context);
         return context.map(Place.class::cast).orElse(fixed.winner());
     }
@@ -47,6 +50,17 @@ final class FixPlace {
                 ? " on " + at.scope().words()
                         + at.under().map(in -> " in " + in.context()).orElse("")
                 : "";
+    }
+
+    /** The contexts that hold now of those modifiers with which a token changes. */
+    private static Stream<Place.InContext> varying(ThemeDocument theme, Resolution resolution, TokenPath path) {
+        return resolution.places().stream()
+                .filter(Place.InContext.class::isInstance)
+                .map(Place.InContext.class::cast)
+                .filter(in -> theme.places().stream()
+                        .filter(place ->
+                                contexts(place).anyMatch(one -> one.modifier().equals(in.modifier())))
+                        .anyMatch(place -> theme.at(place).token(path).isPresent()));
     }
 
     private static Stream<Place.InContext> contexts(Place place) {

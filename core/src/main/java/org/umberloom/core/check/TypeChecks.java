@@ -19,6 +19,7 @@ import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
@@ -69,7 +70,7 @@ public final class TypeChecks {
 
     private TypeChecks() {}
 
-    public static List<Finding> findings(Resolution resolution, Families known) {
+    public static List<Finding> findings(ThemeDocument theme, Resolution resolution, Families known) {
         List<Finding> findings = new ArrayList<>();
         Set<String> families = new LinkedHashSet<>();
         LineLength column = LineLength.of(Worn.of(resolution));
@@ -83,8 +84,8 @@ public final class TypeChecks {
             }
             size(token, style).ifPresent(findings::add);
             zoom(token, style).ifPresent(findings::add);
-            line(resolution, token, style).ifPresent(findings::add);
-            capitals(resolution, token, style).ifPresent(findings::add);
+            line(theme, resolution, token, style).ifPresent(findings::add);
+            capitals(theme, resolution, token, style).ifPresent(findings::add);
             serif(token, style).ifPresent(findings::add);
             step(token, style, steps).ifPresent(findings::add);
         }
@@ -157,7 +158,8 @@ public final class TypeChecks {
         return Optional.of(finding.at(token.winner()));
     }
 
-    private static Optional<Finding> capitals(Resolution resolution, Resolved token, TypographyValue style) {
+    private static Optional<Finding> capitals(
+            ThemeDocument theme, Resolution resolution, Resolved token, TypographyValue style) {
         MannerValue said = style.manner().get(Manner.CASE);
         double size = FluidValue.wide(style.fontSize());
         if (said == null
@@ -175,6 +177,7 @@ public final class TypeChecks {
                 "Capitals of that size are easier to read with about 5 % of their size between them (common practice).",
                 token.written().value() instanceof TypographyValue written
                         ? List.of(fix(
+                                theme,
                                 resolution,
                                 token,
                                 written,
@@ -268,7 +271,8 @@ public final class TypeChecks {
         return true;
     }
 
-    private static Optional<Finding> line(Resolution resolution, Resolved token, TypographyValue style) {
+    private static Optional<Finding> line(
+            ThemeDocument theme, Resolution resolution, Resolved token, TypographyValue style) {
         if (!RUNNING.contains(token.path().name())
                 || !(style.lineHeight() instanceof NumberValue line)
                 || line.number() >= LEAST_LINE
@@ -281,6 +285,7 @@ public final class TypeChecks {
                 "Text of that size is easier to follow with " + number(LEAST_LINE) + " or more (common practice).",
                 token.written().value() instanceof TypographyValue written
                         ? List.of(fix(
+                                theme,
                                 resolution,
                                 token,
                                 written,
@@ -293,6 +298,7 @@ public final class TypeChecks {
 
     /** One part of a style set anew, where that part and the size that it is judged by take their values. */
     private static Finding.Fix fix(
+            ThemeDocument theme,
             Resolution resolution,
             Resolved token,
             TypographyValue written,
@@ -301,7 +307,7 @@ public final class TypeChecks {
             String label) {
         Set<TokenPath> involved = new LinkedHashSet<>(References.of(written.fontSize()));
         Optional.ofNullable(written.parts().get(part)).ifPresent(old -> involved.addAll(References.of(old)));
-        Place place = FixPlace.of(resolution, token, involved);
+        Place place = FixPlace.of(theme, resolution, token, involved);
         return new Finding.Fix(
                 label + FixPlace.words(place), new Edit.SetValue(place, token.path(), written.withPart(part, value)));
     }

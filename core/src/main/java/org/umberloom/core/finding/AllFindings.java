@@ -66,9 +66,9 @@ public final class AllFindings {
             Map<String, String> chosen,
             List<Pair.Measured> pairs) {
         List<Finding> all = new ArrayList<>(resolution.findings());
-        all.addAll(TypeChecks.findings(resolution, families));
+        all.addAll(TypeChecks.findings(theme, resolution, families));
         all.addAll(ShapeChecks.findings(theme, resolution, chosen));
-        all.addAll(Contrasts.findings(resolution, pairs));
+        all.addAll(Contrasts.findings(theme, resolution, pairs));
         return all;
     }
 }

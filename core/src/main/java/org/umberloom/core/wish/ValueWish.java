@@ -7,6 +7,7 @@ import org.umberloom.core.contract.Homes;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.theme.Bulk;
 import org.umberloom.core.theme.Edit;
+import org.umberloom.core.theme.Meaning;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Recipes;
@@ -26,16 +27,34 @@ import org.umberloom.core.token.TypographyValue;
 
 /** Wishes about tokens and their values. A place that is left out is where the value stands. */
 public sealed interface ValueWish extends Wish {
-    /** A token's value, as people write it. */
-    record Value(Optional<Place> place, TokenPath path, String text) implements ValueWish {
+    /**
+     * A token's value, as people write it.
+     *
+     * @param scheme context of the scheme that the value was seen in: at a scope, which may say something else in every scheme, the
+     *               value is written for that one alone
+     */
+    record Value(Optional<Place> place, TokenPath path, String text, Optional<String> scheme) implements ValueWish {
+        public Value(Optional<Place> place, TokenPath path, String text) {
+            this(place, path, text, Optional.empty());
+        }
+
         @Override
         public Edit in(Seen seen) {
-            Place at = place.orElseGet(() -> seen.placeOf(path));
+            Place at = place.map(one -> inScheme(one, seen.theme())).orElseGet(() -> seen.placeOf(path));
             Edit edit = new Edit.SetValue(at, path, seen.value(seen.typeOf(path), text));
             // The shades that grow from a seed follow it wherever it is written.
             return path.name().equals(Recipe.HueRamp.SEED) && path.parent().isPresent()
                     ? Brought.to(seen, at, path.parent().get(), edit)
                     : edit;
+        }
+
+        private Place inScheme(Place wanted, ThemeDocument theme) {
+            if (scheme.isEmpty() || !(wanted instanceof Place.InScope at)) return wanted;
+            return Meaning.scheme(theme)
+                    .map(Meaning.Scheme::modifier)
+                    .filter(modifier -> theme.modifier(modifier).contexts().containsKey(scheme.get()))
+                    .<Place>map(modifier -> Place.scope(at.scope(), modifier, scheme.get()))
+                    .orElse(wanted);
         }
     }
 

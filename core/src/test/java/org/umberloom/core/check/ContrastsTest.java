@@ -31,7 +31,7 @@ class ContrastsTest {
                     Starter.ALL.get(i % Starter.ALL.size()).withSeed(seed).theme("T");
             for (String scheme : new String[] {"light", "dark"})
                 assertThat(Contrasts.findings(
-                                Resolution.of(theme, theme.defaults().with("scheme", scheme))))
+                                theme, Resolution.of(theme, theme.defaults().with("scheme", scheme))))
                         .as("seed %s in %s", seed.hex(), scheme)
                         .isEmpty();
         }
@@ -44,7 +44,7 @@ class ContrastsTest {
                 .applyTo(Samples.starter())
                 .theme();
         Resolution resolution = Resolution.of(theme, theme.defaults());
-        Finding finding = Contrasts.findings(resolution).get(0);
+        Finding finding = Contrasts.findings(theme, resolution).get(0);
         assertThat(finding.path()).isEqualTo("surface.page.text");
         assertThat(finding.message()).contains("4.5:1").contains("page surface");
         assertThat(finding.remedy()).isEqualTo("Depth 62 or more passes.");
@@ -76,15 +76,15 @@ class ContrastsTest {
                 .theme();
         Resolution resolution = Resolution.of(theme, theme.defaults());
         Map<String, String> over = Map.of("gallery-captions", "over");
-        assertThat(Contrasts.findings(resolution)).isEmpty();
-        Finding finding = Contrasts.findings(resolution, Contrasts.measure(resolution, over)).stream()
+        assertThat(Contrasts.findings(theme, resolution)).isEmpty();
+        Finding finding = Contrasts.findings(theme, resolution, Contrasts.measure(resolution, over)).stream()
                 .filter(one -> one.path().equals(path.toString()))
                 .findFirst()
                 .orElseThrow();
         assertThat(finding.message()).contains("On a picture veil under");
         ThemeDocument mended = finding.fixes().get(0).edit().applyTo(theme).theme();
         Resolution after = Resolution.of(mended, mended.defaults());
-        assertThat(Contrasts.findings(after, Contrasts.measure(after, over)))
+        assertThat(Contrasts.findings(theme, after, Contrasts.measure(after, over)))
                 .noneMatch(one -> one.path().equals(path.toString()));
     }
 

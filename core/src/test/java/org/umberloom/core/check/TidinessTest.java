@@ -111,13 +111,14 @@ class TidinessTest {
     void aContrastThatFailsOffersTheNearestShadeThatPasses() {
         ThemeDocument theme =
                 edited(new Edit.SetValue(ROLE_SET, TokenPath.of("surface.page.text"), Alias.to("color.ink.40")));
-        Finding finding =
-                Contrasts.findings(Resolution.of(theme, theme.defaults())).get(0);
+        Finding finding = Contrasts.findings(theme, Resolution.of(theme, theme.defaults()))
+                .get(0);
         assertThat(finding.fixes())
                 .extracting(Finding.Fix::label)
                 .containsExactly("Use color.ink.70", "Keep it readable");
         ThemeDocument mended = fixed(theme, finding);
-        assertThat(Contrasts.findings(Resolution.of(mended, mended.defaults()))).isEmpty();
+        assertThat(Contrasts.findings(mended, Resolution.of(mended, mended.defaults())))
+                .isEmpty();
         assertThat(mended.at(ROLE_SET).token(TokenPath.of("surface.page.text")).map(Token::value))
                 .contains(Alias.to("color.ink.70"));
     }

@@ -51,7 +51,7 @@ class TypeChecksTest {
     }
 
     private static List<Finding> of(ThemeDocument theme) {
-        return TypeChecks.findings(Resolution.of(theme, theme.defaults()), KNOWN);
+        return TypeChecks.findings(theme, Resolution.of(theme, theme.defaults()), KNOWN);
     }
 
     @Test

@@ -80,7 +80,8 @@ public class ElsewhereTest {
         int set = Dressing.written(theme).size();
         for (Combination combination : theme.combinations(8)) {
             Resolution resolution = Resolution.of(theme, combination);
-            assertThat(Contrasts.findings(resolution, Contrasts.measure(resolution, Choices.of(theme, combination))))
+            assertThat(Contrasts.findings(
+                            theme, resolution, Contrasts.measure(resolution, Choices.of(theme, combination))))
                     .as(combination.key())
                     .isEmpty();
         }

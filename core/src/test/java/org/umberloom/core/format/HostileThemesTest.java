@@ -73,7 +73,7 @@ class HostileThemesTest {
                             && !name.matches("(?i)tokens/(con|prn|aux|nul)\\..*"));
             for (Combination combination : theme.combinations(6)) {
                 Resolution resolution = Resolution.of(theme, combination);
-                Contrasts.findings(resolution);
+                Contrasts.findings(theme, resolution);
                 Grounds.findings(theme, resolution, Pictures.NONE);
                 assertThat(Combination.parse(combination.key())).as(as).isEqualTo(combination);
                 assertThat(combination.key()).as(as).doesNotContain("%", ";", "/", "\\", "|", "#", "?");

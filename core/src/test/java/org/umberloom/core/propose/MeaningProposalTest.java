@@ -121,7 +121,7 @@ class MeaningProposalTest {
         ThemeDocument proposed =
                 SchemeProposal.of(recorded, "night", true).applyTo(recorded).theme();
         assertThat(Contrasts.findings(
-                        Resolution.of(proposed, proposed.defaults().with("mode", "night"))))
+                        proposed, Resolution.of(proposed, proposed.defaults().with("mode", "night"))))
                 .isEmpty();
     }
 }

@@ -46,12 +46,12 @@ class ProposalsTest {
                     Starter.ALL.get(i % Starter.ALL.size()).withSeed(seed).theme("T");
             ThemeDocument dark =
                     SchemeProposal.of(theme, "dark", true).applyTo(theme).theme();
-            assertThat(Contrasts.findings(in(dark, "scheme=dark")))
+            assertThat(Contrasts.findings(dark, in(dark, "scheme=dark")))
                     .as("dark of %s", seed.hex())
                     .isEmpty();
             ThemeDocument light =
                     SchemeProposal.of(dark, "light", true).applyTo(dark).theme();
-            assertThat(Contrasts.findings(in(light, "scheme=light")))
+            assertThat(Contrasts.findings(light, in(light, "scheme=light")))
                     .as("light of %s", seed.hex())
                     .isEmpty();
             ThemeDocument more = ContrastProposal.of(dark).applyTo(dark).theme();

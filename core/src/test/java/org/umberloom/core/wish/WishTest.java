@@ -28,6 +28,7 @@ import org.umberloom.core.theme.Seen;
 import org.umberloom.core.theme.Starter;
 import org.umberloom.core.theme.Structure;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.theme.WholeTheme;
 import org.umberloom.core.token.DimensionValue;
 import org.umberloom.core.token.FluidValue;
 import org.umberloom.core.token.TokenPath;
@@ -350,5 +351,20 @@ class WishTest {
                 .hasMessageContaining("Say which picture");
         assertThatThrownBy(() -> applied(THEME, ground(Map.of("kind", "marble", "source", "x"))))
                 .hasMessageContaining("picture, gradient or pattern");
+    }
+
+    /** At a scope the light and the dark are written apart; everywhere else a value goes to the place that was named. */
+    @Test
+    void aValueSeenInOneSchemeIsWrittenForThatOneAtAScope() {
+        TokenPath link = TokenPath.of("surface.page.link");
+        Place articles = Place.scope(Scope.kind("article"));
+        Place light = Place.scope(Scope.kind("article"), "scheme", "light");
+        ThemeDocument after = applied(
+                THEME, new ValueWish.Value(Optional.of(articles), link, "{color.brand.80}", Optional.of("light")));
+        assertThat(WholeTheme.changes(THEME, after)).containsExactly(light + " " + link);
+        ThemeDocument base = applied(
+                THEME,
+                new ValueWish.Value(Optional.of(Place.set("roles")), link, "{color.brand.80}", Optional.of("light")));
+        assertThat(WholeTheme.changes(THEME, base)).containsExactly("set:roles " + link);
     }
 }
