@@ -3718,6 +3718,8 @@ export interface components {
             theme: string;
             /** Format: int32 */
             revision: number;
+            undo: string;
+            redo: string;
             entries: components["schemas"]["FindingEntry"][];
             /** Format: int32 */
             sites: number;
@@ -4612,6 +4614,7 @@ export interface components {
             place?: string;
             path: string;
             text: string;
+            scheme?: string;
             /** @enum {string} */
             op: "value";
         };
@@ -7290,6 +7293,7 @@ export interface operations {
                 mark?: string;
                 bare?: boolean;
                 fitted?: boolean;
+                fix?: string;
             };
             header?: never;
             path: {
@@ -7321,6 +7325,7 @@ export interface operations {
                 bare?: boolean;
                 fitted?: boolean;
                 without?: string;
+                fix?: string;
             };
             header?: never;
             path: {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import { drawnSize, moved, positionOf, sharesOf, type Shares } from './place';
 
   /** A picture on a ground's color, moved by hand: what is seen of it where there is less room than it takes. */
@@ -28,9 +29,10 @@
   let box = $state({ width: 1, height: 1 });
   let held = $state<{ x: number; y: number; from: Shares } | null>(null);
   let dragged = $state<Shares | null>(null);
+  const keys = new Nudge<Shares>();
 
   const stored = $derived(sharesOf(position));
-  const shares = $derived(dragged ?? stored);
+  const shares = $derived(dragged ?? keys.shown ?? stored);
 
   function move(event: PointerEvent) {
     if (!held) return;
@@ -53,7 +55,12 @@
     if (!by) return;
     event.preventDefault();
     const within = (share: number) => Math.min(1, Math.max(0, share));
-    void oncommit(positionOf([within(stored[0] + by[0]!), within(stored[1] + by[1]!)]));
+    keys.press(
+      stored,
+      (now) => [within(now[0] + by[0]!), within(now[1] + by[1]!)],
+      (to) => oncommit(positionOf(to)),
+      (to) => onprobe(positionOf(to))
+    );
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import { reshaped } from './ramp';
@@ -16,6 +17,7 @@
   const HUE = 34;
   const MOST_DRIFT = 90;
 
+  const keys = new Nudge<number>();
   let held = $state<{ end: End; from: number; y: number; value: number } | null>(null);
 
   const start = $derived(hue.tintFrom ? hue.tintChroma : hue.seed.chroma);
@@ -48,7 +50,7 @@
     end.startsWith('hue') ? Math.round(Math.max(-180, Math.min(180, value))) : Math.round(Math.max(0, Math.min(2, value)) * 100) / 100;
   const words = (end: End, value: number) =>
     end.startsWith('hue') ? `${value > 0 ? '+' : ''}${Math.round(value)}°` : `${Math.round(value * 100)} %`;
-  const value = (end: End) => (held?.end === end ? held.value : hue[end]);
+  const value = (end: End) => (held?.end === end ? held.value : (keys.of(end) ?? hue[end]));
   const top = (end: End) => (end.startsWith('hue') ? hueY(value(end)) : Math.max(0, Math.min(CHROMA, chromaY(start * value(end)))));
 
   function drag(event: PointerEvent) {
@@ -70,7 +72,14 @@
     const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
-    void bench.commit(edit(end, fit(end, hue[end] + by * (end.startsWith('hue') ? 1 : 0.05) * (event.shiftKey ? 10 : 1))));
+    const far = by * (end.startsWith('hue') ? 1 : 0.05) * (event.shiftKey ? 10 : 1);
+    keys.press(
+      hue[end],
+      (now) => fit(end, now + far),
+      (to) => bench.commit(edit(end, to)),
+      (to) => bench.probe(edit(end, to)),
+      end
+    );
   }
 </script>
 

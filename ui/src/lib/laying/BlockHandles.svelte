@@ -33,7 +33,6 @@
         aria-checked={block.surface === one.name}
         style:background={one.ground}
         style:color={one.text}
-        disabled={laying.busy}
         onclick={() => laying.change({ op: 'ground', at, surface: one.name })}
       >
         <span class="text-xs">{one.name || 'page'}</span>
@@ -51,7 +50,6 @@
             aria-checked={block.reach === one.name}
             aria-label={one.words}
             title={one.words}
-            disabled={laying.busy}
             onclick={() => laying.change({ op: 'extent', at, reach: one.name })}
           >
             <svg width="32" height="20" aria-hidden="true"
@@ -74,7 +72,6 @@
             aria-checked={block.room === one.name}
             aria-label={one.words}
             title={one.words}
-            disabled={laying.busy}
             onclick={() => laying.change({ op: 'air', at, room: one.name })}
           >
             <svg width="24" height="24" aria-hidden="true"
@@ -91,26 +88,24 @@
       </div>
     </div>
     <div class="flex flex-wrap gap-1">
-      <button class="button" disabled={laying.busy || places <= 0} title="Alt and arrow up" onclick={() => laying.shift(block, -1)}
-        >Up</button
-      >
+      <button class="button" disabled={places <= 0} title="Alt and arrow up" onclick={() => laying.shift(block, -1)}>Up</button>
       <button
         class="button"
-        disabled={laying.busy || places === laying.blocks.length - 1}
+        disabled={places === laying.blocks.length - 1}
         title="Alt and arrow down"
         onclick={() => laying.shift(block, 1)}>Down</button
       >
-      <button class="button" disabled={laying.busy} onclick={() => laying.change({ op: 'double', at })}>Copy</button>
-      <button class="button" disabled={laying.busy} onclick={() => laying.drop(block)}>Remove</button>
+      <button class="button" onclick={() => laying.change({ op: 'double', at })}>Copy</button>
+      <button class="button" onclick={() => laying.drop(block)}>Remove</button>
       {#if hideable}
-        <button class="button" disabled={laying.busy} onclick={() => laying.change({ op: 'shown', at, shown: !block.shown })}
+        <button class="button" onclick={() => laying.change({ op: 'shown', at, shown: !block.shown })}
           >{block.shown ? 'Hide the title' : 'Show the title'}</button
         >
       {/if}
     </div>
   {:else if hideable}
     <div>
-      <button class="button" disabled={laying.busy} onclick={() => laying.change({ op: 'shown', at, shown: !block.shown })}
+      <button class="button" onclick={() => laying.change({ op: 'shown', at, shown: !block.shown })}
         >{block.shown ? 'Leave out on this page' : 'Put back on this page'}</button
       >
     </div>

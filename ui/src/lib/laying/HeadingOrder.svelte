@@ -33,7 +33,6 @@
               aria-checked={heading.look === i + 1}
               aria-label="Level {i + 1}"
               title="Look of level {i + 1}"
-              disabled={laying.busy}
               onclick={() => laying.change({ op: 'look', at: heading.at, level: `h${i + 1}` })}
               ><span class="block leading-none whitespace-nowrap" style={look}>{i + 1}</span></button
             >

@@ -32,9 +32,7 @@
   </p>
   <div class="flex flex-wrap gap-1">
     <a class="button" href="/sites/{page.site}#pieces">Where it stands</a>
-    {#if piece.pages.length > 1}<button class="button" disabled={laying.busy} onclick={() => laying.takeOff(piece.name)}
-        >Take it off this page</button
-      >{/if}
+    {#if piece.pages.length > 1}<button class="button" onclick={() => laying.takeOff(piece.name)}>Take it off this page</button>{/if}
     {#if block.own}<a class="button" href="/bench/{page.themeId}?site={page.site}&page={page.slug}">Look at it on the bench</a>{/if}
   </div>
 {:else if asked}
@@ -49,7 +47,7 @@
         ></select
       ></label
     >
-    <button class="button" type="submit" disabled={laying.busy || !title.trim()}>Make it a piece</button>
+    <button class="button" type="submit" disabled={!title.trim()}>Make it a piece</button>
     <button class="button button-quiet" type="button" onclick={() => (asked = false)}>Not now</button>
   </form>
 {:else}

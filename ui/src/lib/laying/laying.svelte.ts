@@ -1,4 +1,5 @@
 import { toast } from 'svelte-sonner';
+import { Queue } from '$lib/ui/queue';
 import { api, ask, store, said, type Schemas } from '$lib/api/client';
 
 export type Laid = Schemas['PageLaid'];
@@ -22,7 +23,6 @@ export class Laying {
   block = $state(0);
   /** An element that was picked on the page. */
   picked = $state.raw<Picked | null>(null);
-  busy = $state(false);
 
   #site = '';
   #slug = '';
@@ -45,44 +45,56 @@ export class Laying {
     }
   }
 
-  /** Does something and shows the page as it is then; resolves to why it was refused, empty when it was done. */
-  async does(work: () => Promise<unknown>): Promise<string> {
-    this.busy = true;
-    let refused = '';
-    try {
-      await work();
-    } catch (e) {
-      refused = said(e);
-      toast.error('Nothing was changed.', { description: refused });
-    }
-    await this.read();
-    this.busy = false;
-    return refused;
+  #queue = new Queue();
+
+  /** Does something, after all that was asked for before, and shows the page as it is then; resolves to why it was refused, empty when it was done. */
+  does(work: () => Promise<unknown>): Promise<string> {
+    return this.#queue.add(async () => {
+      let refused = '';
+      try {
+        await work();
+      } catch (e) {
+        refused = said(e);
+        toast.error('Nothing was changed.', { description: refused });
+      }
+      await this.read();
+      return refused;
+    });
   }
 
+  /** A change of the block that is picked reaches it wherever it stands by then. */
   change(change: Change) {
-    return this.does(() =>
-      store(() =>
-        api.POST('/api/sites/{site}/pages/{page}/change', {
-          params: { path: { site: this.#site, page: this.#slug } },
-          body: { base: this.page!.revision, change }
-        })
-      )
+    const picked = change.at !== 0 && change.at === this.block;
+    return this.does(() => this.#send(picked && this.block ? { ...change, at: this.block } : change));
+  }
+
+  #send(change: Change) {
+    return store(() =>
+      api.POST('/api/sites/{site}/pages/{page}/change', {
+        params: { path: { site: this.#site, page: this.#slug } },
+        body: { base: this.page!.revision, change }
+      })
     );
   }
 
   /** Moves a block among the others; it stays picked. */
   async shift(block: Block, by: number) {
-    const others = this.blocks;
-    const to = others.findIndex((one) => one.at === block.at) + by;
-    if (to < 0 || to >= others.length || by === 0) return;
-    await this.change({ op: 'shift', at: block.at, by });
-    this.block = this.blocks[to]?.at ?? 0;
+    const picked = block.at === this.block;
+    let to = -1;
+    const refused = await this.does(async () => {
+      const at = picked && this.block ? this.block : block.at;
+      to = this.blocks.findIndex((one) => one.at === at) + by;
+      if (to < 0 || to >= this.blocks.length || by === 0) return;
+      await this.#send({ op: 'shift', at, by });
+      await this.read();
+      this.block = this.blocks[to]?.at ?? 0;
+    });
+    return refused;
   }
 
   async drop(block: Block) {
-    this.block = 0;
-    await this.change({ op: 'drop', at: block.at });
+    const refused = await this.change({ op: 'drop', at: block.at });
+    if (!refused) this.block = 0;
   }
 
   /** Adds a part after what is picked, or at the end. */

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { Nudge } from '$lib/ui/nudge.svelte';
+
   /** A picture with the point that stays in sight, and what crops leave of it. */
   let {
     src,
@@ -21,7 +23,8 @@
   let ratio = $state(1.5);
 
   let dragged = $state<{ x: number; y: number } | null>(null);
-  const shown = $derived(dragged ?? { x, y });
+  const keys = new Nudge<{ x: number; y: number }>();
+  const shown = $derived(dragged ?? keys.shown ?? { x, y });
   const place = $derived(`${shown.x * 100}% ${shown.y * 100}%`);
   const within = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 100) / 100;
 
@@ -34,7 +37,11 @@
     const by = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }[event.key];
     if (!by) return;
     event.preventDefault();
-    onset(within(x + by[0]!), within(y + by[1]!));
+    keys.press(
+      { x, y },
+      (now) => ({ x: within(now.x + by[0]!), y: within(now.y + by[1]!) }),
+      (to) => onset(to.x, to.y)
+    );
   }
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import { roleEdit } from '$lib/space/length';
   import { lightEdit, type Light } from './light';
 
@@ -20,8 +21,10 @@
 
   let held = $state.raw<{ at: number; from: number; y: number; height: number } | null>(null);
 
+  const keys = new Nudge<number>();
+
   const heights = $derived(light?.heights ?? []);
-  const shownAt = (i: number) => (held?.at === i ? held.height : (heights[i]?.height ?? 0));
+  const shownAt = (i: number) => (held?.at === i ? held.height : (keys.of(`${i}`) ?? heights[i]?.height ?? 0));
   const all = $derived(heights.map((one) => one.height));
 
   function put(i: number, height: number) {
@@ -49,7 +52,14 @@
     const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (!by) return;
     event.preventDefault();
-    void bench.commit(edit(i, put(i, (all[i] ?? 0) + by * (event.shiftKey ? 4 : 0.5))));
+    const far = by * (event.shiftKey ? 4 : 0.5);
+    keys.press(
+      all[i] ?? 0,
+      (now) => put(i, now + far),
+      (to) => bench.commit(edit(i, to)),
+      (to) => bench.probe(edit(i, to)),
+      `${i}`
+    );
   }
 
   const taken = (shadow: Schemas['ShadowView'], path: string) => shadow.written === `{${path}}`;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import { lightEdit, type Light } from './light';
 
   /** The light over a thing that throws a shadow: where it stands is where it shines from, how far away how far shadows fall. */
@@ -15,8 +16,10 @@
   let pad: HTMLElement | undefined = $state();
   let held = $state.raw<{ angle: number; reach: number } | null>(null);
 
-  const angle = $derived(held?.angle ?? light.angle);
-  const reach = $derived(held?.reach ?? light.reach);
+  const keys = new Nudge<{ angle: number; reach: number }>();
+
+  const angle = $derived(held?.angle ?? keys.shown?.angle ?? light.angle);
+  const reach = $derived(held?.reach ?? keys.shown?.reach ?? light.reach);
   const x = $derived(MIDDLE + Math.sin((angle * Math.PI) / 180) * Math.min(MOST, reach) * PER_REACH);
   const y = $derived(MIDDLE - Math.cos((angle * Math.PI) / 180) * Math.min(MOST, reach) * PER_REACH);
   const shown = $derived(light.heights.at(-1)?.css ?? '');
@@ -53,9 +56,14 @@
     const turn = turns[event.key];
     if (!turn) return;
     event.preventDefault();
-    const wrapped = ((((light.angle + turn[0] + 180) % 360) + 360) % 360) - 180;
-    void bench.commit(
-      lightEdit(bench, light, { angle: wrapped, reach: Number(Math.min(MOST, Math.max(0, light.reach + turn[1])).toFixed(2)) })
+    keys.press(
+      { angle: light.angle, reach: light.reach },
+      (now) => ({
+        angle: ((((now.angle + turn[0] + 180) % 360) + 360) % 360) - 180,
+        reach: Number(Math.min(MOST, Math.max(0, now.reach + turn[1])).toFixed(2))
+      }),
+      (to) => bench.commit(lightEdit(bench, light, to)),
+      (to) => bench.probe(lightEdit(bench, light, to))
     );
   }
 </script>

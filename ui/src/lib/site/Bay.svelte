@@ -45,6 +45,13 @@
   const NARROW = 230;
 
   let frame: HTMLIFrameElement | undefined = $state();
+  let entrance: HTMLButtonElement | undefined = $state();
+
+  /** Links of a page are no stops on the way through the bench: who wants to be among them goes in, and out by Escape. */
+  function enter() {
+    const doc = frame?.contentDocument;
+    doc?.querySelector<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex="0"]')?.focus();
+  }
   let room = $state(0);
   let loaded = $state(false);
   let pointed = $state<{ box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null>(null);
@@ -87,6 +94,7 @@
     doc.addEventListener('click', pickAt);
     // Keys pressed while a page has the focus belong to the bench, save for what is written into the page's own fields.
     doc.addEventListener('keydown', (e) => {
+      if (e.key === 'Escape') entrance?.focus();
       if (!(e.target as Element).matches('input, textarea')) window.dispatchEvent(new KeyboardEvent('keydown', e));
     });
     loaded = true;
@@ -301,8 +309,12 @@
 
   <div class="flex min-h-0 grow">
     <div class="relative min-w-0 grow overflow-hidden bg-sunk" bind:clientHeight={room}>
+      <button bind:this={entrance} class="button sr-only absolute top-1 left-1 z-10 focus:not-sr-only focus:absolute" onclick={enter}
+        >Enter the page; Escape leaves it</button
+      >
       <iframe
         bind:this={frame}
+        tabindex="-1"
         title="{site?.name ?? bay.site}, {bay.page}, {words}"
         src={source}
         sandbox="allow-same-origin"

@@ -2,6 +2,7 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import type { Schemas } from '$lib/api/client';
   import { lengthEdit, lengthText } from './length';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import Compartment from '$lib/ui/Compartment.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import TextValue from '$lib/ui/TextValue.svelte';
@@ -59,6 +60,7 @@
   const STEP = 8;
   /** The window at which the gutter is taken hold of, where it has reached its widest. */
   const GUTTER_AT = 1900;
+  const keys = new Nudge<number>();
   let pulled = $state.raw<{ name: string; px: number } | null>(null);
 
   const handles = $derived(
@@ -93,7 +95,13 @@
     if (!by) return;
     event.preventDefault();
     event.stopPropagation();
-    void bench.commit(edit(view, lengthText(view, Math.max(0, view.widePx + by))));
+    keys.press(
+      view.widePx,
+      (now) => Math.max(0, now + by),
+      (to) => bench.commit(edit(view, lengthText(view, to))),
+      (to) => bench.probe(edit(view, lengthText(view, to))),
+      name
+    );
   }
 
   function point(event: PointerEvent & { currentTarget: SVGSVGElement }) {

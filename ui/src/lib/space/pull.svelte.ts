@@ -1,4 +1,5 @@
 import type { Bench } from '$lib/theme/bench.svelte';
+import { Nudge } from '$lib/ui/nudge.svelte';
 import { lengthEdit, type Length } from './length';
 
 /** How much farther arrow keys go with Shift. */
@@ -8,6 +9,7 @@ const FAR = 8;
 export class LengthPull {
   /** The path of the one that is held; empty while none is. */
   path = $state('');
+  #keys = new Nudge<number>();
   #from = 0;
   #px = 0;
   #at = { x: 0, y: 0 };
@@ -54,6 +56,12 @@ export class LengthPull {
     const by = (ways[event.key] ?? 0) * (event.shiftKey ? FAR : 1);
     if (!by) return;
     event.preventDefault();
-    void this.#bench.commit(this.#edit(view, view.widePx + by));
+    this.#keys.press(
+      view.widePx,
+      (now) => Math.min(this.#most, Math.max(0, now + by)),
+      (to) => this.#bench.commit(this.#edit(view, to)),
+      (to) => this.#bench.probe(this.#edit(view, to)),
+      view.path
+    );
   }
 }

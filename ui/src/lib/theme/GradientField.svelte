@@ -1,5 +1,6 @@
 <script lang="ts">
   import ColorField from '$lib/color/field/ColorField.svelte';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import { split, type WrittenField } from './valueText';
 
   /** A gradient drawn, with stops that are dragged along it or moved with the arrow keys. */
@@ -7,9 +8,10 @@
 
   let bar: HTMLElement | undefined = $state();
   let held = $state<string | null>(null);
+  const keys = new Nudge<string>();
 
   const stops = $derived(
-    split(held ?? written, ',').map((text) => {
+    split(held ?? keys.shown ?? written, ',').map((text) => {
       const [color = '', at = ''] = split(text, ' ');
       return { color, at, percent: at.endsWith('%') ? Number(at.slice(0, -1)) : null };
     })
@@ -45,7 +47,7 @@
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
-    oncommit(moved(index, percent + by));
+    keys.press(written, () => moved(index, percent + by), oncommit, onprobe, `${index}`);
   }
 </script>
 

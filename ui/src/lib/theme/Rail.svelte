@@ -34,13 +34,15 @@
   const rename = (text: string) => bench.take({ op: 'setName', name: text.trim() });
 </script>
 
-<header class="flex h-11 shrink-0 items-center gap-3 border-b border-line px-3">
+<header class="flex h-11 shrink-0 items-center gap-3 border-b border-line px-3" data-area>
   <a class="flex items-center gap-2 text-muted hover:text-ink" href="/library" aria-label="Back to the library">
     <img src="/mark.svg" alt="" width="18" height="18" /> <span>Library</span>
   </a>
   <span class="h-5 w-px bg-line"></span>
   <WeaveMark {weave} size={26} />
-  <h1 class="font-display truncate text-lg leading-none text-heading">{bench.saved?.name ?? ''}</h1>
+  <h1 class="font-display max-w-72 shrink-0 truncate text-lg leading-none text-heading" title={bench.saved?.name}>
+    {bench.saved?.name ?? ''}
+  </h1>
   <Popover.Root>
     <Popover.Trigger class="button button-quiet h-7 px-2 text-muted">Rename</Popover.Trigger>
     <Popover.Portal>

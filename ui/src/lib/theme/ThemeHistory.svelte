@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ask, store, type Schemas } from '$lib/api/client';
   import TextValue from '$lib/ui/TextValue.svelte';
-  import { at, SAID } from '$lib/ui/words';
+  import { at, counted, SAID } from '$lib/ui/words';
   import type { Bench } from './bench.svelte';
 
   /** The edits of a theme in words; any state can be stepped to, named, compared with another, and made the newest again. */
@@ -16,6 +16,31 @@
   let against = $state<number | null>(null);
   let comparison = $state.raw<Schemas['CompareView'] | null>(null);
   let ended = $state(false);
+
+  /** Steps back and forth are one row: what they came to together, and the state that they left. */
+  type Row = Entry & { said: string };
+  const rows = $derived.by<Row[]>(() => {
+    const all: Row[] = [];
+    for (let i = 0; i < entries.length; i++) {
+      const first = entries[i]!;
+      let end = i;
+      const steps = (one: Entry | undefined) => one !== undefined && (one.kind === 'undo' || one.kind === 'redo') && !one.checkpoint;
+      while (steps(first) && steps(entries[end + 1])) end++;
+      const run = entries.slice(i, end + 1);
+      const back = run.filter((one) => one.kind === 'undo').length - run.filter((one) => one.kind === 'redo').length;
+      all.push({
+        ...first,
+        said:
+          run.length === 1
+            ? `${SAID[first.kind] ?? ''}${first.label}`
+            : back === 0
+              ? `Undid and redid ${counted(run.length / 2, 'edit', 'edits')}`
+              : `${back > 0 ? 'Undid' : 'Redid'} ${counted(Math.abs(back), 'edit', 'edits')}`
+      });
+      i = end;
+    }
+    return all;
+  });
 
   const newest = $derived(bench.saved?.revision ?? 0);
   const other = $derived(against ?? newest);
@@ -90,8 +115,8 @@
 
   function key(event: KeyboardEvent) {
     const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    const index = entries.findIndex((e) => e.number === chosen) + by;
-    const next = entries[index];
+    const index = rows.findIndex((e) => e.number === chosen) + by;
+    const next = rows[index];
     if (by === 0 || !next) return;
     event.preventDefault();
     chosen = next.number;
@@ -102,7 +127,7 @@
 <div class="flex h-full min-h-0">
   <section class="flex w-[27rem] shrink-0 flex-col border-r border-border" aria-label="Edits">
     <ol class="min-h-0 grow overflow-y-auto p-1" aria-label="History">
-      {#each entries as e (e.number)}
+      {#each rows as e (e.number)}
         <li>
           <button
             id="revision-{e.number}"
@@ -116,7 +141,7 @@
             <span class="value text-right text-muted">{e.number}</span>
             <span class="min-w-0 break-words"
               >{#if e.checkpoint}<span class="font-display font-semibold text-heading">{e.checkpoint}</span> ·
-              {/if}{SAID[e.kind] ?? ''}{e.label}</span
+              {/if}{e.said}</span
             >
             <span class="caption text-right">{e.person}<br />{at(e.at)}</span>
           </button>

@@ -6,7 +6,7 @@ import type { BayState } from '$lib/site/bays.svelte';
 import { onSurface, type LivePage } from '$lib/site/livePage';
 import { Pages } from '$lib/site/pages';
 import { SAID } from '$lib/ui/words';
-import { Commits, type Clash } from './commits.svelte';
+import { Commits, isClash, type Clash } from './commits.svelte';
 import { Line } from './line';
 import { Looks } from './looks.svelte';
 import { Picked, type Pick } from './picked.svelte';
@@ -341,7 +341,9 @@ export class Bench {
 
   /** Stores an edit for a field that tells a refusal itself: resolves to its sentence, empty when it was accepted. */
   async take(edit: Edit): Promise<string> {
-    return (await this.#store(edit))?.message ?? '';
+    const problem = await this.#store(edit);
+    // Two people changed one value: a dialog of its own shows both, and the field shows what is stored.
+    return problem && !isClash(problem) ? problem.message : '';
   }
 
   #store(edit: Edit) {

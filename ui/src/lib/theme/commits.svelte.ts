@@ -5,6 +5,9 @@ import type { Edit } from './bench.svelte';
 /** An edit that was refused because somebody else changed the same value meanwhile. */
 export type Clash = { edit: Edit; message: string; path: string; yours: string; theirs: string };
 
+/** Whether an edit was refused because somebody else changed the same value meanwhile. */
+export const isClash = (problem: Problem) => problem.status === 409 && Boolean(problem.extra.yours);
+
 /** What storing needs of the bench. */
 export type Shelf = {
   /** What is stored, as far as it is known; nothing before the theme is loaded. */
@@ -35,7 +38,7 @@ export class Commits {
   /** Tells why when it was refused; a clash has a dialog of its own. Resolves to whether it was accepted. */
   async told(change: Promise<Problem | null>): Promise<boolean> {
     const problem = await change;
-    if (problem && !this.clash) toast.error(problem.title, { description: problem.message });
+    if (problem && !isClash(problem)) toast.error(problem.title, { description: problem.message });
     return problem === null;
   }
 
@@ -65,12 +68,12 @@ export class Commits {
     const unsure = problem.mayBeStored;
     let now = this.#shelf.stored();
     if (problem.status === 409 || unsure) now = await this.#shelf.read().catch(() => (unsure ? null : this.#shelf.stored()));
-    if (problem.status === 409 && edit && problem.extra.yours)
+    if (edit && isClash(problem))
       this.clash = {
         edit,
         message: problem.message,
         path: problem.extra.path ?? '',
-        yours: problem.extra.yours,
+        yours: problem.extra.yours ?? '',
         theirs: problem.extra.theirs ?? ''
       };
     const shown = now ?? this.#shelf.stored();

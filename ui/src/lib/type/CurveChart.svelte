@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import NumberChoice from '$lib/ui/NumberChoice.svelte';
 
   /**
@@ -23,9 +24,10 @@
 
   let svg: SVGSVGElement | undefined = $state();
   let held = $state<Ends | null>(null);
+  const keys = new Nudge<Ends>();
 
   const kind = $derived(KINDS[curve.part as keyof typeof KINDS]);
-  const shown = $derived<Ends>(held ?? curve);
+  const shown = $derived<Ends>(held ?? keys.shown ?? curve);
   const span = Math.log(TO / FROM);
   const x = (px: number) => (Math.log(Math.min(TO, Math.max(FROM, px)) / FROM) / span) * W;
   const y = (value: number) => H - ((Math.min(kind.most, Math.max(kind.least, value)) - kind.least) / (kind.most - kind.least)) * H;
@@ -86,7 +88,12 @@
     if (!step) return;
     event.preventDefault();
     const [px, value] = end === 'small' ? [shown.smallPx, shown.small] : [shown.largePx, shown.large];
-    void bench.commit(edit(fit(end, px + step[0], value + step[1])));
+    keys.press(
+      shown,
+      () => fit(end, px + step[0], value + step[1]),
+      (to) => bench.commit(edit(to)),
+      (to) => curve.set && bench.probe(edit(to))
+    );
   }
 
   async function allFollow() {

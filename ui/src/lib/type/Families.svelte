@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { Popover } from 'bits-ui';
   import { api, ask, type Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
@@ -62,8 +63,10 @@
   const kinds = $derived([...new Set(facts.map((one) => one.kind))].sort());
   const heading = $derived(/head|display|title/.test(open?.name ?? ''));
 
+  // The list keeps its order while one chooses from it: what was taken must not move what is about to be pressed.
   $effect(() => {
-    const like = stored;
+    void opened;
+    const like = untrack(() => stored) || stored;
     void ask(() => api.GET('/api/fonts/facts', { params: { query: { like } } })).then((all) => {
       facts = all;
       active = 0;

@@ -2,6 +2,7 @@
   import type { Schemas } from '$lib/api/client';
   import type { Bench } from '$lib/theme/bench.svelte';
   import { Held } from '$lib/ui/held.svelte';
+  import { Nudge } from '$lib/ui/nudge.svelte';
   import { dress as dressed } from './dress';
 
   /**
@@ -31,6 +32,7 @@
   let alone = false;
   let start: { y: number; px: number } | null = null;
   const held = { wide: new Held(), narrow: new Held() };
+  const keys = new Nudge<number>();
   type End = keyof typeof held;
 
   const name = $derived(step.name.replace('minus-', '−'));
@@ -68,7 +70,14 @@
     const more = by[event.key];
     if (more === undefined) return;
     event.preventDefault();
-    void bench.commit(edit(end, fit(px(end) + more), event.altKey || step.detached));
+    const only = event.altKey || step.detached;
+    keys.press(
+      px(end),
+      (now) => fit(now + more),
+      (to) => bench.commit(edit(end, to, only)),
+      (to) => bench.probe(edit(end, to, only)),
+      end
+    );
   }
 </script>
 

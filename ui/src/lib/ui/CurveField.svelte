@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { Nudge } from './nudge.svelte';
+
   /** An easing curve that is drawn by its two control points; they are dragged or moved with the arrow keys. */
   let { points, onprobe, oncommit }: { points: number[]; onprobe: (points: number[]) => void; oncommit: (points: number[]) => void } =
     $props();
@@ -9,7 +11,8 @@
 
   let held = $state<number[] | null>(null);
   let svg: SVGSVGElement | undefined = $state();
-  const shown = $derived(held ?? points);
+  const keys = new Nudge<number[]>();
+  const shown = $derived(held ?? keys.shown ?? points);
 
   const round = (v: number) => Math.round(v * 100) / 100;
 
@@ -46,7 +49,7 @@
     const step = by[event.key];
     if (!step) return;
     event.preventDefault();
-    oncommit(moved(index, (shown[index * 2] ?? 0) + step[0], (shown[index * 2 + 1] ?? 0) + step[1]));
+    keys.press(points, () => moved(index, (shown[index * 2] ?? 0) + step[0], (shown[index * 2 + 1] ?? 0) + step[1]), oncommit, onprobe);
   }
 </script>
 

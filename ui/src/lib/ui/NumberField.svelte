@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Held } from './held.svelte';
+  import { Nudge } from './nudge.svelte';
 
   /**
    * A number with its unit. It can be typed, stepped with the arrow keys, and dragged sideways on its label; while it
@@ -37,8 +38,14 @@
   const PX_PER_STEP = 4;
 
   let typed = $state<string | null>(null);
+  /** Why a number was not taken as it was written. */
+  let message = $state('');
+  /** What is on its way to be stored. */
+  let asked: number | null = null;
   let start: { x: number; value: number } | null = null;
+  const id = $props.id();
   const held = new Held();
+  const keys = new Nudge<number>();
 
   const written = (v: number) => String(Number(v.toFixed(places)));
   const fit = (v: number) => Math.min(max, Math.max(min, Number(v.toFixed(places))));
@@ -55,13 +62,28 @@
     void held.letGo(oncommit);
   }
 
+  const bounded = (to: number) => {
+    const [end, word] = to < min ? [min, 'least'] : [max, 'most'];
+    return `${to}${unit && ` ${unit}`} became ${written(end)}${unit && ` ${unit}`}, the ${word} that is possible here.`;
+  };
+
   function take() {
     if (typed === null) return;
-    const number = Number(typed.replace(unit, '').trim());
-    if (typed.trim() !== '' && Number.isFinite(number)) {
-      if (fit(number) !== value) oncommit(fit(number));
-      typed = null;
+    const text = typed.trim();
+    const number = Number(text.replace(unit, '').trim());
+    if (text === '' || !Number.isFinite(number)) {
+      message = text === '' ? '' : `“${text}” is not a number. Write one${unit && `, in ${unit}`}, or press Escape.`;
+      return;
     }
+    const to = fit(number);
+    message = number < min || number > max ? bounded(number) : '';
+    if (to !== (asked ?? value)) {
+      asked = to;
+      void Promise.resolve(oncommit(to)).finally(() => {
+        if (asked === to) asked = null;
+      });
+    }
+    typed = null;
   }
 
   function key(event: KeyboardEvent) {
@@ -70,12 +92,17 @@
       event.preventDefault();
       take();
     }
-    if (event.key === 'Escape') typed = null;
+    if (event.key === 'Escape') {
+      typed = null;
+      message = '';
+    }
     const by = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
     if (by === 0) return;
     event.preventDefault();
     typed = null;
-    oncommit(fit(value + by * (event.shiftKey ? 10 : 1)));
+    message = '';
+    const far = by * (event.shiftKey ? 10 : 1);
+    keys.press(value, (now) => fit(now + far), oncommit, onprobe);
   }
 </script>
 
@@ -99,11 +126,20 @@
       aria-label={label}
       aria-invalid={typed !== null && !Number.isFinite(Number(typed.replace(unit, '').trim()))}
       data-stored={typed === null || typed === written(value) || undefined}
-      value={typed ?? written(held.shown ?? value)}
-      oninput={(e) => (typed = e.currentTarget.value)}
+      value={typed ?? written(keys.shown ?? held.shown ?? value)}
+      oninput={(e) => {
+        typed = e.currentTarget.value;
+        message = '';
+      }}
+      aria-describedby={message ? id : undefined}
       onblur={take}
       onkeydown={key}
     />
+    {#if message}<span
+        {id}
+        class="absolute top-full right-0 z-30 mt-1 w-max max-w-52 rounded-[3px] border border-line bg-raised px-2 py-1 text-xs leading-4"
+        role="status">{message}</span
+      >{/if}
     {#if unit}<span class="caption pointer-events-none absolute top-1.5 right-2">{unit}</span>{/if}
   </span>
 </label>

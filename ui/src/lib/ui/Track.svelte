@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
   import { Held } from './held.svelte';
+  import { Nudge } from './nudge.svelte';
 
   /** A slider on a drawn track. Moving it probes; letting go stores. */
   let {
@@ -29,17 +30,22 @@
   const held = new Held();
   /** The slider also reports a value that it rounds to its step on its own; only what a person does counts. */
   let touched = false;
+  const keys = new Nudge<number>();
+  let byKeys = false;
   /** Rounded to the step as the slider itself does, so that showing a value is not mistaken for moving it. */
-  const shown = $derived(held.shown ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
+  const shown = $derived(keys.shown ?? held.shown ?? Number(Math.min(max, Math.max(min, value)).toFixed(4)));
 
   /** The slider knows its steps only: from a value between two of them the arrow keys would lead nowhere. */
   const onStep = $derived(Number((min + Math.round((shown - min) / step) * step).toFixed(4)));
 
   function move(to: number) {
-    if (touched && Math.abs(to - (held.wanted ?? shown)) >= step / 2) held.move(to, onprobe);
+    if (!touched || Math.abs(to - (held.wanted ?? shown)) < step / 2) return;
+    if (byKeys) keys.press(shown, () => to, oncommit, onprobe);
+    else held.move(to, onprobe);
   }
 
   function letGo() {
+    if (byKeys) return;
     touched = false;
     void held.letGo(oncommit);
   }
@@ -48,8 +54,11 @@
 <div
   class="grid grid-cols-[5.75rem_1fr_2.75rem] items-center gap-2"
   role="presentation"
-  onpointerdowncapture={() => (touched = true)}
-  onkeydowncapture={() => (touched = true)}
+  onpointerdowncapture={() => {
+    touched = true;
+    byKeys = false;
+  }}
+  onkeydowncapture={() => (touched = byKeys = true)}
 >
   <span class="text-muted">{label}</span>
   <Slider.Root

@@ -4,7 +4,7 @@ export function counted(count: number, one: string, many: string): string {
 }
 
 /** How an entry of a log is said. */
-export const SAID: Record<string, string> = { start: '', edit: '', undo: 'undid ', redo: 'redid ' };
+export const SAID: Record<string, string> = { start: '', edit: '', undo: 'Undid: ', redo: 'Redid: ' };
 
 /** A moment as lists say it. */
 export const at = (time: string) =>

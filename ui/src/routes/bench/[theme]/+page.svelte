@@ -10,6 +10,7 @@
   import ClashDialog from '$lib/theme/ClashDialog.svelte';
   import Rail from '$lib/theme/Rail.svelte';
   import Tray from '$lib/theme/Tray.svelte';
+  import { toNextArea } from '$lib/ui/areas';
   import { promptPointer } from '$lib/ui/promptPointer';
 
   const LEAST = 160;
@@ -51,6 +52,7 @@
   }
 
   function key(event: KeyboardEvent) {
+    toNextArea(event);
     if (writing(event.target) || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
     event.preventDefault();
     void (event.shiftKey ? bench?.redo() : bench?.undo());
@@ -66,7 +68,7 @@
     <Rail {bench} />
     <main class="flex min-h-0 grow flex-col">
       <div class="min-h-0 grow"><Bays {bench} /></div>
-      <div class="shrink-0 border-t border-line" style:height="{trayHeight}px">
+      <div class="shrink-0 border-t border-line" role="region" aria-label="Tray" data-area style:height="{trayHeight}px">
         <Tray {bench} bind:folded height={trayHeight} onheight={(px) => (tray = px)} />
       </div>
     </main>

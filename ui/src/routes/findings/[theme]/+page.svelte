@@ -2,53 +2,58 @@
   import { toast } from 'svelte-sonner';
   import { page } from '$app/state';
   import { arrived } from '$lib/account/arriving';
-  import { api, ask, store, said, type Schemas } from '$lib/api/client';
+  import { api, store, said, type Schemas } from '$lib/api/client';
   import FindingCard from '$lib/finding/FindingCard.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
+  import { Report } from '$lib/finding/report.svelte';
+  import { Queue } from '$lib/ui/queue';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { counted } from '$lib/ui/words';
+  import { untrack } from 'svelte';
 
   type Entry = Schemas['FindingEntry'];
   const theme = $derived(Number(page.params.theme));
   const WEIGHTS = [
-    { name: 'must', words: 'must be mended', bar: 'bg-must' },
-    { name: 'should', words: 'should be mended', bar: 'bg-should' },
-    { name: 'note', words: 'worth knowing', bar: 'bg-muted' }
+    { name: 'must', words: 'Must fix', bar: 'bg-must' },
+    { name: 'should', words: 'Should fix', bar: 'bg-should' },
+    { name: 'note', words: 'Good to know', bar: 'bg-muted' }
   ];
   const ACCEPTED = 'accepted';
   const THEME = '';
 
-  let report = $state.raw<Schemas['FindingsReport'] | null>(null);
+  const reports = $derived(new Report(theme));
+  const report = $derived(reports.now);
   let problem = $state('');
-  let busy = $state(false);
   let weight = $state('');
   let kind = $state('');
   let place = $state<string | null>(null);
 
   $effect(() => {
-    void read(theme);
+    void theme;
+    untrack(() => void read());
   });
 
-  async function read(id: number) {
+  async function read() {
     if (!(await arrived(page.url.pathname))) return;
     try {
-      report = await ask(() => api.GET('/api/themes/{id}/findings', { params: { path: { id } } }));
+      await reports.read();
       problem = '';
     } catch (e) {
       problem = said(e);
     }
   }
 
-  async function change(what: () => Promise<unknown>, refused: string) {
-    busy = true;
-    try {
-      await what();
-      await read(theme);
-    } catch (e) {
-      toast.error(refused, { description: said(e) });
-    } finally {
-      busy = false;
-    }
-  }
+  /** What is asked for while something is on its way is done after it, on what it left. */
+  const queue = new Queue();
+  const change = (what: () => Promise<unknown>, refused: string) =>
+    queue.add(async () => {
+      try {
+        await what();
+      } catch (e) {
+        toast.error(refused, { description: said(e) });
+      }
+      await read();
+    });
 
   const path = (finding: string) => ({ path: { id: theme, finding } });
   const fix = (one: Schemas['FixView']) =>
@@ -60,15 +65,26 @@
             body: { base: report?.revision ?? 0, edit: one.edit }
           })
         ),
-      'It was not mended.'
+      'Not fixed.'
+    );
+  const step = (way: 'undo' | 'redo') =>
+    change(
+      () =>
+        store(() =>
+          api.POST(`/api/themes/{id}/${way}`, {
+            params: { path: { id: theme } },
+            body: { base: report?.revision ?? 0, combo: '', bays: [] }
+          })
+        ),
+      way === 'undo' ? 'Not undone.' : 'Not redone.'
     );
   const accept = (entry: Entry, reason: string) =>
     change(
       () => store(() => api.PUT('/api/themes/{id}/findings/{finding}', { params: path(entry.id), body: { reason } })),
-      'It was not accepted.'
+      'Not accepted.'
     );
   const reopen = (entry: Entry) =>
-    change(() => store(() => api.DELETE('/api/themes/{id}/findings/{finding}', { params: path(entry.id) })), 'It stays accepted.');
+    change(() => store(() => api.DELETE('/api/themes/{id}/findings/{finding}', { params: path(entry.id) })), 'Not reopened.');
 
   const entries = $derived(report?.entries ?? []);
   const open = $derived(entries.filter((one) => !one.accepted.by));
@@ -99,12 +115,15 @@
       <h1 class="font-display text-2xl text-heading">Findings</h1>
       {#if report}
         <p class="text-muted">
-          {report.theme}, in all its looks, and {counted(report.sites, 'site', 'sites')} that {report.sites === 1 ? 'wears' : 'wear'} it{report.more
+          {report.theme}, in all its looks, and {counted(report.sites, 'site that uses', 'sites that use')} it{report.more
             ? `; ${report.more} more were not looked at`
             : ''}
         </p>
       {/if}
-      <a class="button button-quiet ml-auto" href="/bench/{theme}">To the bench</a>
+      <span class="ml-auto flex items-center gap-2">
+        {#if report}<UndoRedo undo={report.undo} redo={report.redo} onstep={(way) => void step(way)} />{/if}
+        <a class="button button-quiet" href="/bench/{theme}">Bench</a>
+      </span>
     </div>
     {#if problem}<p class="m-6" role="alert">{problem}</p>{/if}
     {#if report}
@@ -131,7 +150,7 @@
                 class="flex w-full rounded-sm px-2 py-1 text-left {weight === ACCEPTED ? 'bg-chosen font-semibold' : 'hover:bg-hover'}"
                 aria-pressed={weight === ACCEPTED}
                 onclick={() => (weight = weight === ACCEPTED ? '' : ACCEPTED)}
-                ><span class="grow">lived with</span><span class="value">{entries.length - open.length}</span></button
+                ><span class="grow">Accepted</span><span class="value">{entries.length - open.length}</span></button
               >
             </li>
           </ul>
@@ -170,7 +189,7 @@
                 <FindingCard
                   {theme}
                   finding={one}
-                  {busy}
+                  revision={report.revision}
                   onfix={(wanted) => void fix(wanted)}
                   onaccept={(reason) => void accept(one, reason)}
                   onreopen={() => void reopen(one)}
@@ -183,8 +202,8 @@
               links, headings, pictures and lines of text.
             </p>
           {:else if open.length === 0 && !weight}
-            <p class="py-6">Nothing is open: what was found is lived with, each for a reason.</p>
-          {:else}<p class="py-6 text-muted">Nothing of that kind. Take a mark at the left back.</p>{/if}
+            <p class="py-6">Nothing is open: every finding is accepted, each for a reason.</p>
+          {:else}<p class="py-6 text-muted">No finding matches. Clear a filter at the left.</p>{/if}
         </section>
       </div>
     {/if}

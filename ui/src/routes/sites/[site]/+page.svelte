@@ -20,6 +20,7 @@
   import Thumb from '$lib/site/Thumb.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
+  import { steady } from '$lib/ui/steady';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { counted } from '$lib/ui/words';
 
@@ -171,7 +172,7 @@
 
 {#if session.name}
   <Masthead />
-  <main class="mx-auto max-w-6xl px-6 py-6">
+  <main class="mx-auto max-w-6xl px-6 py-6" use:steady>
     {#if problem}
       <div class="mx-auto max-w-md py-16 text-center">
         <h1 class="font-display text-2xl text-heading">No such site</h1>

@@ -85,7 +85,6 @@
                       <li>
                         <button
                           class="block w-full text-left hover:outline-2 hover:outline-accent"
-                          disabled={laying.busy}
                           aria-label="Add: {part.title}"
                           onclick={() => laying.insert(part.name)}
                           ><Thumb

@@ -167,7 +167,7 @@ class ColorInstrumentTest {
             page.mouse().move(plane.x + 80, plane.y + 90);
             page.waitForCondition(() -> !hero("backgroundColor").equals(before));
             page.mouse().up();
-            assertThat(railState()).containsText("color.brand.seed to oklch(");
+            assertThat(railState()).containsText("Seed of brand: oklch(");
             assertThat(dialog.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Chosen lately"))
                             .getByRole(AriaRole.BUTTON))
                     .not()
@@ -178,7 +178,7 @@ class ColorInstrumentTest {
         void aWideSeedIsKeptAndItsFallbackStandsBesideIt() {
             textbox("Seed of brand").fill("color(display-p3 0 0.55 0.95)");
             page.keyboard().press("Enter");
-            assertThat(railState()).containsText("color.brand.seed to color(display-p3 0 0.55 0.95)");
+            assertThat(railState()).containsText("Seed of brand: color(display-p3 0 0.55 0.95)");
             Locator seed = region("Seed of brand");
             assertThat(seed).containsText("kept, for wide screens");
             assertThat(textbox("Seed of brand")).hasValue("color(display-p3 0 0.55 0.95)");
@@ -210,7 +210,7 @@ class ColorInstrumentTest {
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName("Derive").setExact(true))
                 .click();
-        assertThat(railState()).containsText("surface.page.muted to darken({color.ink.70}, 20)");
+        assertThat(railState()).containsText("Muted: darken({color.ink.70}, 20)");
     }
 
     @Test
@@ -244,7 +244,7 @@ class ColorInstrumentTest {
                     .isVisible();
             button("Propose").click();
             page.getByText("Remove the surface night").click();
-            assertThat(railState()).containsText("remove surface.night");
+            assertThat(railState()).containsText("surface.night: removed");
         }
 
         @Test

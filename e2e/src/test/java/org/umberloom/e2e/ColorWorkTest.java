@@ -73,7 +73,7 @@ class ColorWorkTest {
         assertThat(railState()).containsText("Trying, not saved");
         swatch.click();
         button("Seed of brand").click();
-        assertThat(railState()).containsText("color.brand.seed to #8a3b5f");
+        assertThat(railState()).containsText("Seed of brand: #8a3b5f");
     }
 
     @Test
@@ -102,7 +102,7 @@ class ColorWorkTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("moss #4f7d2f"))
                 .click();
         button("Add the hue").click();
-        assertThat(railState()).containsText("put color.moss");
+        assertThat(railState()).containsText("color.moss: set");
         page.waitForCondition(() -> heroGround(0).equals(before));
     }
 
@@ -134,7 +134,7 @@ class ColorWorkTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("link in light"))
                 .click();
         button("Keep it readable on ground").click();
-        assertThat(railState()).containsText("surface.page.link to reach(");
+        assertThat(railState()).containsText("Link: reach(");
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("How bay 1 is seen"))
                 .click();

@@ -96,7 +96,7 @@ class DressTest {
         button("Show in night").first().click();
         page.waitForCondition(() -> style("body", "backgroundColor").equals("rgb(20, 20, 26)"));
         button("Undo dress").click();
-        assertThat(page.getByTestId("saved-state")).containsText("undid dress");
+        assertThat(page.getByTestId("saved-state")).containsText("Undid: dress");
     }
 
     @Test

@@ -74,7 +74,7 @@ class FindingsTest {
         assertThat(ring()).isHidden();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
                 .click();
-        ring(page, "0.5px", "shape.ring to 0.5px");
+        ring(page, "0.5px", "Focus ring: 0.5px");
         page.goBack();
         assertThat(ring()).containsText("0.5 px thick");
     }

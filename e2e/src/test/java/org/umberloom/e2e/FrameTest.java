@@ -142,7 +142,7 @@ class FrameTest {
         menu().press("ArrowDown");
         assertThat(state()).containsText("menu-place below it, both in the middle");
         assertThat(header()).hasCSS("align-items", "center");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo menu-place"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo Menu place"))
                 .click();
         assertThat(header()).hasCSS("flex-direction", "row");
     }

@@ -225,7 +225,7 @@ class LiveLineTest {
             assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
             page.mouse().up();
             Browsers.fillSignIn(page);
-            assertThat(page.getByTestId("saved-state")).containsText("color.brand.seed to oklch(");
+            assertThat(page.getByTestId("saved-state")).containsText("Seed of brand: oklch(");
         }
     }
 }

@@ -146,7 +146,7 @@ class LooksAndTokensTest {
         page.waitForCondition(() -> style("h1", "fontFamily").startsWith("\"Bricolage"));
         assertThat(style("section", "backgroundColor")).isNotEqualTo(changed);
         tab("History");
-        button("Undo color.sea.seed").click();
+        button("Undo Seed of sea").click();
         choose("the instruments", "heritage");
         page.waitForCondition(() -> style("section", "backgroundColor").equals(before));
     }
@@ -194,20 +194,20 @@ class LooksAndTokensTest {
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("is not a length");
         page.getByLabel("Value of width.text").fill("20rem");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("width.text to 20rem");
+        assertThat(railState()).containsText("Text column: 20rem");
         page.waitForCondition(() -> style("[data-part=lead]", "maxWidth").equals("320px"));
 
         row("color.sea.100").click();
         String ground = style("section", "backgroundColor");
         path("color.sea.100").fill("color.sound.deep");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("color.sea.100 is now color.sound.deep");
+        assertThat(railState()).containsText("color.sea.100 renamed to color.sound.deep");
         assertThat(style("section", "backgroundColor")).isEqualTo(ground);
         assertThat(editor("color.sound.deep")).isVisible();
         assertThat(trace()).containsText("written in base");
-        button("Undo color.sea.100 is now").click();
-        assertThat(railState()).containsText("undid color.sea.100 is now color.sound.deep");
-        assertThat(button("Undo width.text to 20rem")).isVisible();
+        button("Undo color.sea.100 renamed").click();
+        assertThat(railState()).containsText("Undid: color.sea.100 renamed to color.sound.deep");
+        assertThat(button("Undo Text column: 20rem")).isVisible();
         assertThat(editor("color.sea.100")).isVisible();
     }
 
@@ -225,11 +225,11 @@ class LooksAndTokensTest {
         assertThat(railState()).containsText("Saved · 0");
         path.fill("color.sea.deep");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("color.sea.100 is now color.sea.deep");
+        assertThat(railState()).containsText("color.sea.100 renamed to color.sea.deep");
         assertThat(path("color.sea.deep")).isFocused();
         assertThat(path("color.sea.deep")).hasValue("color.sea.deep");
         page.keyboard().press("Control+z");
-        assertThat(railState()).containsText("undid color.sea.100 is now color.sea.deep");
+        assertThat(railState()).containsText("Undid: color.sea.100 renamed to color.sea.deep");
         assertThat(path("color.sea.100")).isFocused();
         assertThat(path("color.sea.100")).hasValue("color.sea.100");
         assertThat(trace()).containsText("color.sea.100");
@@ -273,7 +273,7 @@ class LooksAndTokensTest {
         page.keyboard().press("Enter");
         page.getByLabel("Value of color.sea.seed").fill("#205040");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("color.sea.seed to #205040");
+        assertThat(railState()).containsText("Seed of sea: #205040");
         page.keyboard().press("ArrowLeft");
         page.keyboard().press("ArrowLeft");
         assertThat(page.getByRole(AriaRole.ROW)
@@ -288,11 +288,11 @@ class LooksAndTokensTest {
         row("motion.swell").click();
         page.getByLabel("Control point 1").focus();
         page.keyboard().press("ArrowUp");
-        assertThat(railState()).containsText("motion.swell to cubic-bezier(0.6, 0.05, 0.3, 1)");
+        assertThat(railState()).containsText("Swell motion: cubic-bezier(0.6, 0.05, 0.3, 1)");
         row("shadow.low").click();
         page.getByLabel("blur of shadow 1").fill("9");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("shadow.low to 0px 1px 9px 0px {shade.soft}");
+        assertThat(railState()).containsText("Low shadow: 0px 1px 9px 0px {shade.soft}");
         page.waitForCondition(() -> style("[data-part=card]", "boxShadow").contains("9px"));
         row("gradient.dusk").click();
         page.getByLabel("Stop 2, {color.sea.60}").focus();
@@ -317,7 +317,7 @@ class LooksAndTokensTest {
         page.keyboard().press("Enter");
         form.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Derive"))
                 .click();
-        assertThat(railState()).containsText("surface.page.link to darken({color.sea.seed}, 12)");
+        assertThat(railState()).containsText("Link: darken({color.sea.seed}, 12)");
         String before = style("[data-part=card] a", "color");
         row("color.sea.seed").dblclick();
         page.getByLabel("Value of color.sea.seed").fill("#6b2a50");
@@ -347,11 +347,11 @@ class LooksAndTokensTest {
         row("surface.page.text").dblclick();
         page.getByLabel("Value of surface.page.text").fill("{color.ink.30}");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("surface.page.text to {color.ink.30}");
+        assertThat(railState()).containsText("Text: ink 30");
         button("1 finding").click();
         button("Use color.ink.70").click();
         assertThat(button("No findings")).isVisible();
-        assertThat(railState()).containsText("surface.page.text to {color.ink.70}");
+        assertThat(railState()).containsText("Text: ink 70");
     }
 
     @Test
@@ -423,7 +423,7 @@ class LooksAndTokensTest {
         row("width.text").dblclick();
         page.getByLabel("Value of width.text").fill("24rem");
         page.keyboard().press("Enter");
-        assertThat(railState()).containsText("width.text to 24rem");
+        assertThat(railState()).containsText("Text column: 24rem");
         other.getByRole(
                         AriaRole.TAB,
                         new Page.GetByRoleOptions().setName("Widths").setExact(true))
@@ -435,8 +435,8 @@ class LooksAndTokensTest {
         assertThat(clash).containsText("30rem");
         clash.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use yours"))
                 .click();
-        assertThat(other.getByTestId("saved-state")).containsText("width.text to 30rem");
-        assertThat(railState()).containsText("width.text to 30rem");
+        assertThat(other.getByTestId("saved-state")).containsText("Text column: 30rem");
+        assertThat(railState()).containsText("Text column: 30rem");
         other.context().close();
     }
 

@@ -80,16 +80,16 @@ class MainPathTest {
         page.waitForCondition(() -> !groundOfHero().equals(before));
         page.mouse().up();
         assertThat(railState()).containsText("Saved");
-        assertThat(railState()).containsText("color.brand.seed to oklch(");
-        page.waitForCondition(() -> page.getByLabel("Undo color.brand.seed").count() == 1);
+        assertThat(railState()).containsText("Seed of brand: oklch(");
+        page.waitForCondition(() -> page.getByLabel("Undo Seed of brand").count() == 1);
         String after = groundOfHero();
         assertThat(after).isNotEqualTo(before);
 
         page.keyboard().press("Control+z");
-        assertThat(railState()).containsText("undid color.brand.seed");
+        assertThat(railState()).containsText("Undid: Seed of brand");
         assertThat(groundOfHero()).isEqualTo(before);
         page.keyboard().press("Control+Shift+z");
-        assertThat(railState()).containsText("redid color.brand.seed");
+        assertThat(railState()).containsText("Redid: Seed of brand");
         assertThat(groundOfHero()).isEqualTo(after);
 
         // While it is down, an open bench would say so; whoever comes back tomorrow has none.
@@ -100,8 +100,8 @@ class MainPathTest {
         firstBay().locator("h1").waitFor();
         Browsers.onPages(page);
         page.waitForCondition(() -> groundOfHero().equals(after));
-        button("Undo color.brand.seed").click();
-        assertThat(railState()).containsText("undid color.brand.seed");
+        button("Undo Seed of brand").click();
+        assertThat(railState()).containsText("Undid: Seed of brand");
         assertThat(groundOfHero()).isEqualTo(before);
     }
 
@@ -113,7 +113,7 @@ class MainPathTest {
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Hue").setExact(true));
         int before = Integer.parseInt(hue.getAttribute("aria-valuenow"));
         hue.press("ArrowRight");
-        assertThat(railState()).containsText("color.brand.seed to oklch(");
+        assertThat(railState()).containsText("Seed of brand: oklch(");
         assertThat(hue).hasAttribute("aria-valuenow", String.valueOf(before + 1));
         hue.press("ArrowLeft");
         hue.press("ArrowLeft");
@@ -150,7 +150,7 @@ class MainPathTest {
         page.getByLabel("text as written").fill("20rem");
         page.keyboard().press("Enter");
         page.waitForCondition(() -> px("[data-part=lead]", "maxWidth") == 320);
-        assertThat(railState()).containsText("width.text to 20rem");
+        assertThat(railState()).containsText("Text column: 20rem");
     }
 
     private double px(String selector, String property) {
@@ -185,7 +185,7 @@ class MainPathTest {
                 .click();
         button("heading in dark").click();
         button("color.brand.20").click();
-        assertThat(railState()).containsText("surface.page.heading to {color.brand.20}");
+        assertThat(railState()).containsText("Heading: brand 20");
         String dark = (String)
                 page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).color");
         String light = (String) firstBay().locator("main > h2").first().evaluate("e => getComputedStyle(e).color");
@@ -214,7 +214,7 @@ class MainPathTest {
                         AriaRole.SLIDER,
                         new Page.GetByRoleOptions().setName("Hue").setExact(true))
                 .press("ArrowRight");
-        assertThat(railState()).containsText("color.brand.seed to oklch(");
+        assertThat(railState()).containsText("Seed of brand: oklch(");
         firstBay()
                 .getByRole(
                         AriaRole.LINK,
@@ -229,9 +229,9 @@ class MainPathTest {
         page.keyboard().press("Control+z");
         assertThat(message).hasValue("");
         firstBay().locator("h1").click();
-        assertThat(railState()).not().containsText("undid");
+        assertThat(railState()).not().containsText("Undid");
         page.keyboard().press("Control+z");
-        assertThat(railState()).containsText("undid color.brand.seed");
+        assertThat(railState()).containsText("Undid: Seed of brand");
     }
 
     @Test

@@ -34,7 +34,7 @@ class ManyTabsTest {
                 .click();
         last.getByLabel("text as written").fill("30rem");
         last.keyboard().press("Enter");
-        for (Page tab : tabs) assertThat(tab.getByTestId("saved-state")).containsText("width.text to 30rem");
+        for (Page tab : tabs) assertThat(tab.getByTestId("saved-state")).containsText("Text column: 30rem");
         browser.close();
         assertThat(client.send("GET", "/api/themes/" + theme, "").statusCode()).isEqualTo(200);
     }

@@ -102,7 +102,7 @@ class PlacesOnTheBenchTest {
         button("Follow again").click();
         shown("36rem", "36rem", "36rem");
         // It is the site's own history that takes it back.
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo remove"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("reset to theme"))
                 .click();
         shown("22rem", "36rem", "36rem");
     }

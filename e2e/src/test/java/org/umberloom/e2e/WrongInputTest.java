@@ -81,11 +81,11 @@ class WrongInputTest {
         seedField().press("Enter");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sign in again");
         Browsers.fillSignIn(page);
-        assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #225577");
+        assertThat(page.getByTestId("saved-state")).containsText("Seed of sea: #225577");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo Seed of sea"))
                 .click();
-        assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
+        assertThat(page.getByTestId("saved-state")).containsText("Undid: Seed of sea");
     }
 
     @Test
@@ -119,12 +119,12 @@ class WrongInputTest {
         seedField().fill("#336655");
         seedField().press("Enter");
         assertThat(page.getByText("It may have been stored").first()).isVisible();
-        assertThat(page.getByTestId("saved-state")).containsText("color.sea.seed to #336655");
+        assertThat(page.getByTestId("saved-state")).containsText("Seed of sea: #336655");
         assertThat(seedField()).hasValue("#336655");
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo color.sea.seed"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo Seed of sea"))
                 .click();
-        assertThat(page.getByTestId("saved-state")).containsText("undid color.sea.seed");
+        assertThat(page.getByTestId("saved-state")).containsText("Undid: Seed of sea");
         assertThat(seedField()).hasValue(before);
     }
 

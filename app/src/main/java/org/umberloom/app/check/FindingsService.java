@@ -1,8 +1,11 @@
 package org.umberloom.app.check;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -21,6 +24,7 @@ import org.umberloom.app.site.SitePictures;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.theme.Fixes;
 import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Role;
@@ -31,6 +35,7 @@ import org.umberloom.core.page.PagePictures;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.site.Strays;
+import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
@@ -38,7 +43,7 @@ import org.umberloom.core.token.Fingerprint;
 
 /** Every check of a theme and of the sites that wear it, in one list. */
 @Service
-public class FindingsService {
+public class FindingsService implements Fixes {
     private static final int MOST_COMBINATIONS = 12;
     private static final int MOST_SITES = 60;
     private static final String SITES = "site";
@@ -98,8 +103,19 @@ public class FindingsService {
         }
     }
 
-    /** @param sites that were looked at @param more sites that were not */
-    record FindingsReport(String theme, int revision, List<FindingEntry> entries, int sites, int more) {}
+    /**
+     * @param undo  what undo would take back in the theme, and redo make again; empty where there is nothing
+     * @param sites that were looked at
+     * @param more  sites that were not
+     */
+    record FindingsReport(
+            String theme, int revision, String undo, String redo, List<FindingEntry> entries, int sites, int more) {}
+
+    private static final int MOST_STATES = 8;
+
+    /** The fixes of a state's findings, by their identity: a list of findings shows several of one state. */
+    private final Cache<ThemeDocument, Map<String, List<Finding.Fix>>> fixes =
+            Caffeine.newBuilder().maximumSize(MOST_STATES).weakKeys().build();
 
     private final DraftService drafts;
     private final SiteService sites;
@@ -138,9 +154,12 @@ public class FindingsService {
                     row.finding(),
                     (id, entry) ->
                             entry.accepted(new Acceptance(row.reason(), row.acceptedBy(), row.acceptedAt() + "Z")));
+        ThemeViews.Rail rail = drafts.rail(theme, draft.revision());
         return new FindingsReport(
                 draft.theme().name(),
                 draft.revision(),
+                rail.undo(),
+                rail.redo(),
                 each.values().stream()
                         .sorted(Comparator.comparing(
                                 (FindingEntry entry) -> Finding.Weight.valueOf(entry.weight.toUpperCase(Locale.ROOT))))
@@ -160,6 +179,19 @@ public class FindingsService {
                 .map(FindingEntry::message)
                 .distinct()
                 .toList();
+    }
+
+    @Override
+    public Edit fix(ThemeDocument theme, String finding, int index) {
+        Map<String, List<Finding.Fix>> known = fixes.get(theme, state -> {
+            Map<String, List<Finding.Fix>> all = new HashMap<>();
+            ofTheme(state).forEach(one -> all.putIfAbsent(entry(one).id(), one.fixes()));
+            return all;
+        });
+        List<Finding.Fix> found = known.getOrDefault(finding, List.of());
+        if (index < 0 || index >= found.size())
+            throw new NoSuchElementException("This finding is not there any more, or has no such fix.");
+        return found.get(index).edit();
     }
 
     private List<Finding> ofTheme(ThemeDocument theme) {

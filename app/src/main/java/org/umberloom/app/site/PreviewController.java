@@ -22,6 +22,7 @@ import org.umberloom.app.asset.FontFaces;
 import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.theme.DraftService;
+import org.umberloom.app.theme.Fixes;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.contract.Choices;
 import org.umberloom.core.contract.Contract;
@@ -66,6 +67,7 @@ class PreviewController {
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
     private final SiteWork work;
+    private final Fixes fixes;
     private final DraftService drafts;
     private final WornBySites worn;
     private final SitePictures shelf;
@@ -78,6 +80,7 @@ class PreviewController {
             SiteService sites,
             SiteDrafts siteDrafts,
             SiteWork work,
+            Fixes fixes,
             DraftService drafts,
             WornBySites worn,
             SitePictures shelf,
@@ -87,6 +90,7 @@ class PreviewController {
             PictureStore pictures) {
         this.siteDrafts = siteDrafts;
         this.work = work;
+        this.fixes = fixes;
         this.grounds = grounds;
         this.pictures = pictures;
         this.sites = sites;
@@ -107,8 +111,17 @@ class PreviewController {
      * @param mark    roles whose spots are outlined, by their paths, with commas between
      * @param bare    whether the site's own style sheet is left out
      * @param fitted  whether what does not fit a theme that is not the site's own is replaced by what is nearest
+     * @param fix     a finding of the theme and one of its fixes, as {@code ID:INDEX}, that the theme is shown with
      */
-    record As(String surface, String choice, Boolean still, String without, String mark, Boolean bare, Boolean fitted) {
+    record As(
+            String surface,
+            String choice,
+            Boolean still,
+            String without,
+            String mark,
+            Boolean bare,
+            Boolean fitted,
+            String fix) {
         As {
             surface = surface == null ? Surfaces.PAGE : surface;
             choice = choice == null ? "" : choice;
@@ -117,6 +130,7 @@ class PreviewController {
             mark = mark == null ? "" : mark;
             bare = bare != null && bare;
             fitted = fitted != null && fitted;
+            fix = fix == null ? "" : fix;
         }
     }
 
@@ -128,7 +142,7 @@ class PreviewController {
             @PathVariable String site,
             @PathVariable String page,
             @ParameterObject As as) {
-        ThemeDocument stood = drafts.stateAt(theme, revision(theme, state));
+        ThemeDocument stood = fixed(drafts.stateAt(theme, revision(theme, state)), as.fix());
         boolean builtIn = Specimens.isOne(site);
         ThemeDocument dressed = stood;
         Page shown;
@@ -172,12 +186,15 @@ class PreviewController {
             Stylesheet.choosing(asked, Map.of()).forEach(root::attr);
             StandsOn.put(document.body(), asked);
         }
-        if (as.still())
+        if (as.still() || !as.fix().isEmpty())
             document.select("link[href=theme.css]")
                     .attr(
                             "href",
-                            "theme.css?still=true" + (as.bare() ? "&bare=true" : "")
+                            "theme.css?still=" + as.still() + (as.bare() ? "&bare=true" : "")
                                     + (as.fitted() ? "&fitted=true" : "")
+                                    + (as.fix().isEmpty()
+                                            ? ""
+                                            : "&fix=" + URLEncoder.encode(as.fix(), StandardCharsets.UTF_8))
                                     + (as.without().contains(OF_SHEET)
                                             ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
                                             : ""));
@@ -186,6 +203,19 @@ class PreviewController {
         // What is marked is counted on the page as it is written.
         if (!builtIn) MenuWay.on(document);
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(document.outerHtml());
+    }
+
+    private ThemeDocument fixed(ThemeDocument theme, String fix) {
+        int colon = fix.lastIndexOf(':');
+        if (colon < 0) return theme;
+        try {
+            int index = Integer.parseInt(fix.substring(colon + 1));
+            return fixes.fix(theme, fix.substring(0, colon), index)
+                    .applyTo(theme)
+                    .theme();
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("“" + Names.shown(fix) + "” names no fix of a finding.", e);
+        }
     }
 
     /** Where a spot chooses, all that lies in it says so; what lies in a narrower one after it. */
@@ -255,11 +285,12 @@ class PreviewController {
             @RequestParam(defaultValue = "false") boolean still,
             @RequestParam(defaultValue = "false") boolean bare,
             @RequestParam(defaultValue = "false") boolean fitted,
-            @RequestParam(defaultValue = "") String without) {
+            @RequestParam(defaultValue = "") String without,
+            @RequestParam(defaultValue = "") String fix) {
         int revision = revision(theme, state);
-        ThemeDocument document = drafts.stateAt(theme, revision);
+        ThemeDocument document = fixed(drafts.stateAt(theme, revision), fix);
         Usage usage = Usage.LIVE;
-        String tag = theme + "-" + revision;
+        String tag = theme + "-" + revision + (fix.isEmpty() ? "" : "-" + Integer.toHexString(fix.hashCode()));
         String own = "";
         if (!Specimens.isOne(site)) {
             SiteDraft draft = siteDrafts.newest(site);

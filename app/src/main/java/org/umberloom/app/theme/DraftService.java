@@ -25,6 +25,7 @@ import org.umberloom.core.theme.Picture;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.ValueText;
+import org.umberloom.core.wish.EditWords;
 
 /**
  * Drafts: read, edit, undo and redo. Whatever is stored was proven to be readable and showable first ({@link Proof}), with its
@@ -168,7 +169,7 @@ public class DraftService {
                         newest.id(),
                         number,
                         EDIT,
-                        LogLabel.shortened(edit.label()),
+                        LogLabel.shortened(EditWords.of(edit, newest.theme())),
                         null,
                         number,
                         null,
@@ -308,7 +309,7 @@ public class DraftService {
     }
 
     /** What the rail says: the newest entry, and what undo and redo would do; empty texts where there is nothing. */
-    ThemeViews.Rail rail(long id, int revision) {
+    public ThemeViews.Rail rail(long id, int revision) {
         RevisionRow head = themes.revision(id, revision).orElseThrow();
         ThemeMapper.HistoryRow newest = themes.history(id, revision + 1, 1).get(0);
         String undo = Optional.ofNullable(head.undoTop())
@@ -356,7 +357,7 @@ public class DraftService {
     private void refuseOverlap(RevisionRow since, Edit edit, ThemeDocument newest) {
         if (!Clash.between(logged(since), edit, newest)) return;
         String path = edit instanceof Edit.SetValue set ? set.path().dotted() : "";
-        String yours = edit instanceof Edit.SetValue set ? ValueText.write(set.value()) : edit.label();
+        String yours = edit instanceof Edit.SetValue set ? ValueText.write(set.value()) : EditWords.of(edit, newest);
         String now = edit instanceof Edit.SetValue set && newest.places().contains(set.place())
                 ? newest.at(set.place())
                         .token(set.path())

@@ -26,6 +26,7 @@ import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.Names;
 import org.umberloom.core.token.TypographyValue;
+import org.umberloom.core.wish.EditWords;
 import org.umberloom.core.wish.Following;
 import org.umberloom.core.wish.ValueWish;
 
@@ -129,7 +130,9 @@ public class ThemeService {
         // What is stored can be shown: its views are computed first, by a draft that is kept nowhere.
         views.of(new Draft(0, draft.revision(), after), looking, worn.places());
         String site = changed.iterator().next();
-        sites.store(new WornSites.Change(site, request.seen(site), worn.theme(), after, edit.label()), by);
+        sites.store(
+                new WornSites.Change(site, request.seen(site), worn.theme(), after, EditWords.of(edit, worn.theme())),
+                by);
         return true;
     }
 

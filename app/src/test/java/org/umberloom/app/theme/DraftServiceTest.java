@@ -130,7 +130,7 @@ class DraftServiceTest {
         assertThat(radius()).isEqualTo(11);
         RevisionRow entry = log.get(1);
         assertThat(entry.kind()).isEqualTo("edit");
-        assertThat(entry.label()).isEqualTo("shape.radius to 11px");
+        assertThat(entry.label()).isEqualTo("Corner radius: 11px");
         assertThat(entry.accountId()).isEqualTo(7);
         assertThat(entry.inverse()).contains("\"op\":\"put\"");
     }
@@ -184,7 +184,7 @@ class DraftServiceTest {
         drafts.edit(1, 0, radius(20), LEAD);
         assertThatThrownBy(() -> drafts.edit(1, 0, radius(21), LEAD))
                 .isInstanceOf(Conflict.class)
-                .hasMessageContaining("shape.radius to 20px")
+                .hasMessageContaining("Corner radius: 20px")
                 .satisfies(refusal -> {
                     assertThat(((Conflict) refusal).yours()).isEqualTo("21px");
                     assertThat(((Conflict) refusal).theirs()).isEqualTo("20px");
@@ -209,7 +209,7 @@ class DraftServiceTest {
         drafts.edit(1, 1, radius(21), LEAD);
         assertThatThrownBy(() -> drafts.undo(1, 1, draft -> () -> draft, LEAD))
                 .isInstanceOf(Conflict.class)
-                .hasMessageContaining("shape.radius to 21px");
+                .hasMessageContaining("Corner radius: 21px");
         assertThat(radius()).isEqualTo(21);
         drafts.undo(1, 2, draft -> () -> draft, LEAD);
         assertThat(radius()).isEqualTo(20);

@@ -20,6 +20,7 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Recipe;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.Resolved;
+import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Alias;
@@ -82,9 +83,10 @@ public final class Contrasts {
 
     /** The same for pairs that are measured already. */
     public static List<Finding> findings(ThemeDocument theme, Resolution resolution, List<Pair.Measured> measured) {
-        String where = resolution.combination().contexts().isEmpty()
-                ? ""
-                : " (" + String.join(", ", resolution.combination().contexts().values()) + ")";
+        List<String> holding =
+                new ArrayList<>(resolution.combination().contexts().values());
+        resolution.combination().scope().map(Scope::words).ifPresent(holding::add);
+        String where = holding.isEmpty() ? "" : " (" + String.join(", ", holding) + ")";
         return measured.stream()
                 .filter(pair -> !pair.passes())
                 .map(pair -> finding(theme, resolution, pair, where))

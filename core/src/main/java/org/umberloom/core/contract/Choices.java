@@ -3,6 +3,7 @@ package org.umberloom.core.contract;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.umberloom.core.theme.Combination;
@@ -124,7 +125,15 @@ public final class Choices {
                     "At “" + path + "” stands a token of the theme's own; give it another path first.");
         Edit edit = written(theme, place, name, value);
         return new Edit.Batch(
-                value.map(one -> name + " " + choice.words(one)).orElse(name + " as it is elsewhere"), List.of(edit));
+                label(name, place) + ": " + value.map(choice::words).orElse("reset"), List.of(edit));
+    }
+
+    /** The choice in words, and where it is made if that is not everywhere. */
+    private static String label(String name, Place place) {
+        String words = name.substring(0, 1).toUpperCase(Locale.ROOT)
+                + name.substring(1).replace('-', ' ');
+        if (place instanceof Place.InContext in) return words + " in " + in.context();
+        return place instanceof Place.InScope at ? words + " of " + at.scope().words() : words;
     }
 
     private static Edit written(ThemeDocument theme, Place place, String name, Optional<String> value) {

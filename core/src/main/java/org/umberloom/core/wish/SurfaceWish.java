@@ -90,7 +90,8 @@ public sealed interface SurfaceWish extends Wish {
                     .orElseThrow(
                             () -> new IllegalArgumentException("There is no surface “" + path + "” in " + place + "."));
             Optional<Ground> lying = ground.map(one -> one.over(Ground.readable(surface)));
-            String label = lying.map(one -> path + " on " + one.source()).orElse(path + " in plain color");
+            String label = "Background of " + path.name() + ": "
+                    + lying.map(Ground::source).orElse("plain color");
             Meta kept = there.map(Group::meta).orElse(Meta.NONE);
             boolean hides = lying.isEmpty() && around.flatMap(Ground::readable).isPresent();
             Meta said = hides ? Ground.plain(kept) : Ground.with(kept, lying);
