@@ -1,7 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import { Tooltip } from 'bits-ui';
-  import { toast, Toaster, useSonner } from 'svelte-sonner';
+  import { toast, Toaster } from 'svelte-sonner';
   import RenewSession from '$lib/account/RenewSession.svelte';
   import { Problem } from '$lib/api/client';
 
@@ -14,18 +14,15 @@
     toast.error(event.reason.title, { description: event.reason.message });
   }
 
-  /** So long a message can be read before the next press takes it away. */
-  const READ_MS = 1500;
-  const sonner = useSonner();
-  let said = 0;
-  $effect(() => {
-    if (sonner.toasts.length) said = performance.now();
-  });
-
-  /** A message tells of what was just done: who goes on has read it, and it no longer covers anything or tells what is no more true. */
+  /**
+   * A message tells of what was just done: who goes on has read it by the second press, and it no longer covers anything or tells what
+   * is no more true.
+   */
   function goOn(event: Event) {
-    const within = event.target instanceof Element && event.target.closest('[data-sonner-toaster]');
-    if (!within && performance.now() - said > READ_MS) toast.dismiss();
+    if (event.target instanceof Element && event.target.closest('[data-sonner-toaster]')) return;
+    for (const message of document.querySelectorAll<HTMLElement>('[data-sonner-toast]'))
+      if (message.dataset.read) message.querySelector<HTMLElement>('[data-close-button]')?.click();
+      else message.dataset.read = 'true';
   }
 </script>
 

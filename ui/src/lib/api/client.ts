@@ -88,9 +88,10 @@ export function problemOf(status: number, body: unknown): Problem {
   );
 }
 
-/** Sends a file; the browser sets the content type with its boundary. */
-export async function upload(path: string, ...files: File[]): Promise<Response> {
+/** Sends files, and what is said of them; the browser sets the content type with its boundary. */
+export async function upload(path: string, files: File[], said?: object): Promise<Response> {
   const body = new FormData();
   for (const file of files) body.append('file', file);
+  if (said) body.append('said', new Blob([JSON.stringify(said)], { type: 'application/json' }));
   return fetch(path, { method: 'POST', body, headers: { 'X-XSRF-TOKEN': csrfToken() }, credentials: 'same-origin' });
 }

@@ -3243,12 +3243,29 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        ImportSaid: {
+            parts: components["schemas"]["PartSaid"][];
+            page: string;
+        };
+        PartSaid: {
+            file: string;
+            modifier: string;
+            context: string;
+        };
         Imported: {
             /** Format: int64 */
             id: number;
             notes: string[];
             /** Format: int32 */
             lacking: number;
+        };
+        Part: {
+            file: string;
+            modifier: string;
+            context: string;
+            /** Format: int32 */
+            tokens: number;
+            set: boolean;
         };
         Preview: {
             name: string;
@@ -3262,6 +3279,13 @@ export interface components {
             lacking: number;
             /** Format: int32 */
             proposed: number;
+            parts: components["schemas"]["Part"][];
+            selectors: components["schemas"]["SelectorCount"][];
+        };
+        SelectorCount: {
+            selector: string;
+            /** Format: int32 */
+            count: number;
         };
         TypeCount: {
             type: string;
@@ -6966,6 +6990,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     file: string[];
+                    said?: components["schemas"]["ImportSaid"];
                 };
             };
         };
@@ -6992,6 +7017,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     file: string[];
+                    said?: components["schemas"]["ImportSaid"];
                 };
             };
         };

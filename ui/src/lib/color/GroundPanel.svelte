@@ -65,7 +65,7 @@
     if (!file) return;
     busy = true;
     try {
-      const response = await upload(`/api/themes/${bench.id}/pictures`, file);
+      const response = await upload(`/api/themes/${bench.id}/pictures`, [file]);
       const body: unknown = await response.json().catch(() => ({}));
       if (!response.ok) throw problemOf(response.status, body);
       const kept = body as Schemas['PictureKept'];

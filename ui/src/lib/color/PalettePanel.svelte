@@ -56,7 +56,7 @@
       return paste();
     }
     return find(async () => {
-      const response = await upload('/api/palette/picture', picked);
+      const response = await upload('/api/palette/picture', [picked]);
       const body: unknown = await response.json().catch(() => ({}));
       if (!response.ok) throw problemOf(response.status, body);
       return [body as Proposal];

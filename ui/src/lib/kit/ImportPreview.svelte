@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import type { Schemas } from '$lib/api/client';
+  import type { Said } from './importing';
   import WeaveMark from '$lib/theme/WeaveMark.svelte';
 
   /** What would come in from a file, with what was converted and passed over; nothing is stored until it is taken in. */
@@ -8,9 +9,36 @@
     preview,
     file,
     busy,
+    said,
+    onsay,
     ontake,
     onleave
-  }: { preview: Schemas['Preview']; file: string; busy: boolean; ontake: () => void; onleave: () => void } = $props();
+  }: {
+    preview: Schemas['Preview'];
+    file: string;
+    busy: boolean;
+    /** What was said of the files so far. */
+    said?: Said;
+    onsay: (said: Said) => void;
+    ontake: () => void;
+    onleave: () => void;
+  } = $props();
+
+  type Part = Schemas['Part'];
+  const SET = '';
+  /** Modifiers that a file can be a context of, beside those that are there. */
+  const modifiers = $derived([
+    ...new Set(['scheme', 'contrast', 'density', 'brand', ...preview.parts.map((part) => part.modifier).filter(Boolean)])
+  ]);
+
+  function change(part: Part, to: Partial<Part>) {
+    const parts = preview.parts.map((one) => {
+      const { file, modifier, context } = one === part ? { ...one, ...to } : one;
+      // A context has a name: that of its file, until it is given another.
+      return { file, modifier, context: modifier ? context || file.replace(/^.*\//, '').replace(/(\.tokens)?\.\w+$/, '') : '' };
+    });
+    onsay({ page: said?.page ?? '', parts });
+  }
 
   const tokens = $derived(preview.types.reduce((sum, type) => sum + type.count, 0));
   const most = $derived(Math.max(1, ...preview.types.map((type) => type.count)));
@@ -52,6 +80,58 @@
             <dd>{preview.families.join(', ')}</dd>{/if}
         </dl>
       </div>
+      {#if preview.parts.length}
+        <table class="w-full border-collapse" aria-label="What each file is">
+          <thead>
+            <tr class="border-b border-border text-left">
+              <th class="caption py-1 font-normal" scope="col">File</th>
+              <th class="caption py-1 text-right font-normal" scope="col">Tokens</th>
+              <th class="caption py-1 pl-4 font-normal" scope="col">Applies</th>
+              <th class="caption py-1 font-normal" scope="col">As</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each preview.parts as part (part.file)}
+              <tr class="border-b border-border">
+                <th class="value max-w-56 truncate py-1 text-left font-normal" scope="row" title={part.file}>{part.file}</th>
+                <td class="value py-1 text-right">{part.tokens}</td>
+                <td class="py-1 pl-4">
+                  <select
+                    class="field h-7"
+                    aria-label="When {part.file} applies"
+                    value={part.modifier}
+                    onchange={(event) => change(part, { modifier: event.currentTarget.value })}
+                  >
+                    <option value={SET}>always</option>
+                    {#each modifiers as modifier (modifier)}<option value={modifier}>in one {modifier}</option>{/each}
+                  </select>
+                </td>
+                <td class="py-1">
+                  {#if part.modifier}<input
+                      class="field value h-7 w-28"
+                      aria-label="Context of {part.file}"
+                      maxlength="100"
+                      value={part.context}
+                      onchange={(event) => change(part, { context: event.currentTarget.value.trim() })}
+                    />{:else}<span class="text-muted">set</span>{/if}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/if}
+      {#if preview.selectors.length}
+        <div>
+          <h3 class="caption">Custom properties on parts of pages</h3>
+          <p class="text-muted">They are left out, unless one of these selectors stands for the whole page.</p>
+          <p class="mt-1 flex flex-wrap gap-1">
+            {#each preview.selectors as one (one.selector)}<button
+                class="button value"
+                onclick={() => onsay({ parts: said?.parts ?? [], page: one.selector })}>{one.selector} · {one.count}</button
+              >{/each}
+          </p>
+        </div>
+      {/if}
       {#if converted.length}<div>
           <h3 class="caption">Converted</h3>
           <ul class="flex flex-col gap-0.5">
@@ -67,14 +147,14 @@
       {#if preview.lacking > 0}
         <p class="border-l-2 border-should pl-3">
           {preview.lacking}
-          {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can dress the theme{preview.proposed > 0
+          {preview.lacking === 1 ? 'role' : 'roles'} that pages read would be unset. Next you can map roles{preview.proposed > 0
             ? `; ${preview.proposed} ${preview.proposed === 1 ? 'proposal is' : 'proposals are'} ready`
             : ''}.
         </p>
       {/if}
       <div class="flex justify-end gap-2">
-        <button class="button" onclick={onleave}>Leave it</button>
-        <button class="button button-strong" disabled={busy} onclick={ontake}>{busy ? 'Taking it in …' : 'Take it in'}</button>
+        <button class="button" onclick={onleave}>Discard</button>
+        <button class="button button-strong" disabled={busy} onclick={ontake}>{busy ? 'Importing …' : 'Import theme'}</button>
       </div>
     </Dialog.Content>
   </Dialog.Portal>

@@ -24,7 +24,7 @@ export interface Shelf {
 }
 
 async function added(path: string, file: File): Promise<string> {
-  const response = await upload(path, file);
+  const response = await upload(path, [file]);
   const body: unknown = await response.json().catch(() => ({}));
   if (!response.ok) throw new Error(`${file.name}: ${problemOf(response.status, body).message}`);
   return (body as { name: string }).name;

@@ -29,7 +29,7 @@
     if (!file) return;
     message = '';
     try {
-      const response = await upload(`/api/sites/${site}/pictures`, file);
+      const response = await upload(`/api/sites/${site}/pictures`, [file]);
       const body = await response.json();
       message = response.ok ? await onchoose(body.name) : problemOf(response.status, body).message;
       open = message !== '';

@@ -50,7 +50,7 @@
     reading = files.length;
     try {
       brought = await store(async () => {
-        const response = await upload('/api/fonts/own', ...files);
+        const response = await upload('/api/fonts/own', files);
         const body: unknown = await response.json().catch(() => null);
         return response.ok ? { data: body as Brought[], response } : { error: body, response };
       });

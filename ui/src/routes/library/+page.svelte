@@ -6,10 +6,10 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import Search from '@lucide/svelte/icons/search';
   import Download from '@lucide/svelte/icons/download';
-  import { said, type Schemas } from '$lib/api/client';
+  import { said as saidOf, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
-  import { importFiles, previewFiles } from '$lib/kit/importing';
+  import { importFiles, previewFiles, type Said } from '$lib/kit/importing';
   import ImportPreview from '$lib/kit/ImportPreview.svelte';
   import { Library, type Card } from '$lib/library/library.svelte';
   import DeleteForGood from '$lib/library/DeleteForGood.svelte';
@@ -35,11 +35,11 @@
     try {
       await work();
     } catch (e) {
-      refused = { title, message: said(e) };
+      refused = { title, message: saidOf(e) };
     }
   }
 
-  let coming = $state.raw<{ files: File[]; preview: Schemas['Preview'] } | null>(null);
+  let coming = $state.raw<{ files: File[]; preview: Schemas['Preview']; said?: Said } | null>(null);
   let taking = $state(false);
 
   function take(chosen: FileList | null | undefined) {
@@ -54,13 +54,23 @@
     }, 'Not imported.');
   }
 
-  function takeIn() {
+  /** Reads the same files again, with what was said of them. */
+  function again(said: Said) {
     if (!coming) return;
     const { files } = coming;
+    void tried(async () => {
+      const preview = await previewFiles(files, said);
+      if (coming?.files === files) coming = { files, preview, said };
+    }, 'That does not go together.');
+  }
+
+  function takeIn() {
+    if (!coming) return;
+    const { files, said } = coming;
     taking = true;
     void tried(async () => {
       try {
-        const { id, lacking } = await importFiles(files);
+        const { id, lacking } = await importFiles(files, said);
         toast.success(`Imported ${files[0]?.name}`);
         await goto(lacking > 0 ? `/dress/${id}` : `/bench/${id}`);
       } finally {
@@ -133,7 +143,7 @@
           bind:this={chooser}
           class="sr-only"
           type="file"
-          accept=".zip,.json,.css,.gpl,.txt"
+          accept=".zip,.json,.css,.scss,.gpl,.ase,.txt"
           multiple
           tabindex="-1"
           aria-label="Kit file"
@@ -230,6 +240,8 @@
     preview={coming.preview}
     file={coming.files.map((f) => f.name).join(', ')}
     busy={taking}
+    said={coming.said}
+    onsay={again}
     ontake={takeIn}
     onleave={() => (coming = null)}
   />{/if}

@@ -51,7 +51,7 @@ final class Application implements AutoCloseable {
         String address = "http://127.0.0.1:" + port;
         HttpClient client = HttpClient.newHttpClient();
         HttpRequest request =
-                HttpRequest.newBuilder(URI.create(address + "/look.css")).build();
+                HttpRequest.newBuilder(URI.create(address + "/api/ready")).build();
         while (System.nanoTime() - began < LONGEST_START.toNanos()) {
             try {
                 if (client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200)

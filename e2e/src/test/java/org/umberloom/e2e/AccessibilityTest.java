@@ -29,9 +29,9 @@ class AccessibilityTest {
                 .setInputFiles(Files.writeString(
                         Files.createTempFile("kelp", ".json"),
                         "{\"colors\": {\"ink\": \"#221100\", \"paper\": \"#fffaf0\", \"action\": \"#0044aa\"}}"));
-        button(page, "Take it in").waitFor();
+        button(page, "Import theme").waitFor();
         Axe.screen(page, "what would come in");
-        button(page, "Take it in").click();
+        button(page, "Import theme").click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dress kelp"))
                 .waitFor();
         Axe.screen(page, "dress");

@@ -138,7 +138,7 @@ final class Browsers {
     /** Imports a file in the library: looks at what would come in, and takes it in. */
     static void importFile(Page page, Path file) {
         page.getByLabel("Kit file").setInputFiles(file);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Import theme"))
                 .click();
     }
 

@@ -244,7 +244,7 @@ class ColorInstrumentTest {
                     .isVisible();
             button("Propose").click();
             page.getByText("Remove the surface night").click();
-            assertThat(railState()).containsText("surface.night: removed");
+            assertThat(railState()).containsText("Surface night: removed");
         }
 
         @Test

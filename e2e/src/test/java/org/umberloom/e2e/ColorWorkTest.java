@@ -102,7 +102,7 @@ class ColorWorkTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("moss #4f7d2f"))
                 .click();
         button("Add the hue").click();
-        assertThat(railState()).containsText("color.moss: set");
+        assertThat(railState()).containsText("Hue moss: added");
         page.waitForCondition(() -> heroGround(0).equals(before));
     }
 

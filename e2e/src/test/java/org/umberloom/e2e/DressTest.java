@@ -64,7 +64,7 @@ class DressTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("9 tokens would come in from elsewhere.css");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("“mode” is taken as the scheme");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("they stand on parts of a page");
-        button("Leave it").click();
+        button("Discard").click();
         Locator cards = page.getByRole(
                 AriaRole.LINK, new Page.GetByRoleOptions().setName("elsewhere").setExact(true));
         int before = cards.count();
@@ -77,7 +77,7 @@ class DressTest {
 
     @Test
     void proposalsAreShownAtOnceChangedByHandAndTakenAsOneStep() {
-        button("Take it in").click();
+        button("Import theme").click();
         page.waitForURL("**/dress/*");
         shown().locator("h1").waitFor();
         page.waitForCondition(() -> style("body", "color").equals("rgb(27, 27, 31)"));
@@ -101,7 +101,7 @@ class DressTest {
 
     @Test
     void aThemeThatNobodyDressedSaysSo() {
-        button("Take it in").click();
+        button("Import theme").click();
         page.waitForURL("**/dress/*");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
                 .click();

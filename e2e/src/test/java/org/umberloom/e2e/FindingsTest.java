@@ -51,28 +51,28 @@ class FindingsTest {
 
     @Test
     void oneIsLivedWithForAReasonAndOpenedAgain() {
-        ring().getByText("Live with it…").click();
-        page.getByLabel("because").fill("Our outline is doubled by a ground");
-        button("Accept it").click();
+        ring().getByText("Accept…").click();
+        page.getByLabel("Reason").fill("Our outline is doubled by a ground");
+        ring().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)).click();
         assertThat(ring()).isHidden();
         page.reload();
-        assertThat(button("lived with 1")).isVisible();
+        assertThat(button("Accepted 1")).isVisible();
         assertThat(ring()).isHidden();
-        button("lived with 1").click();
+        button("Accepted 1").click();
         assertThat(ring()).containsText("Our outline is doubled by a ground");
-        ring().getByText("Open it again").click();
-        assertThat(page.getByText("Nothing of that kind")).isVisible();
-        button("should be mended").click();
+        ring().getByText("Reopen").click();
+        assertThat(page.getByText("No finding matches")).isVisible();
+        button("Should fix").click();
         assertThat(ring()).isVisible();
     }
 
     @Test
     void whatSaysSomethingElseIsOpenAgain() {
-        ring().getByText("Live with it…").click();
-        page.getByLabel("because").fill("For now");
-        button("Accept it").click();
+        ring().getByText("Accept…").click();
+        page.getByLabel("Reason").fill("For now");
+        ring().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)).click();
         assertThat(ring()).isHidden();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true))
                 .click();
         ring(page, "0.5px", "Focus ring: 0.5px");
         page.goBack();
@@ -92,7 +92,7 @@ class FindingsTest {
     @Test
     void theDemosSitesAreInTheListOfTheirTheme() {
         page.navigate(Loom.withDemo().address() + "/findings/1");
-        assertThat(page.getByText(Pattern.compile("\\d+ sites that wear it"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("\\d+ sites that use it"))).isVisible();
         button("strays").click();
         Locator strays = page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("written by hand where the theme has a role"));

@@ -451,7 +451,7 @@ class LooksAndTokensTest {
         page.getByLabel("Kit file").setInputFiles(file);
         assertThat(page.getByText("were read as color space and components").first())
                 .isVisible();
-        button("Take it in").click();
+        button("Import theme").click();
         page.waitForURL("**/dress/*");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
                 .click();

@@ -165,7 +165,7 @@ final class Servers implements AutoCloseable {
         Client client = new Client("http://127.0.0.1:" + at);
         while (true) {
             try {
-                if (client.send("GET", "/look.css", "").statusCode() == 200) return;
+                if (client.send("GET", "/api/ready", "").statusCode() == 200) return;
             } catch (IOException notYet) {
                 if (!process.isAlive() || System.nanoTime() > end)
                     throw new IOException("the application did not start: " + Files.readString(log(at)), notYet);

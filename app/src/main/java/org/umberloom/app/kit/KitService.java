@@ -24,10 +24,12 @@ import org.umberloom.app.theme.ThemeViews;
 import org.umberloom.app.web.Compressed;
 import org.umberloom.core.css.CustomProperties;
 import org.umberloom.core.dress.Dressing;
+import org.umberloom.core.format.Incoming;
 import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.KitManifest;
 import org.umberloom.core.format.ThemeFiles;
 import org.umberloom.core.format.ThemeJson;
+import org.umberloom.core.format.TokenFiles;
 import org.umberloom.core.format.form.Form;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.propose.MeaningProposal;
@@ -199,7 +201,12 @@ class KitService {
         return (name.isEmpty() ? "theme" : name) + (state.release().isPresent() ? "-" + state.name() : "") + ".kit.zip";
     }
 
-    /** A theme as it would come in; nothing of it is stored. */
+    /**
+     * A theme as it would come in; nothing of it is stored.
+     *
+     * @param parts     what each of several token files would be in it; empty for other files
+     * @param selectors whose custom properties are passed over, since they stand on a part of pages, by how many they declare
+     */
     record Preview(
             String name,
             List<TypeCount> types,
@@ -209,15 +216,20 @@ class KitService {
             List<String> families,
             List<String> notes,
             int lacking,
-            int proposed) {}
+            int proposed,
+            List<TokenFiles.Part> parts,
+            List<SelectorCount> selectors) {}
+
+    record SelectorCount(String selector, int count) {}
 
     record TypeCount(String type, int count) {}
 
-    private record Read(ThemeDocument theme, List<String> notes) {}
+    private record Read(
+            ThemeDocument theme, List<String> notes, List<TokenFiles.Part> parts, Map<String, Integer> selectors) {}
 
     /** Reads as {@link #take} does, and says what would come in. */
-    Preview preview(Map<String, byte[]> given) {
-        Read read = read(given, false);
+    Preview preview(Map<String, byte[]> given, ThemeFiles.Said said) {
+        Read read = read(given, said, false);
         ThemeDocument theme = read.theme;
         Map<String, Integer> types = new LinkedHashMap<>();
         Resolution resolution = Resolution.of(theme, theme.defaults());
@@ -243,29 +255,51 @@ class KitService {
                         .toList(),
                 read.notes,
                 Dressing.lacking(theme).size(),
-                Dressing.propose(theme).size());
+                Dressing.propose(theme).size(),
+                read.parts,
+                read.selectors.entrySet().stream()
+                        .map(one -> new SelectorCount(one.getKey(), one.getValue()))
+                        .toList());
     }
 
     /**
      * Reads a kit archive, or a theme in any open form that is known, and keeps it as a new theme. Nothing is stored, and no
      * connection to the database is held, until all of it was read.
      */
-    Imported take(Map<String, byte[]> given, Account by) {
-        Read read = read(given, true);
+    Imported take(Map<String, byte[]> given, ThemeFiles.Said said, Account by) {
+        Read read = read(given, said, true);
         long id = refusing(() -> drafts.create(
                 read.theme, "imported from " + given.keySet().iterator().next(), by));
         return new Imported(id, read.notes, Dressing.lacking(read.theme).size());
     }
 
-    private Read read(Map<String, byte[]> given, boolean keeping) {
+    private Read read(Map<String, byte[]> given, ThemeFiles.Said said, boolean keeping) {
         byte[] first = given.isEmpty() ? new byte[0] : given.values().iterator().next();
+        String name = given.isEmpty() ? "" : given.keySet().iterator().next();
         Map<String, byte[]> files = given.size() == 1 ? files(first) : Map.of();
-        ThemeJson.Reading reading =
-                refusing(() -> files.isEmpty() ? ThemeFiles.reading(texts(given)) : KitManifest.reading(files));
+        ThemeFiles.Read read = refusing(() -> {
+            if (given.size() == 1 && ThemeFiles.isBinaryPalette(first))
+                return new ThemeFiles.Read(ThemeFiles.binaryPalette(name, first), List.of(), Map.of());
+            if (!files.isEmpty()) return KitManifest.read(files, said);
+            Map<String, String> texts = texts(given);
+            ThemeFiles.Read plain = ThemeFiles.read(texts, said);
+            return new ThemeFiles.Read(
+                    Incoming.settled(plain.reading(), texts.values()), plain.parts(), plain.selectors());
+        });
+        ThemeJson.Reading reading = files.isEmpty() || files.containsKey(KitManifest.FILE)
+                ? read.reading()
+                : refusing(() -> Incoming.settled(read.reading(), jsonTexts(files)));
         List<String> notes = new ArrayList<>(reading.notes());
         notes.addAll(KitManifest.faults(files));
         ThemeDocument theme = keeping ? withPictures(reading.theme(), files, notes) : reading.theme();
-        return new Read(MeaningProposal.recorded(theme, notes), notes);
+        return new Read(MeaningProposal.recorded(theme, notes), notes, read.parts(), read.selectors());
+    }
+
+    private static List<String> jsonTexts(Map<String, byte[]> files) {
+        return files.entrySet().stream()
+                .filter(file -> file.getKey().endsWith(".json"))
+                .map(file -> new String(file.getValue(), StandardCharsets.UTF_8))
+                .toList();
     }
 
     private static Map<String, String> texts(Map<String, byte[]> given) {

@@ -85,12 +85,31 @@ class DemoLoader implements ApplicationRunner {
     /** Where several processes begin on one empty database, one of them fills it and the others go on. */
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!accounts.isEmpty() || password.isEmpty()) return;
+        if (password.isEmpty()) return;
+        if (!accounts.isEmpty()) {
+            if (!demo.isEmpty()) keepPasswords();
+            return;
+        }
         try {
             transactions.executeWithoutResult(status -> fill());
         } catch (DuplicateKeyException | PessimisticLockingFailureException otherWasFaster) {
             LOG.info("another process fills the database");
         }
+    }
+
+    /** What the start of a demo prints is true of a database that an earlier start has made, too. */
+    private void keepPasswords() {
+        accounts.keepPassword(email, password);
+        try {
+            for (JsonNode person : plan(Path.of(demo)).get("people"))
+                accounts.keepPassword(person.get("email").asString(), password);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo data cannot be read", e);
+        }
+    }
+
+    private JsonNode plan(Path folder) throws IOException {
+        return json.readTree(Files.readString(folder.resolve("demo.json")));
     }
 
     private void fill() {
@@ -104,7 +123,7 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private void load(Path folder, Account lead) throws IOException {
-        JsonNode plan = json.readTree(Files.readString(folder.resolve("demo.json")));
+        JsonNode plan = plan(folder);
         // Further people, so that several can work on one draft.
         for (JsonNode person : plan.get("people"))
             accounts.addFirst(

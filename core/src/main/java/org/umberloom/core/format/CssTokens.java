@@ -47,6 +47,10 @@ final class CssTokens {
             "theme-dark",
             "theme-light");
     private static final int MOST_HOPS = 12;
+    private static final int MOST_SELECTORS = 6;
+    private static final Pattern ATTRIBUTE = Pattern.compile("\\[([\\w-]+)=[\"']?([^\"'\\]]+)[\"']?]");
+    /** What the attribute of a scheme holds beside light and dark. */
+    private static final Set<String> SCHEME_VALUES = Set.of("light", "dark", "night", "day", "auto");
 
     /** Where declarations hold: empty names for the page as it is. */
     private record Where(String modifier, String context) {
@@ -57,15 +61,32 @@ final class CssTokens {
     private final Map<String, Integer> elsewhere = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
 
-    private CssTokens() {}
+    /** How many custom properties are declared on a part of pages, by its selector. */
+    private final Map<String, Integer> parts = new LinkedHashMap<>();
+
+    private final String page;
+
+    private CssTokens(String page) {
+        this.page = page;
+    }
+
+    private Map<String, Integer> mostDeclaring() {
+        Map<String, Integer> most = new LinkedHashMap<>();
+        parts.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                .limit(MOST_SELECTORS)
+                .forEach(entry -> most.put(entry.getKey(), entry.getValue()));
+        return most;
+    }
 
     /**
      * @param name  of the theme
      * @param texts the sheets, in the order in which a page has them
+     * @param page  a selector that stands for the page, such as that of an element around everything; empty for none
      * @throws FormatException when there is no custom property in them that could be a token
      */
-    static ThemeJson.Reading read(String name, List<String> texts) {
-        CssTokens reader = new CssTokens();
+    static ThemeFiles.Read read(String name, List<String> texts, String page) {
+        CssTokens reader = new CssTokens(page.strip());
         for (String text : texts) {
             Sheet sheet = SheetReader.read(text);
             sheet.blocks().stream()
@@ -74,7 +95,7 @@ final class CssTokens {
             sheet.rules().forEach(reader::take);
             sheet.faults().stream().limit(3).map(Sheet.Fault::words).forEach(reader.notes::add);
         }
-        return reader.theme(name);
+        return new ThemeFiles.Read(reader.theme(name), List.of(), reader.mostDeclaring());
     }
 
     private void take(StyleRule rule) {
@@ -85,6 +106,10 @@ final class CssTokens {
         if (own.isEmpty()) return;
         Optional<Where> media = media(rule.within());
         Optional<Where> selected = selected(rule.selectors());
+        if (media.isPresent() && selected.isEmpty())
+            rule.selectors().stream()
+                    .findFirst()
+                    .ifPresent(selector -> parts.merge(selector.text(), own.size(), Integer::sum));
         if (media.isEmpty() || selected.isEmpty()) {
             elsewhere.merge(
                     media.isEmpty()
@@ -116,11 +141,17 @@ final class CssTokens {
     }
 
     /** What a rule's selectors choose: the page, or an attribute or a class of it. */
-    private static Optional<Where> selected(List<Selector> selectors) {
+    private Optional<Where> selected(List<Selector> selectors) {
         Optional<Where> found = Optional.empty();
         for (Selector selector : selectors) {
             String text = selector.text().replaceAll(":not\\([^()]*\\)", "").trim();
-            if (PAGE.matcher(text).matches()) return Optional.of(Where.PAGE);
+            if (PAGE.matcher(text).matches()
+                    || !page.isEmpty() && selector.text().equals(page)) return Optional.of(Where.PAGE);
+            Optional<Where> scheme = schemeOf(text);
+            if (scheme.isPresent() && found.isEmpty()) {
+                found = scheme;
+                continue;
+            }
             Matcher chosen = CHOSEN.matcher(text);
             if (!chosen.matches() || found.isPresent()) continue;
             boolean ofPage = text.matches("(:root|html|body|:host).*")
@@ -132,6 +163,19 @@ final class CssTokens {
                 found = Optional.of(new Where("scheme", plain(chosen.group(3))));
         }
         return found;
+    }
+
+    /** Several attributes that say together which scheme it is, as in {@code [data-color-mode="dark"][data-dark-theme="dark"]}. */
+    private static Optional<Where> schemeOf(String selector) {
+        if (!selector.matches("(:root|html|body)?(" + ATTRIBUTE.pattern() + "){2,}")) return Optional.empty();
+        Matcher attributes = ATTRIBUTE.matcher(selector);
+        String scheme = "";
+        while (attributes.find()) {
+            String value = attributes.group(2).toLowerCase(java.util.Locale.ROOT);
+            if (!SCHEME_VALUES.contains(value)) return Optional.empty();
+            if (!value.equals("auto")) scheme = value;
+        }
+        return scheme.isEmpty() ? Optional.empty() : Optional.of(new Where("scheme", scheme));
     }
 
     private static String plain(String name) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
@@ -194,7 +195,25 @@ public record KitManifest(
 
     /** The same for any archive: one without a manifest is read by its only resolver document, or its only token file. */
     public static ThemeJson.Reading reading(Map<String, byte[]> files) {
-        String theme = files.containsKey(FILE) ? named(files) : only(files);
+        return read(files, ThemeFiles.Said.NOTHING).reading();
+    }
+
+    /** The same, with what was said of the files where there is no document that says how they belong together. */
+    public static ThemeFiles.Read read(Map<String, byte[]> files, ThemeFiles.Said said) {
+        Optional<String> theme = files.containsKey(FILE) ? Optional.of(named(files)) : only(files);
+        if (theme.isPresent()) return new ThemeFiles.Read(reading(files, theme.get()), List.of(), Map.of());
+        Map<String, String> texts = new LinkedHashMap<>();
+        files.keySet().stream()
+                .filter(ThemeFiles::mayHoldTokens)
+                .sorted()
+                .forEach(name -> texts.put(name, text(files, name)));
+        if (texts.isEmpty())
+            throw new FormatException(
+                    "This is not a kit: the archive has no kit.json, and no file that could hold tokens (.json, .css or .scss).");
+        return ThemeFiles.read(texts, said);
+    }
+
+    private static ThemeJson.Reading reading(Map<String, byte[]> files, String theme) {
         String folder = theme.substring(0, theme.lastIndexOf('/') + 1);
         return ThemeJson.reading(theme, text(files, theme), file -> text(files, normal(folder + file)));
     }
@@ -252,19 +271,17 @@ public record KitManifest(
         return theme;
     }
 
-    private static String only(Map<String, byte[]> files) {
+    private static Optional<String> only(Map<String, byte[]> files) {
         List<String> resolvers = files.keySet().stream()
                 .filter(name -> name.endsWith(".resolver.json"))
                 .toList();
         List<String> json =
                 files.keySet().stream().filter(name -> name.endsWith(".json")).toList();
-        if (resolvers.size() == 1) return resolvers.get(0);
-        if (resolvers.isEmpty() && json.size() == 1) return json.get(0);
-        throw new FormatException("This is not a kit: the archive has no kit.json, and "
-                + (resolvers.size() > 1
-                        ? "more than one resolver document"
-                        : "no single document that says what applies")
-                + ".");
+        if (resolvers.size() > 1)
+            throw new FormatException(
+                    "This is not a kit: the archive has no kit.json, and more than one resolver document.");
+        if (resolvers.size() == 1) return Optional.of(resolvers.get(0));
+        return json.size() == 1 && !json.get(0).endsWith("package.json") ? Optional.of(json.get(0)) : Optional.empty();
     }
 
     /** A path without steps up and in place. */

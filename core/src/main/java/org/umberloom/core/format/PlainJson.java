@@ -3,7 +3,11 @@ package org.umberloom.core.format;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.umberloom.core.json.FormatException;
+import org.umberloom.core.token.Alias;
 import org.umberloom.core.token.FontFamilyValue;
 import org.umberloom.core.token.Group;
 import org.umberloom.core.token.TokenPath;
@@ -11,6 +15,7 @@ import org.umberloom.core.token.ValueText;
 
 /** Plain nested JSON of names and values: objects as groups, texts and numbers as tokens, arrays as numbered steps. */
 final class PlainJson {
+    private static final Pattern REFERENCE = Pattern.compile("\\s*\\{([^{}]+)}\\s*");
     private final Gathered gathered = new Gathered();
 
     private PlainJson() {}
@@ -35,8 +40,19 @@ final class PlainJson {
         return reader.gathered.tokens(reader.gathered.paths());
     }
 
+    /** The parts of a name that says itself where it stands: {@code color.brand}, {@code color/brand} or {@code --color-brand}. */
+    static List<String> path(String name) {
+        String[] parts = name.startsWith("--") ? name.substring(2).split("-+") : name.split("[./]");
+        List<String> path = Stream.of(parts)
+                .map(String::trim)
+                .filter(part -> !part.isEmpty())
+                .map(PlainJson::clean)
+                .toList();
+        return path.isEmpty() ? List.of("unnamed") : path;
+    }
+
     private void take(String above, String name, Object value) {
-        String path = (above.isEmpty() ? "" : above + ".") + clean(name);
+        String path = (above.isEmpty() ? "" : above + ".") + String.join(".", path(name));
         if (value instanceof Map<?, ?> map) map.forEach((key, inner) -> take(path, (String) key, inner));
         else if (value instanceof List<?> list) list(path, list);
         else if (value instanceof String || value instanceof Number) single(path, value);
@@ -61,6 +77,11 @@ final class PlainJson {
 
     private void single(String path, Object value) {
         String text = value instanceof Number number ? ValueText.number(number.doubleValue(), 6) : (String) value;
+        Matcher reference = REFERENCE.matcher(text);
+        if (reference.matches()) {
+            gathered.put(path, Alias.to(String.join(".", path(reference.group(1)))));
+            return;
+        }
         GuessedValue.Guess guess = GuessedValue.of(path, text);
         guess.value().ifPresentOrElse(known -> gathered.put(path, known), () -> gathered.passOver(path, guess.why()));
     }

@@ -135,23 +135,20 @@ public final class ThemeJson {
         List<String> notes = new ArrayList<>();
         boolean resolver = data.containsKey("resolutionOrder") || data.get("version") instanceof String;
         if (resolver) return within(new ResolverDocument(where, data, files, notes).theme(), notes);
-        if (data.values().stream().noneMatch(value -> value instanceof Map || value instanceof List))
+        return within(ThemeFiles.ofOneSet(nameOf(where), tokens(where, data, notes)), notes);
+    }
+
+    /** The tokens of a file that is no resolver document: of a token file, or of plain names and values. */
+    static Group tokens(String where, Map<String, Object> data, List<String> notes) {
+        if (data.isEmpty())
             throw new FormatException(
                     where + " holds neither tokens nor a resolver document of version " + VERSION + ".");
-        Group tokens = PlainJson.is(data) ? PlainJson.read(where, data, notes) : TokensJson.modern(where, data, notes);
-        ThemeDocument theme = new ThemeDocument(
-                nameOf(where),
-                "",
-                Map.of("tokens", new ThemeDocument.TokenSet("", tokens)),
-                Map.of(),
-                List.of(ThemeDocument.OrderEntry.set("tokens")),
-                Map.of());
-        return within(theme, notes);
+        return PlainJson.is(data) ? PlainJson.read(where, data, notes) : TokensJson.modern(where, data, notes);
     }
 
     /** What a token file's name says, as the name of a theme. */
     static String nameOf(String file) {
-        String name = file.replaceAll("(\\.tokens)?\\.(json|css|gpl|txt)$", "");
+        String name = file.replaceAll("(\\.tokens)?\\.(json|css|scss|gpl|ase|txt)$", "");
         String start = name.substring(0, Math.min(name.length(), Names.LONGEST));
         StringBuilder kept = new StringBuilder();
         start.codePoints()

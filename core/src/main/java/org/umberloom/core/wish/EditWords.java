@@ -84,7 +84,11 @@ public final class EditWords {
     }
 
     private static String put(Edit.Put put, ThemeDocument before) {
-        if (!(put.node() instanceof Token token)) return named(put.path(), put.place()) + ": set";
+        if (!(put.node() instanceof Token token)) {
+            boolean there = before.places().contains(put.place())
+                    && before.at(put.place()).find(put.path()).isPresent();
+            return named(put.path(), put.place()) + (there ? ": set" : ": added");
+        }
         OptionalDouble measure = MeasuredWidths.of(token);
         return measure.isPresent()
                 ? measured(put.path(), put.place(), measure.getAsDouble())
@@ -179,6 +183,8 @@ public final class EditWords {
             case "gap", "shadow", "motion" -> capital(words(last)) + " " + first;
             case "size" -> "Size " + last;
             case "space" -> "Space " + last;
+            case "color" -> "Hue " + last;
+            case Surfaces.GROUP -> "Surface " + last;
             case "family", "face" -> capital(words(last)) + " family";
             default -> path.dotted();
         };

@@ -339,7 +339,7 @@ class RulesOfTheFormatTest {
             assertThatThrownBy(() -> ThemeFiles.reading(
                             new java.util.TreeMap<>(Map.of("a.css", ":root{--a:1px}", "b.json", "{}"))))
                     .isInstanceOf(FormatException.class)
-                    .hasMessageContaining("ZIP");
+                    .hasMessageContaining("None of the 2 files holds tokens");
         }
     }
 }
