@@ -53,7 +53,10 @@ class FindingsTest {
     void oneIsLivedWithForAReasonAndOpenedAgain() {
         ring().getByText("Accept…").click();
         page.getByLabel("Reason").fill("Our outline is doubled by a ground");
-        ring().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)).click();
+        ring().getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Accept").setExact(true))
+                .click();
         assertThat(ring()).isHidden();
         page.reload();
         assertThat(button("Accepted 1")).isVisible();
@@ -70,9 +73,14 @@ class FindingsTest {
     void whatSaysSomethingElseIsOpenAgain() {
         ring().getByText("Accept…").click();
         page.getByLabel("Reason").fill("For now");
-        ring().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)).click();
+        ring().getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Accept").setExact(true))
+                .click();
         assertThat(ring()).isHidden();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true))
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Bench").setExact(true))
                 .click();
         ring(page, "0.5px", "Focus ring: 0.5px");
         page.goBack();

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.umberloom.core.check.Contrasts;
 import org.umberloom.core.check.Pair;
@@ -31,6 +32,10 @@ final class ColorRoles {
     /** The score from which a name alone decides. */
     private static final double TELLING = 2.5;
 
+    /** What a color named by its place in a palette is behind one with a meaning. */
+    private static final double PALETTE = 1;
+
+    private static final Set<String> OF_THE_PAGE = Set.of("ground", "text", "accent", "link");
     private static final double CERTAIN = 7;
     private static final double BY_VALUE = 0.3;
     private static final int MOST_TRIED = 14;
@@ -46,8 +51,7 @@ final class ColorRoles {
     private ColorRoles(List<Resolution> combinations) {
         this.combinations = combinations;
         combinations.get(0).tokens().forEach((path, token) -> {
-            if (token.type() == TokenType.COLOR && !path.top().equals(Surfaces.GROUP) && inAll(path))
-                own.put(path, token);
+            if (token.type() == TokenType.COLOR && !isRole(path) && inAll(path)) own.put(path, token);
         });
     }
 
@@ -66,6 +70,12 @@ final class ColorRoles {
                 candidate.score < TELLING ? BY_VALUE : Math.min(1, candidate.score / CERTAIN),
                 candidate.reason)));
         return assignments;
+    }
+
+    /** A theme may call its own colors surfaces, too. */
+    private static boolean isRole(TokenPath path) {
+        return path.top().equals(Surfaces.GROUP)
+                && Contract.standard().filledBy(path.dotted()).isPresent();
     }
 
     private boolean inAll(TokenPath path) {
@@ -131,19 +141,25 @@ final class ColorRoles {
         for (Map.Entry<TokenPath, Resolved> token : own.entrySet()) {
             Patience.ask();
             double score = words.score(token.getKey());
-            if (score <= 0 || !fits.test(token.getKey())) continue;
-            // What refers to another color was given a meaning.
+            if (score <= 0 || !fits.test(token.getKey()) || !mayBe(role, token.getKey())) continue;
+            // What refers to another color was given a meaning; a number in a palette was not.
             if (token.getValue().written().value() instanceof Alias) score += 1;
-            all.add(new Candidate(token.getKey(), score, "named like it"));
+            else if (Words.isPaletteEntry(token.getKey())) score -= PALETTE;
+            all.add(new Candidate(token.getKey(), score, words.reason(token.getKey())));
         }
         all.sort(Comparator.comparingDouble(Candidate::score).reversed());
         return new ArrayList<>(all.subList(0, Math.min(MOST_TRIED, all.size())));
+    }
+
+    private static boolean mayBe(String role, TokenPath path) {
+        return !OF_THE_PAGE.contains(role) || !Words.hasPurpose(path);
     }
 
     private List<Candidate> byValue(Comparator<TokenPath> order, String reason) {
         boolean colorful = reason.contains("colorful");
         return own.keySet().stream()
                 .filter(opaque())
+                .filter(path -> !Words.hasPurpose(path))
                 .filter(path -> colorful ? chroma(color(path)) > 2 * QUIET : chroma(color(path)) < QUIET)
                 .sorted(order)
                 .limit(MOST_TRIED)

@@ -137,6 +137,10 @@ final class OtherRoles {
         return Words.knows(role) ? Words.of(role).score(token.path()) : 0;
     }
 
+    private static String reason(Resolved token, String role) {
+        return Words.knows(role) ? Words.of(role).reason(token.path()) : "its name fits";
+    }
+
     private List<Resolved> of(TokenType type) {
         return resolution.tokens().values().stream()
                 .filter(token -> token.type() == type
@@ -203,7 +207,8 @@ final class OtherRoles {
     private void shadow() {
         Role role = Contract.standard().role("shadow.card");
         best(of(TokenType.SHADOW), role.path())
-                .ifPresent(token -> add(role, new Alias(token.path()), score(token, role.path()), "named like it"));
+                .ifPresent(token ->
+                        add(role, new Alias(token.path()), score(token, role.path()), reason(token, role.path())));
     }
 
     private void add(Role role, TokenValue value, double score, String reason) {

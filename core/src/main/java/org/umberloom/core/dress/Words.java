@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -23,6 +24,46 @@ final class Words {
     private static final double OF_A_PART = 3;
     /** A name that says more than it must is less general. */
     private static final double UNKNOWN = 0.6;
+
+    private static final int MOST_TELLING = 3;
+    private static final Set<String> PALETTES = Set.of("palette", "primitive", "primitives", "ramp", "ramps");
+    /** Words of colors that have a use of their own already; common practice. */
+    private static final Set<String> PURPOSES = Set.of(
+            "decorative",
+            "decoration",
+            "illustration",
+            "chart",
+            "graph",
+            "viz",
+            "dataviz",
+            "series",
+            "gradient",
+            "status",
+            "success",
+            "warning",
+            "danger",
+            "error",
+            "info",
+            "positive",
+            "negative",
+            "critical",
+            "caution",
+            "destructive",
+            "invalid",
+            "valid",
+            "diff",
+            "syntax",
+            "code",
+            "keyword",
+            "string",
+            "comment",
+            "shadow",
+            "overlay",
+            "backdrop",
+            "scrim",
+            "skeleton",
+            "highlight",
+            "selection");
 
     private static final String EVERY = "*";
     private static final String ANY = "any";
@@ -68,6 +109,27 @@ final class Words {
                 score -= UNKNOWN;
         }
         return Math.max(0, score);
+    }
+
+    /** The words of a path that speak for the role, the most telling first, as a reason for people. */
+    String reason(TokenPath path) {
+        List<String> telling = words(path).keySet().stream()
+                .filter(word -> weights.getOrDefault(word, 0.0) > 0)
+                .sorted(Comparator.comparingDouble((String word) -> -weights.get(word)))
+                .limit(MOST_TELLING)
+                .toList();
+        return telling.isEmpty() ? "its name fits" : "its name says “" + String.join("”, “", telling) + "”";
+    }
+
+    /** Whether a path names a color of a palette, by a number, rather than a meaning. */
+    static boolean isPaletteEntry(TokenPath path) {
+        return path.name().matches("[a-zA-Z]?\\d+")
+                || PALETTES.contains(path.top().toLowerCase(Locale.ROOT));
+    }
+
+    /** Whether a path is of a color that decorates, tells a state or colors code: no ground of a page and no call for action. */
+    static boolean hasPurpose(TokenPath path) {
+        return words(path).keySet().stream().anyMatch(PURPOSES::contains);
     }
 
     /** The first name of a path says whose it is, not what for. */

@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.json.FormatException;
 import org.umberloom.core.json.Json;
@@ -33,6 +35,10 @@ import org.umberloom.core.token.Names;
  * plain pages in any folders, with their style sheets and pictures.
  */
 public final class SiteArchive {
+    private static final Pattern IMPORT = Pattern.compile(
+            "@import\\s+(?:url\\(\\s*)?[\"']?([^\"')\\s;]+)[\"']?\\s*\\)?\\s*((?:\\([^)]*\\)|[^;(])*);");
+    private static final int DEEPEST_IMPORT = 8;
+
     public static final String FILE = "site.json";
     private static final String PICTURES = "pictures/";
     /** Where a kit has its sites. */
@@ -250,7 +256,7 @@ public final class SiteArchive {
             clean.sheets().forEach(sheet -> resolved(path, sheet)
                     .map(target -> target.replaceFirst("[?#].*$", ""))
                     .filter(files::containsKey)
-                    .ifPresent(target -> sheets.putIfAbsent(target, text(files.get(target)))));
+                    .ifPresent(target -> sheets.putIfAbsent(target, imported(target, files, new HashSet<>()))));
             if (!clean.styles().isBlank()) sheets.putIfAbsent(path + " itself", clean.styles());
             String title = clean.title().isBlank() ? slug : clean.title().strip();
             Recognition.Recognised known = Recognition.of(clean.html());
@@ -280,6 +286,26 @@ public final class SiteArchive {
                     + Names.shown(over.get(0)) + "”: neither a page, a style sheet nor a picture.");
         SiteDocument site = SiteDocument.of(SiteEdits.slug(name, Set.of()), name, read);
         return new Reading(new SitePart.OwnCss(css.toString()).in(site), pictures, notes);
+    }
+
+    /** A style sheet with those that it imports from the archive in their places. Source: CSS Cascading and Inheritance 5, @import. */
+    private static String imported(String path, Map<String, byte[]> files, Set<String> around) {
+        String text = text(files.get(path));
+        if (!around.add(path) || around.size() > DEEPEST_IMPORT) return text;
+        Matcher matcher = IMPORT.matcher(text);
+        StringBuilder whole = new StringBuilder();
+        while (matcher.find()) {
+            String condition = matcher.group(2).strip();
+            String inner = resolved(path, matcher.group(1))
+                    .map(target -> target.replaceFirst("[?#].*$", ""))
+                    .filter(target -> files.containsKey(target) && !around.contains(target))
+                    .map(target -> imported(target, files, around))
+                    .map(sheet -> condition.isEmpty() ? sheet : "@media " + condition + " {\n" + sheet + "\n}")
+                    .orElse(matcher.group());
+            matcher.appendReplacement(whole, Matcher.quoteReplacement(inner));
+        }
+        around.remove(path);
+        return matcher.appendTail(whole).toString();
     }
 
     private static void told(Map<String, Integer> removed, List<String> notes) {

@@ -57,4 +57,29 @@ class RecognitionTest {
                 .html();
         assertThat(Recognition.of(html).html()).isEqualTo(html);
     }
+
+    /** However deep the wrappers are: the frame's rules reach what lies in the body itself. */
+    @Test
+    void regionsDeepInWrappersAreBroughtUp() {
+        Document document = Jsoup.parse(
+                body("<div id=\"app\"><div class=\"layout\"><div class=\"page-header\"><a href=\"#\">Site</a></div>"
+                                + "<div class=\"columns\"><nav class=\"docs\"><ul><li>a</li><li>b</li><li>c</li></ul></nav>"
+                                + "<div class=\"inner\"><p>Crumbs</p><div role=\"main\"><article><header><h1>T</h1></header></article></div></div>"
+                                + "<aside><p>Related</p></aside><div class=\"toc\"><p>On this page</p></div></div>"
+                                + "<footer><p>Foot</p></footer></div></div>")
+                        .html());
+        assertThat(document.select("body > header")).hasSize(1);
+        assertThat(document.select("body > header").text()).isEqualTo("Site");
+        assertThat(document.select("body > main > p").text()).isEqualTo("Crumbs");
+        assertThat(document.select("body > main article header h1")).hasSize(1);
+        assertThat(document.select("body > footer")).hasSize(1);
+        assertThat(document.select("body > [data-part=sidebar]").eachText())
+                .containsExactly("a b c", "Related", "On this page");
+    }
+
+    @Test
+    void theHeaderOfAnArticleIsNotThatOfThePage() {
+        Recognition.Recognised page = body("<main><article><header><h1>T</h1></header></article></main>");
+        assertThat(page.missing()).contains("header");
+    }
 }
