@@ -45,10 +45,13 @@ const built = (await compile(`${theme}\n@tailwind utilities;`)).build([
   ...Object.keys(flat.tokens).filter((name) => name.startsWith('space-')).map((name) => `p-${name.slice(6)}`),
   'text-h1',
   'font-heading',
+  'font-heading-weight',
   'max-w-text',
   'ease-swell'
 ]);
-const made = new Map([...built.matchAll(/^ {2}--([\w-]+): (.*);$/gm)].map(([, name, value]) => [name, value]));
+const variables = (text) => new Map([...text.matchAll(/^ *--([\w-]+): (.*);$/gm)].map(([, name, value]) => [name, value]));
+const page = built.slice(built.indexOf(':root'));
+const made = variables(page.slice(0, page.indexOf('}')));
 count = 0;
 for (const [name, value] of Object.entries(flat.tokens)) {
   const variable = name.startsWith('color-') ? name : name.startsWith('space-') ? name.replace('space-', 'spacing-') : '';
@@ -62,6 +65,17 @@ same('tailwind', 'text-h1--line-height', flat.tokens['type-h1-line-height'], mad
 same('tailwind', 'font-heading', flat.tokens['family-heading'], made.get('font-heading'));
 same('tailwind', 'container-text', flat.tokens['width-text'], made.get('container-text'));
 same('tailwind', 'ease-swell', flat.tokens['motion-swell'], made.get('ease-swell'));
+same('tailwind', 'font-weight-heading-weight', flat.tokens['weight-heading'], made.get('font-weight-heading-weight'));
+if (!/\.font-heading-weight \{[^}]*font-weight: var\(--font-weight-heading-weight\)/.test(built)) faults.push('tailwind: no utility of a weight');
+// The dark and every look set the same variables anew.
+for (const [modifier, contexts] of Object.entries(flat.contexts))
+  for (const [context, values] of Object.entries(contexts)) {
+    const start = built.indexOf(`[data-${modifier}="${context}"] {`);
+    const there = start < 0 ? new Map() : variables(built.slice(start, built.indexOf('}', start)));
+    for (const [name, value] of Object.entries(values))
+      if (name.startsWith('color-')) same(`tailwind ${context}`, name, value, there.get(name));
+    if (start < 0) faults.push(`tailwind: no block for ${modifier} ${context}`);
+  }
 console.log(`tailwind ${count}`);
 
 // The module runs, and the TypeScript compiler takes its types.

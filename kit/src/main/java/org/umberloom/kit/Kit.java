@@ -153,7 +153,8 @@ public final class Kit {
             pages.forEach((name, page) -> {
                 if (!name.startsWith(folder)) return;
                 own.add(page.outerHtml());
-                if (parts.fonts())
+                // Opened from a folder, a page may not ask for its fonts ahead; pages alone are for a server.
+                if (parts.fonts() && !parts.tokens())
                     first.files(page).forEach(file -> page.select("link[rel=stylesheet]")
                             .before("<link rel=\"preload\" as=\"font\" type=\"font/woff2\" href=\"../../" + FONTS + file
                                     + "\" crossorigin>"));
@@ -340,7 +341,13 @@ public final class Kit {
         if (again)
             beside.put(
                     folder + SiteArchive.FILE,
-                    SiteArchive.write(whole, licensed).get(SiteArchive.FILE));
+                    SiteArchive.write(
+                                    whole,
+                                    licensed,
+                                    SiteLook.onPages(dressed, whole).keySet().stream()
+                                            .map(Stylesheet::attribute)
+                                            .toList())
+                            .get(SiteArchive.FILE));
     }
 
     private static String licensed(String file, PictureFacts facts) {

@@ -73,7 +73,7 @@ class TokensAndHistoryTest {
             for (Combination combination : DEMO.combinations(100)) {
                 Resolution resolution = Resolution.of(DEMO, combination);
                 assertThat(resolution.findings()).as(combination.key()).isEmpty();
-                assertThat(Contrasts.findings(theme, resolution))
+                assertThat(Contrasts.findings(DEMO, resolution))
                         .as(combination.key())
                         .isEmpty();
                 assertThat(Likeness.statesThatMeet(resolution))

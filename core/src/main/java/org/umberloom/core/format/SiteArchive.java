@@ -2,6 +2,7 @@ package org.umberloom.core.format;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -44,6 +45,7 @@ public final class SiteArchive {
     /** Where a kit has its sites. */
     private static final String KIT_PAGES = "pages";
 
+    private static final String ON_ROOTS = "onRoots";
     /** What the roots of its pages say there. */
     private static final List<String> OUTSIDE =
             List.of(Stylesheet.attribute(Scope.Level.KIND), Stylesheet.attribute(Scope.Level.PAGE));
@@ -71,8 +73,15 @@ public final class SiteArchive {
 
     /** Every file by its name; read again they give the same site. */
     public static Map<String, byte[]> write(SiteDocument site, Map<String, Picture> pictures) {
+        return write(site, pictures, Set.of());
+    }
+
+    /** @param onRoots attributes that the roots of its pages get where they go out, in which look the site is shown */
+    public static Map<String, byte[]> write(
+            SiteDocument site, Map<String, Picture> pictures, Collection<String> onRoots) {
         Map<String, Object> said = new LinkedHashMap<>();
         said.put("slug", site.slug());
+        if (!onRoots.isEmpty()) said.put(ON_ROOTS, List.copyOf(onRoots));
         Map<String, Object> parts = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();
         Set<String> placed = new HashSet<>();
@@ -113,20 +122,25 @@ public final class SiteArchive {
         files.forEach((path, content) -> {
             String[] parts = path.split("/", 3);
             if (parts.length == 3 && parts[0].equals(KIT_PAGES))
-                folders.computeIfAbsent(parts[1], key -> new LinkedHashMap<>())
-                        .put(
-                                parts[2],
-                                isPage(parts[2])
-                                        ? PageMarkup.kept(text(content), OUTSIDE)
-                                                .getBytes(StandardCharsets.UTF_8)
-                                        : content);
+                folders.computeIfAbsent(parts[1], key -> new LinkedHashMap<>()).put(parts[2], content);
         });
+        folders.values().forEach(SiteArchive::takeOffWhatShows);
         if (folders.isEmpty())
             throw new FormatException(
                     "This kit holds a theme and no site. Nothing was stored; bring it in from the library.");
         List<Reading> all = new ArrayList<>();
         folders.forEach((folder, own) -> all.add(read(folder, own)));
         return all;
+    }
+
+    /** What a kit says on the roots of a site's pages is no part of them. */
+    private static void takeOffWhatShows(Map<String, byte[]> files) {
+        List<String> attributes = new ArrayList<>(OUTSIDE);
+        if (files.containsKey(FILE)
+                && Json.readObject(FILE, text(files.get(FILE))).get(ON_ROOTS) instanceof List<?> said)
+            said.forEach(attribute -> attributes.add(String.valueOf(attribute)));
+        files.replaceAll((name, content) ->
+                isPage(name) ? PageMarkup.kept(text(content), attributes).getBytes(StandardCharsets.UTF_8) : content);
     }
 
     private static Reading own(Map<String, byte[]> files) {

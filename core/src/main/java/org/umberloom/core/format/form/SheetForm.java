@@ -25,7 +25,10 @@ final class SheetForm implements Form {
             + "table{border-collapse:collapse;width:100%}td,th{text-align:left;padding:.2rem .6rem .2rem 0;border-bottom:1px solid #ddd;"
             + "vertical-align:middle}tr{break-inside:avoid}td.s{width:4rem;height:1.6rem;border:1px solid #999;print-color-adjust:exact;"
             + "-webkit-print-color-adjust:exact}code{font:9pt/1.3 ui-monospace,monospace}.bar{background:#444;height:.6rem;"
-            + "max-width:100%;print-color-adjust:exact;-webkit-print-color-adjust:exact}.t{white-space:nowrap;overflow:hidden}";
+            + "max-width:100%;print-color-adjust:exact;-webkit-print-color-adjust:exact}.t{overflow-wrap:anywhere}"
+            // A table that is wider than the window breaks its words rather than leave it.
+            + "table{table-layout:fixed}td,th{overflow-wrap:anywhere}td.s{width:auto}th:empty{width:3.5rem}"
+            + "@media(max-width:40rem){body{margin:1rem auto}td,th{padding-right:.3rem}code{font-size:8pt}}";
 
     @Override
     public String id() {
@@ -46,7 +49,7 @@ final class SheetForm implements Form {
                 .append(name)
                 .append(": style sheet</title>\n<style>")
                 .append(STYLE)
-                .append("</style>\n</head>\n<body>\n<h1>")
+                .append("</style>\n</head>\n<body>\n<main>\n<h1>")
                 .append(name)
                 .append("</h1>\n<p>")
                 .append(escaped(values.theme().description()))
@@ -55,7 +58,7 @@ final class SheetForm implements Form {
         styles(html, values);
         lengths(html, values);
         pairs(html, values);
-        return Map.of("sheet.html", html.append("</body>\n</html>\n").toString());
+        return Map.of("sheet.html", html.append("</main>\n</body>\n</html>\n").toString());
     }
 
     private static void colors(StringBuilder html, FormValues values) {

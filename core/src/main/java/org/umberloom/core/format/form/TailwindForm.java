@@ -5,13 +5,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.umberloom.core.token.TokenPath;
+import org.umberloom.core.token.TokenType;
 
 /**
  * A block of theme variables, from which utilities come. What has no namespace there is listed at the end. Source of the namespaces:
  * Tailwind CSS 4, “Theme variables”.
  */
 final class TailwindForm implements Form {
+    private static final String FAMILY = "font-";
+    private static final String WEIGHT = "font-weight-";
     /** Parts of a text style that go with its size. */
     private static final Set<String> WITH_SIZE = Set.of("line-height", "letter-spacing", "font-weight");
 
@@ -27,22 +31,37 @@ final class TailwindForm implements Form {
 
     @Override
     public Map<String, String> write(FormValues values) {
+        Set<String> families = values.values().stream()
+                .filter(line -> line.type() == TokenType.FONT_FAMILY)
+                .map(TailwindForm::variable)
+                .collect(Collectors.toSet());
         Map<String, String> variables = new LinkedHashMap<>();
+        Map<String, FormValues.Line> named = new LinkedHashMap<>();
         List<String> without = new ArrayList<>();
         for (FormValues.Line line : values.values()) {
-            String name = variable(line);
+            String name = apart(variable(line), families);
             if (name.isEmpty()) without.add(line.name());
-            else variables.putIfAbsent(name, line.css());
+            else if (variables.putIfAbsent(name, line.css()) == null) named.put(name, line);
         }
         StringBuilder css = new StringBuilder("@theme {\n");
         variables.forEach((name, value) ->
                 css.append("  --").append(name).append(": ").append(value).append(";\n"));
         css.append("}\n");
+        // Utilities read the variables, so that a context only sets them anew.
+        Map<String, String> byLine = new LinkedHashMap<>();
+        named.forEach((name, line) -> byLine.put(line.name(), name));
+        ContextBlocks.write(css, values, line -> byLine.getOrDefault(line.name(), ""));
         if (!without.isEmpty())
             css.append("\n/* Without a namespace, so they make no utilities: ")
                     .append(String.join(", ", without))
                     .append(". */\n");
         return Map.of("theme.css", css.toString());
+    }
+
+    /** A family and a weight of one name would make one utility, and the weight could not be reached. */
+    private static String apart(String name, Set<String> families) {
+        boolean weight = name.startsWith(WEIGHT);
+        return weight && families.contains(FAMILY + name.substring(WEIGHT.length())) ? name + "-weight" : name;
     }
 
     /** Empty where there is no namespace for it. */
@@ -55,8 +74,8 @@ final class TailwindForm implements Form {
                                 line.of().top().equals("color")
                                         ? rest
                                         : line.of().dotted());
-            case FONT_FAMILY -> "font-" + rest;
-            case FONT_WEIGHT -> "font-weight-" + rest;
+            case FONT_FAMILY -> FAMILY + rest;
+            case FONT_WEIGHT -> WEIGHT + rest;
             case SHADOW -> "shadow-" + rest;
             case CUBIC_BEZIER -> "ease-" + rest;
             case NUMBER -> line.of().top().startsWith("line") ? "leading-" + rest : "";
