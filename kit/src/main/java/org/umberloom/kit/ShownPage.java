@@ -23,7 +23,11 @@ public final class ShownPage {
         return document;
     }
 
-    /** The same of a site's page as readers see it: in the look, density and scheme that the site chose. @param theme as the site wears it */
+    /**
+     * The same of a site's page as readers see it: in the look, density and scheme that the site chose.
+     *
+     * @param theme as the site uses it
+     */
     public static Document of(SitePage page, SiteDocument site, ThemeDocument theme) {
         Document document = of(page.kind(), page.slug(), page.html());
         SiteLook.onPages(theme, site).forEach((modifier, context) -> document.selectFirst("html")

@@ -41,7 +41,8 @@ class TokensFromElsewhereTest {
         void namesAndValuesComeInWithTheirPaths() {
             ThemeDocument theme = read(
                             "flat.json",
-                            "{\"color.brand\": \"#123456\", \"--space-small\": \"4px\", \"radius\": \"2px\", \"color/link\": \"{color.brand}\"}")
+                            "{\"color.brand\": \"#123456\", \"--space-small\": \"4px\", \"radius\": \"2px\","
+                                    + " \"color/link\": \"{color.brand}\"}")
                     .theme();
             assertThat(value(theme, "color.brand")).isEqualTo("#123456");
             assertThat(value(theme, "space.small")).isEqualTo("4px");
@@ -89,7 +90,8 @@ class TokensFromElsewhereTest {
         void spacesWithinReferencesAreTold() {
             assertThat(read(
                                     "s.json",
-                                    "{\"a\": {\"$type\": \"number\", \"$value\": 1}, \"b\": {\"$type\": \"number\", \"$value\": \"{ a }\"}}")
+                                    "{\"a\": {\"$type\": \"number\", \"$value\": 1},"
+                                            + " \"b\": {\"$type\": \"number\", \"$value\": \"{ a }\"}}")
                             .notes())
                     .anyMatch(note -> note.contains("without them: { a }"));
         }

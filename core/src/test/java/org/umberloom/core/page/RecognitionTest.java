@@ -64,7 +64,8 @@ class RecognitionTest {
         Document document = Jsoup.parse(
                 body("<div id=\"app\"><div class=\"layout\"><div class=\"page-header\"><a href=\"#\">Site</a></div>"
                                 + "<div class=\"columns\"><nav class=\"docs\"><ul><li>a</li><li>b</li><li>c</li></ul></nav>"
-                                + "<div class=\"inner\"><p>Crumbs</p><div role=\"main\"><article><header><h1>T</h1></header></article></div></div>"
+                                + "<div class=\"inner\"><p>Crumbs</p><div role=\"main\"><article>"
+                                + "<header><h1>T</h1></header></article></div></div>"
                                 + "<aside><p>Related</p></aside><div class=\"toc\"><p>On this page</p></div></div>"
                                 + "<footer><p>Foot</p></footer></div></div>")
                         .html());
