@@ -3356,7 +3356,16 @@ export interface components {
         Mark: {
             /** Format: int32 */
             line: number;
+            /** Format: int32 */
+            column: number;
             words: string;
+        };
+        Property: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            column: number;
+            name: string;
         };
         Read: {
             text: string;
@@ -3364,6 +3373,7 @@ export interface components {
             unknown: components["schemas"]["Mark"][];
             strays: components["schemas"]["Mark"][];
             removed: string[];
+            properties: components["schemas"]["Property"][];
         };
         Card: {
             /** Format: int64 */

@@ -34,30 +34,39 @@
   {#if from}
     <span class="absolute top-0 h-full w-0.5 bg-ink" style:left={at(from.depth)}></span>
     {#each spans as span, i (span.ratio)}
-      {#if from.depth + span.apart <= sight.black}
+      {@const deeper = from.depth + span.apart}
+      {@const lighter = from.depth - span.apart}
+      {#if deeper <= sight.black}
         <span
           class="absolute h-2.5 border-y border-r border-ink/60 bg-ink/10"
           style:top="{i * 14 + 3}px"
-          style:left={at(from.depth + span.apart)}
+          style:left={at(deeper)}
           style:right="0"
         ></span>
-        <span
-          class="caption absolute bg-ground pr-1 whitespace-nowrap leading-4!"
-          style:top="{i * 14}px"
-          style:right={at(sight.black - from.depth - span.apart)}>{span.words} ≥ {Math.round(from.depth + span.apart)}</span
-        >
       {/if}
-      {#if from.depth - span.apart >= 0}
+      {#if lighter >= 0}
         <span
           class="absolute h-2.5 border-y border-r border-ink/60 bg-ink/10"
           style:top="{i * 14 + 3}px"
           style:left="0"
-          style:right="{100 - ((from.depth - span.apart) / sight.black) * 100}%"
+          style:right="{100 - (lighter / sight.black) * 100}%"
         ></span>
+      {/if}
+      <!-- Between the bars there is room for one label: it says both ends where there are two. -->
+      {#if deeper <= sight.black || lighter >= 0}
         <span
-          class="caption absolute bg-ground pl-1 whitespace-nowrap leading-4!"
+          class="caption absolute truncate bg-ground px-1 leading-4! {deeper > sight.black
+            ? ''
+            : lighter < 0
+              ? 'text-right'
+              : 'text-center'}"
           style:top="{i * 14}px"
-          style:left={at(from.depth - span.apart)}>{span.words} ≤ {Math.round(from.depth - span.apart)}</span
+          style:left={at(Math.max(0, lighter))}
+          style:right="{100 - (Math.min(sight.black, deeper) / sight.black) * 100}%"
+          >{span.words}
+          {[lighter >= 0 && `≤ ${Math.round(lighter)}`, deeper <= sight.black && `≥ ${Math.round(deeper)}`]
+            .filter(Boolean)
+            .join(' or ')}</span
         >
       {/if}
     {/each}

@@ -36,11 +36,21 @@
   }
 
   async function marks(view: EditorView): Promise<Diagnostic[]> {
-    const read = await ask(() => api.POST('/api/css', { body: { ...of, css: view.state.doc.toString() } }));
+    const found = await ask(() => api.POST('/api/css', { body: { ...of, css: view.state.doc.toString() } }));
+    // Which properties there are, the browser that shows the pages knows best.
+    const strange = found.properties
+      .filter((one) => !CSS.supports(one.name, 'inherit'))
+      .map(({ line, column, name }) => ({
+        line,
+        column,
+        words: `Line ${line}, column ${column}: “${name}” is no CSS property, so it counts for nothing.`
+      }));
+    const read = { ...found, unknown: [...strange, ...found.unknown] };
     onread(read);
     const at = (mark: Schemas['Mark'], severity: 'error' | 'warning'): Diagnostic => {
       const line = view.state.doc.line(Math.min(Math.max(mark.line, 1), view.state.doc.lines));
-      return { from: line.from, to: line.to, severity, message: mark.words };
+      const from = Math.min(line.to, line.from + Math.max(0, mark.column - 1));
+      return { from, to: line.to, severity, message: mark.words };
     };
     return [...read.faults.map((mark) => at(mark, 'error')), ...[...read.unknown, ...read.strays].map((mark) => at(mark, 'warning'))];
   }

@@ -1,5 +1,7 @@
 package org.umberloom.core.font;
 
+import java.util.Optional;
+
 /** How wide text of one font is, at one place on its axes. */
 public final class Advances {
     private static final int FIRST_KNOWN = 0;
@@ -26,7 +28,8 @@ public final class Advances {
     }
 
     /**
-     * Where each character of a text ends when it is set in one line, with kerning.
+     * Where each character of a text ends when it is set in one line, with kerning, and with ligatures where no spacing is set. Characters
+     * that a ligature stands for share its width.
      *
      * @param size    px
      * @param spacing added to each character, px
@@ -34,15 +37,26 @@ public final class Advances {
      */
     double[] set(String text, double size, double spacing) {
         double[] ends = new double[text.length() + 1];
+        int[] codePoints = text.codePoints().toArray();
+        int[] glyphs = new int[codePoints.length];
+        for (int i = 0; i < glyphs.length; i++) glyphs[i] = font.glyph(codePoints[i]);
+        boolean joined = spacing == 0 && !font.ligatures().isEmpty();
         int before = -1;
-        for (int i = 0; i < text.length(); ) {
-            int c = text.codePointAt(i);
-            double moved = before < 0 ? 0 : font.kerning(before, c, where);
-            int next = i + Character.charCount(c);
-            ends[next] = ends[i] + (of(c) + moved) * size + spacing;
-            if (next > i + 1) ends[i + 1] = ends[i];
-            before = c;
-            i = next;
+        int unit = 0;
+        for (int i = 0; i < glyphs.length; ) {
+            Optional<Ligatures.Ligature> ligature = joined ? font.ligatures().at(glyphs, i) : Optional.empty();
+            int glyph = ligature.map(Ligatures.Ligature::glyph).orElse(glyphs[i]);
+            int length = ligature.map(Ligatures.Ligature::length).orElse(1);
+            double moved = before < 0 ? 0 : font.kerning(before, glyph, where);
+            double wide = ligature.isPresent() ? font.advanceOf(glyph, where) : of(codePoints[i]);
+            double begin = ends[unit] + moved * size;
+            for (int part = 1; part <= length; part++, i++) {
+                int next = unit + Character.charCount(codePoints[i]);
+                ends[next] = begin + wide * size * part / length + spacing;
+                if (next > unit + 1) ends[unit + 1] = ends[unit];
+                unit = next;
+            }
+            before = glyph;
         }
         return ends;
     }

@@ -59,6 +59,7 @@ public final class FontFile {
     private final FontTables tables;
     private final Variations variations;
     private final Kerning kerning;
+    private final Ligatures ligatures;
     private final CmapLookup characters;
     private final int[] widths;
     private final int unitsPerEm;
@@ -81,6 +82,7 @@ public final class FontFile {
         this.tables = tables;
         variations = Variations.of(tables);
         kerning = Kerning.of(tables);
+        ligatures = Ligatures.of(tables);
         features = features(tables);
         try (OpenTypeFont font = new OTFParser().parse(new RandomAccessReadBuffer(tables.file()))) {
             HeaderTable head = font.getHeader();
@@ -89,7 +91,6 @@ public final class FontFile {
                 throw new BadFont("it says that an em has " + unitsPerEm + " units; there are 16 to 16,384");
             OS2WindowsMetricsTable os2 = font.getOS2Windows();
             if (os2 == null) throw new BadFont("it has no part “OS/2”, which says its weight and how it may be used");
-            metrics = metrics(font.getHorizontalHeader(), os2);
             NamingTable names = font.getNaming();
             typographic = first(names, TYPOGRAPHIC_FAMILY).isPresent();
             family = first(names, TYPOGRAPHIC_FAMILY)
@@ -105,7 +106,6 @@ public final class FontFile {
                     || post != null && post.getItalicAngle() != 0;
             weight = os2.getWeightClass();
             stretch = stretch(os2.getWidthClass());
-            generic = Generic.of(os2.getPanose(), post != null && post.getIsFixedPitch() != 0);
             characters = font.getUnicodeCmapLookup(false);
             if (characters == null) throw new BadFont("it does not say which characters it has");
             widths = new int[font.getNumberOfGlyphs()];
@@ -115,6 +115,16 @@ public final class FontFile {
                 if (codes != null) codes.forEach(coverage::set);
             }
             strokes = Strokes.contrast(outline(font, characters.getGlyphId('o')));
+            metrics = metrics(
+                    font.getHorizontalHeader(),
+                    os2,
+                    top(os2.getHeight(), outline(font, characters.getGlyphId('x'))),
+                    top(os2.getCapHeight(), outline(font, characters.getGlyphId('H'))));
+            generic = Generic.of(
+                    os2.getPanose(),
+                    os2.getFamilyClass() >> Byte.SIZE,
+                    post != null && post.getIsFixedPitch() != 0,
+                    outline(font, characters.getGlyphId('H')));
         }
     }
 
@@ -130,15 +140,19 @@ public final class FontFile {
         }
     }
 
-    private Metrics metrics(HorizontalHeaderTable hhea, OS2WindowsMetricsTable os2) {
+    /** How high a letter stands, in units: as the file says, or as it is drawn where an older file does not say. */
+    private static double top(int said, Optional<GeneralPath> letter) {
+        return said > 0 ? said : letter.map(one -> one.getBounds2D().getMaxY()).orElse(0.0);
+    }
+
+    private Metrics metrics(HorizontalHeaderTable hhea, OS2WindowsMetricsTable os2, double xHeight, double capHeight) {
         boolean typographic = (os2.getFsSelection() & TYPOGRAPHIC_METRICS) != 0
                 || hhea.getAscender() == 0 && hhea.getDescender() == 0;
         double em = unitsPerEm;
         double ascent = typographic ? os2.getTypoAscender() : hhea.getAscender();
         double descent = typographic ? os2.getTypoDescender() : hhea.getDescender();
         double gap = typographic ? os2.getTypoLineGap() : hhea.getLineGap();
-        return new Metrics(
-                ascent / em, -descent / em, Math.max(0, gap) / em, os2.getHeight() / em, os2.getCapHeight() / em);
+        return new Metrics(ascent / em, -descent / em, Math.max(0, gap) / em, xHeight / em, capHeight / em);
     }
 
     private static Optional<String> first(NamingTable names, int id) {
@@ -308,15 +322,27 @@ public final class FontFile {
 
     /** In em; 0 for a character that it has not. */
     double advance(int codePoint, double[] where) {
-        int glyph = characters.getGlyphId(codePoint);
+        return advanceOf(glyph(codePoint), where);
+    }
+
+    /** The glyph of a character; 0 for one that it has not. */
+    int glyph(int codePoint) {
+        return characters.getGlyphId(codePoint);
+    }
+
+    /** Of a glyph, in em; 0 for the one that stands for what is missing. */
+    double advanceOf(int glyph, double[] where) {
         if (glyph <= 0 || glyph >= widths.length) return 0;
         return (widths[glyph] + Math.round(variations.wider(glyph, where))) / (double) unitsPerEm;
     }
 
-    /** How much closer two characters stand than their widths say, in em, negative. */
+    /** How much closer two glyphs stand than their widths say, in em, negative. */
     double kerning(int first, int second, double[] where) {
-        if (kerning == Kerning.NONE) return 0;
-        return kerning.of(characters.getGlyphId(first), characters.getGlyphId(second), variations, where) / unitsPerEm;
+        return kerning == Kerning.NONE ? 0 : kerning.of(first, second, variations, where) / unitsPerEm;
+    }
+
+    Ligatures ligatures() {
+        return ligatures;
     }
 
     @Override

@@ -182,7 +182,8 @@ final class Kerning {
         return in.u16() == VARIATION ? new Move(advance, part, item) : new Move(advance, -1, 0);
     }
 
-    private static List<Integer> covered(Bytes in, long at) {
+    /** The glyphs of a coverage table. */
+    static List<Integer> covered(Bytes in, long at) {
         in.seek(at);
         boolean ranges = in.u16() == 2;
         int count = in.u16();

@@ -50,11 +50,17 @@ public record StandIn(List<String> local, String weights, double size, double as
     }
 
     /**
-     * For the weights of a font.
+     * For the weights of a font; none for one that lacks the letters by which their widths are compared.
      *
      * @param generic the kind of font that stands in: {@code sans-serif}, {@code serif} or {@code monospace}; for another, the first
      */
     public static List<StandIn> of(FontFile font, String generic) {
+        long lacking = FontFile.RUNNING
+                .chars()
+                .filter(Character::isLetter)
+                .filter(letter -> !font.has(letter))
+                .count();
+        if (lacking > 0) return List.of();
         Pair pair = LOCAL.getOrDefault(generic, LOCAL.get("sans-serif"));
         List<StandIn> all = new ArrayList<>();
         if (font.lightest() < BOLD_FROM) all.add(of(font, pair.regular, REGULAR, "1 " + (BOLD_FROM - 1)));

@@ -10,8 +10,8 @@ import java.util.List;
  * @param faults what could not be read, each with its line
  */
 public record Sheet(List<StyleRule> rules, List<Block> blocks, List<Fault> faults) {
-    /** What could not be read. @param line from 1; 0 where it is not known */
-    public record Fault(int line, String words) {}
+    /** What could not be read. @param line from 1; 0 where it is not known @param column from 1; 0 where it is not known */
+    public record Fault(int line, int column, String words) {}
 
     /** An at-rule with its declarations. */
     public record Block(String name, String prelude, List<Declaration> declarations) {

@@ -22,8 +22,11 @@ import com.helger.css.reader.CSSReaderDeclarationList;
 import com.helger.css.reader.CSSReaderSettings;
 import com.helger.css.reader.errorhandler.ICSSParseErrorHandler;
 import com.helger.css.writer.CSSWriterSettings;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.token.Names;
@@ -32,6 +35,10 @@ import org.umberloom.core.token.Names;
 public final class SheetReader {
     /** UTF-16 units of one sheet. */
     private static final int LARGEST = 4 << 20;
+
+    private static final Pattern EMPTY = Pattern.compile("(--[\\w-]+\\s*:)\\s*(?=[;}])");
+    /** Stands for a value that is nothing while the parser reads. */
+    private static final String NOTHING = "nothing-at-all";
 
     private static final CSSWriterSettings AS_WRITTEN = new CSSWriterSettings();
 
@@ -48,8 +55,8 @@ public final class SheetReader {
                     "A style sheet of more than " + (LARGEST >> 20) + " million letters is not read.");
         Patience.ask();
         SheetReader reader = new SheetReader();
-        reader.strayBrace(css);
-        CascadingStyleSheet sheet = CSSReader.readFromStringReader(css, reader.settings());
+        String whole = withEmptyValues(css) + reader.braces(css);
+        CascadingStyleSheet sheet = CSSReader.readFromStringReader(whole, reader.settings());
         if (sheet == null)
             throw new IllegalArgumentException(
                     reader.faults.isEmpty()
@@ -72,38 +79,63 @@ public final class SheetReader {
                 .setCustomExceptionHandler(this::fault);
     }
 
-    /** The parser ends without a word at a brace that closes nothing. */
-    private void strayBrace(String css) {
-        int depth = 0;
+    /** Custom properties may be empty, which the parser does not know. Source: CSS Custom Properties 1, section 2. */
+    private static String withEmptyValues(String css) {
+        return EMPTY.matcher(css).replaceAll("$1 " + NOTHING);
+    }
+
+    /**
+     * Says where braces do not meet: the parser ends without a word at one that closes nothing, and passes over a rule whose brace is
+     * never closed. Source: CSS Syntax 3, 5.4: the end of a sheet closes what is open.
+     *
+     * @return the braces that are missing at the end
+     */
+    private String braces(String css) {
+        Deque<int[]> open = new ArrayDeque<>();
         int line = 1;
+        int begins = 0;
         for (int at = 0; at < css.length(); at++) {
             char c = css.charAt(at);
-            if (c == '\n') line++;
-            else if (c == '/' && css.startsWith("/*", at)) {
+            int column = at - begins + 1;
+            if (c == '\n') {
+                line++;
+                begins = at + 1;
+            } else if (c == '/' && css.startsWith("/*", at)) {
                 int end = css.indexOf("*/", at + 2);
-                line += css.substring(at, end < 0 ? css.length() : end)
-                        .chars()
-                        .filter(one -> one == '\n')
-                        .count();
+                String comment = css.substring(at, end < 0 ? css.length() : end);
+                line += (int) comment.chars().filter(one -> one == '\n').count();
+                if (comment.contains("\n")) begins = at + comment.lastIndexOf('\n') + 1;
                 at = end < 0 ? css.length() : end + 1;
             } else if (c == '"' || c == '\'') {
                 int end = at + 1;
                 while (end < css.length() && css.charAt(end) != c && css.charAt(end) != '\n')
                     end += css.charAt(end) == '\\' ? 2 : 1;
                 at = Math.min(end, css.length());
-            } else if (c == '{') depth++;
-            else if (c == '}' && --depth < 0) {
-                faults.add(new Sheet.Fault(
-                        line, "Line " + line + " has a } that closes nothing; what follows was passed over."));
-                return;
+            } else if (c == '{') open.push(new int[] {line, column});
+            else if (c == '}' && open.pollFirst() == null) {
+                faults.add(fault(line, column, "this } closes nothing; what follows was passed over"));
+                return "";
             }
         }
+        if (open.isEmpty()) return "";
+        int[] first = open.peekLast();
+        faults.add(fault(first[0], first[1], "this { is never closed"));
+        return "}".repeat(open.size());
+    }
+
+    private static Sheet.Fault fault(int line, int column, String what) {
+        return new Sheet.Fault(line, column, "Line " + line + ", column " + column + ": " + what + ".");
     }
 
     private void fault(ParseException error) {
-        int line = error.currentToken == null ? 0 : error.currentToken.beginLine;
+        Token token = error.currentToken;
+        int line = token == null ? 0 : token.beginLine;
         faults.add(new Sheet.Fault(
-                line, line > 0 ? "Line " + line + " cannot be read as CSS." : "This cannot be read as CSS."));
+                line,
+                token == null ? 0 : token.beginColumn,
+                line > 0
+                        ? "Line " + line + ", column " + token.beginColumn + " cannot be read as CSS."
+                        : "This cannot be read as CSS."));
     }
 
     private void take(ICSSTopLevelRule rule, List<String> within) {
@@ -120,7 +152,7 @@ public final class SheetReader {
         } else if (rule instanceof CSSUnknownRule block) {
             var list = CSSReaderDeclarationList.readFromString(block.getBody(), settings());
             if (list == null)
-                faults.add(new Sheet.Fault(0, "“" + Names.shown(block.getDeclaration()) + "” was passed over."));
+                faults.add(new Sheet.Fault(0, 0, "“" + Names.shown(block.getDeclaration()) + "” was passed over."));
             else
                 blocks.add(new Sheet.Block(
                         block.getDeclaration().toLowerCase(java.util.Locale.ROOT),
@@ -147,7 +179,7 @@ public final class SheetReader {
         return all.stream()
                 .map(one -> new Declaration(
                         one.getProperty(),
-                        one.getExpressionAsCSSString(),
+                        one.getExpressionAsCSSString().equals(NOTHING) ? "" : one.getExpressionAsCSSString(),
                         one.isImportant(),
                         variables(one.getExpression())))
                 .toList();
@@ -217,8 +249,9 @@ public final class SheetReader {
             boolean known = token != null && token.beginLine > 0;
             faults.add(new Sheet.Fault(
                     known ? token.beginLine : 0,
+                    known ? token.beginColumn : 0,
                     known
-                            ? "Line " + token.beginLine + " was passed over, from “"
+                            ? "Line " + token.beginLine + ", column " + token.beginColumn + ": passed over from “"
                                     + Names.shown(String.valueOf(token.image)) + "” on."
                             : "Something that is no CSS was passed over."));
         }

@@ -2,6 +2,7 @@ package org.umberloom.core.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -100,5 +101,26 @@ class SheetReaderTest {
         assertThat(sheet.rules()).isNotEmpty();
         assertThat(sheet.faults()).isNotEmpty().allMatch(fault -> fault.words().contains("Line " + fault.line()));
         assertThatThrownBy(() -> SheetReader.read("x".repeat(5 << 20))).hasMessageContaining("million letters");
+    }
+
+    /** Source: CSS Custom Properties 1, section 2: a custom property may have an empty value. */
+    @Test
+    void customPropertiesMayBeEmpty() {
+        Sheet sheet = SheetReader.read("a { --none:; --blank: ; color: red }");
+        assertThat(sheet.faults()).isEmpty();
+        assertThat(sheet.declarations())
+                .extracting(Declaration::property, Declaration::value)
+                .containsExactly(tuple("--none", ""), tuple("--blank", ""), tuple("color", "red"));
+    }
+
+    /** Source: CSS Syntax 3, 5.4: the end of a sheet closes what is open. */
+    @Test
+    void aBraceThatIsNeverClosedIsToldWithItsPlaceAndItsRuleIsKept() {
+        Sheet sheet = SheetReader.read("a { color: red }\n  @media print { b { color: blue");
+        assertThat(sheet.rules()).hasSize(2);
+        assertThat(sheet.faults()).singleElement().satisfies(fault -> {
+            assertThat(fault.words()).isEqualTo("Line 2, column 16: this { is never closed.");
+            assertThat(fault.column()).isEqualTo(16);
+        });
     }
 }
