@@ -95,7 +95,7 @@ class ColorInstrumentTest {
             page.waitForCondition(() -> !hero("backgroundColor").equals(before));
             assertThat(railState()).containsText("Trying, not saved");
             page.mouse().up();
-            assertThat(railState()).containsText("shape color.brand");
+            assertThat(railState()).containsText("Shades of brand");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
                     .click();
             page.waitForCondition(() -> hero("backgroundColor").equals(before));
@@ -105,7 +105,7 @@ class ColorInstrumentTest {
         void theEndOfACurveMovesWithTheArrowKeys() {
             slider("Hue drift at the light end of brand").press("ArrowUp");
             assertThat(slider("Hue drift at the light end of brand")).hasAttribute("aria-valuetext", "+1°");
-            assertThat(railState()).containsText("shape color.brand");
+            assertThat(railState()).containsText("Shades of brand");
         }
 
         @Test
@@ -127,7 +127,7 @@ class ColorInstrumentTest {
             slider("Shades of brand").press("ArrowRight");
             slider("Shades of brand").press("ArrowRight");
             slider("Shades of brand").press("Insert");
-            assertThat(railState()).containsText("shape color.brand");
+            assertThat(railState()).containsText("Shades of brand");
             slider("Shades of brand").press("ArrowRight");
             assertThat(slider("Shades of brand"))
                     .hasAttribute("aria-valuetext", Pattern.compile("^15, #[0-9a-f]{6}, depth 1[45](\\.\\d)?$"));
@@ -143,10 +143,10 @@ class ColorInstrumentTest {
                     .first()
                     .click();
             page.getByLabel("Shades lean").selectOption("color.brand");
-            assertThat(railState()).containsText("shape color.ink");
+            assertThat(railState()).containsText("Shades of ink");
             assertThat(slider("Tint")).isVisible();
             slider("Tint").press("ArrowRight");
-            assertThat(railState()).containsText("shape color.ink");
+            assertThat(railState()).containsText("Shades of ink");
         }
     }
 
@@ -255,9 +255,9 @@ class ColorInstrumentTest {
             page.waitForCondition(() -> hero("backgroundImage").contains("radial-gradient"));
             assertThat(railState()).containsText("Trying, not saved");
             button("Knots").click();
-            assertThat(railState()).containsText("surface.deep on dots");
+            assertThat(railState()).containsText("Background of deep: dots");
             button("Plain color").click();
-            assertThat(railState()).containsText("surface.deep in plain color");
+            assertThat(railState()).containsText("Background of deep: plain color");
             page.waitForCondition(() -> hero("backgroundImage").equals("none"));
         }
 
@@ -271,7 +271,7 @@ class ColorInstrumentTest {
             surface("deep", "Ground");
             button("Picture").click();
             page.getByLabel("Add or drop a picture").setInputFiles(file);
-            assertThat(railState()).containsText("surface.deep on evening-sky.png");
+            assertThat(railState()).containsText("Background of deep: evening-sky.png");
             page.waitForCondition(() -> hero("backgroundImage").contains("ground/evening-sky.png"));
             assertThat(hero("backgroundImage")).startsWith("linear-gradient(rgba(");
             assertThat(page.getByText(Pattern.compile("^light: scrim of \\d+(\\.\\d)? %")))

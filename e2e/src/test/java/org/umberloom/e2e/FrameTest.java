@@ -62,7 +62,7 @@ class FrameTest {
         assertThat(header()).hasCSS("flex-direction", "column");
         assertThat(state()).containsText("not saved");
         page.mouse().up();
-        assertThat(state()).containsText("menu-place below it");
+        assertThat(state()).containsText("Menu place: below it");
         assertThat(header()).hasCSS("align-items", "flex-start");
     }
 
@@ -77,7 +77,7 @@ class FrameTest {
                         new Page.GetByRoleOptions().setName(Pattern.compile("^What the header does when")))
                 .getByText("stays in sight", new Locator.GetByTextOptions().setExact(true))
                 .click();
-        assertThat(state()).containsText("header-stays stays in sight");
+        assertThat(state()).containsText("Header stays: stays in sight");
         Locator phone = page.locator("iframe[title='The page at 390 px']")
                 .contentFrame()
                 .locator("body > header");
@@ -101,7 +101,7 @@ class FrameTest {
                 AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^What the header stands on")));
         String light = (String) header().evaluate("(one) => getComputedStyle(one).backgroundColor");
         value.getByText("deep", new Locator.GetByTextOptions().setExact(true)).click();
-        assertThat(state()).containsText("header-surface on deep");
+        assertThat(state()).containsText("Header surface: on deep");
         assertThat(header()).not().hasCSS("background-color", light);
         String deep = (String) header().evaluate("(one) => getComputedStyle(one).backgroundColor");
 
@@ -140,7 +140,7 @@ class FrameTest {
     void arrowKeysMoveItAndUndoBringsItBack() {
         menu().focus();
         menu().press("ArrowDown");
-        assertThat(state()).containsText("menu-place below it, both in the middle");
+        assertThat(state()).containsText("Menu place: below it, both in the middle");
         assertThat(header()).hasCSS("align-items", "center");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo Menu place"))
                 .click();
@@ -160,11 +160,11 @@ class FrameTest {
         page.mouse().down();
         page.mouse().move(at.x + at.width / 2, at.y + at.height / 2 + 8, new Mouse.MoveOptions().setSteps(4));
         page.mouse().up();
-        assertThat(state()).containsText("part.header.air");
+        assertThat(state()).containsText("Header air");
         page.waitForCondition(() -> Double.parseDouble(edge.getAttribute("aria-valuenow")) > before + 4);
         assertThat(header().boundingBox().height).isGreaterThan(high);
         edge.press("ArrowUp");
-        assertThat(state()).containsText("part.header.air");
+        assertThat(state()).containsText("Header air");
     }
 
     @Test

@@ -64,7 +64,7 @@ class PartsTest {
                 .hover();
         page.waitForCondition(() -> shows(true));
         value("a line around the words").click();
-        assertThat(page.getByTestId("saved-state")).containsText("buttons a line around the words");
+        assertThat(page.getByTestId("saved-state")).containsText("Buttons: a line around the words");
         assertThat(page.getByText("written in roles")).isVisible();
         page.waitForCondition(() -> shows(false));
         value("Undo buttons").click();
@@ -104,7 +104,7 @@ class PartsTest {
         double wanted = Double.parseDouble(before.replace("px", "")) + 16;
         assertThat(card()).hasCSS("padding-left", Pattern.compile("^" + Math.round(wanted) + "(\\.5)?px$"));
         page.mouse().up();
-        assertThat(page.getByTestId("saved-state")).containsText("part.card.inset");
+        assertThat(page.getByTestId("saved-state")).containsText("Card inset");
         assertThat(handle).hasAttribute("aria-valuenow", Pattern.compile("^" + Math.round(wanted) + "(\\.5)?$"));
         // The handle stays at the edge that it is of.
         page.waitForCondition(() -> Math.abs(handle.boundingBox().x - box.x - 16) < 2);
@@ -141,7 +141,7 @@ class PartsTest {
     void aChoiceCanBeMadeInTheDarkAlone() {
         page.getByLabel("Write into").selectOption("context:scheme/dark");
         value("the words alone").click();
-        assertThat(page.getByTestId("saved-state")).containsText("buttons the words alone");
+        assertThat(page.getByTestId("saved-state")).containsText("Buttons: the words alone");
         page.waitForCondition(() -> shows(true));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark"))
                 .first()

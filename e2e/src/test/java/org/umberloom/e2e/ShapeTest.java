@@ -57,7 +57,7 @@ class ShapeTest {
                         AriaRole.RADIO,
                         new Locator.GetByRoleOptions().setName("6 px").setExact(true))
                 .click();
-        assertThat(state()).containsText("shadow.card");
+        assertThat(state()).containsText("Card shadow");
         // Height 6, from above: 3 px down, 12 px of blur, drawn in by 3.
         page.waitForCondition(() -> cardsShadow().endsWith("0px 3px 12px -3px"));
         slider("The light; left and right turn it").press("ArrowRight");
@@ -86,7 +86,7 @@ class ShapeTest {
         Locator corner = slider("How round the corners of cards are");
         double before = Double.parseDouble(corner.getAttribute("aria-valuenow"));
         corner.press("Shift+ArrowRight");
-        assertThat(state()).containsText("part.card.radius");
+        assertThat(state()).containsText("Card radius");
         page.waitForCondition(() -> Double.parseDouble(corner.getAttribute("aria-valuenow")) == before + 8);
         page.getByText("Let it fit").click();
         assertThat(page.getByText("Let it fit")).isHidden();
