@@ -29,7 +29,7 @@
   }
 </script>
 
-<div class="flex h-full min-h-0 bg-ground" role="region" aria-label="Pages" data-area bind:clientWidth={room}>
+<div class="flex h-full min-h-0 bg-ground" role="region" aria-label="Bays" data-area bind:clientWidth={room}>
   {#if bays.length === 0}
     <p class="m-auto max-w-sm text-center text-muted">
       There is no site here whose pages could be shown. Start the application with the demo data to get one.

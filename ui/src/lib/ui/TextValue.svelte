@@ -32,9 +32,11 @@
   let turn = 0;
   const id = $props.id();
 
-  // What was typed for one thing is never another's.
+  const whose = $derived(target ?? label);
+
+  // What was typed for one thing is never another's; the same thing read again is no other.
   $effect.pre(() => {
-    void (target ?? label);
+    void whose;
     untrack(() => {
       turn++;
       typed = refused = onItsWay = null;

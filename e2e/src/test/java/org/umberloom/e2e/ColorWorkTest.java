@@ -111,7 +111,9 @@ class ColorWorkTest {
         button("Propose").click();
         page.getByText("Dark from light, all anew").click();
         assertThat(railState()).containsText("propose dark, all anew");
-        assertThat(button("No findings")).isVisible();
+        Prepared.findings(page).click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).not().containsText("; it needs");
+        page.keyboard().press("Escape");
         button("Propose").click();
         page.getByText("More contrast, for those who ask for it").click();
         assertThat(railState()).containsText("propose more contrast");

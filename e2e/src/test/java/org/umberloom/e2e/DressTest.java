@@ -105,9 +105,9 @@ class DressTest {
         page.waitForURL("**/dress/*");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
                 .click();
-        button("1 finding").click();
+        Prepared.findings(page).click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("that pages read from a theme are unset");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dress it"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Map roles"))
                 .click();
         page.waitForURL("**/dress/*");
     }

@@ -348,9 +348,12 @@ class LooksAndTokensTest {
         page.getByLabel("Value of surface.page.text").fill("{color.ink.30}");
         page.keyboard().press("Enter");
         assertThat(railState()).containsText("Text: ink 30");
-        button("1 finding").click();
-        button("Use color.ink.70").click();
-        assertThat(button("No findings")).isVisible();
+        Prepared.findings(page).click();
+        Locator fix = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName("Use color.ink.70").setExact(true));
+        fix.first().click();
+        assertThat(fix).hasCount(0);
         assertThat(railState()).containsText("Text: ink 70");
     }
 
@@ -407,7 +410,7 @@ class LooksAndTokensTest {
         row("width.text").dblclick();
         page.getByLabel("Value of width.text").fill("22rem");
         page.keyboard().press("Enter");
-        assertThat(other.getByText("Maren Oake: width.text to 22rem").first()).isVisible();
+        assertThat(other.getByText("Maren Oake: Text column: 22rem").first()).isVisible();
         other.waitForCondition(() -> other.locator("iframe")
                 .first()
                 .contentFrame()
@@ -437,6 +440,22 @@ class LooksAndTokensTest {
                 .click();
         assertThat(other.getByTestId("saved-state")).containsText("Text column: 30rem");
         assertThat(railState()).containsText("Text column: 30rem");
+
+        // Who keeps what is there keeps that: leaving the field sends nothing once more.
+        row("width.text").dblclick();
+        page.getByLabel("Value of width.text").fill("25rem");
+        page.keyboard().press("Enter");
+        assertThat(railState()).containsText("Text column: 25rem");
+        other.getByLabel("text as written").fill("31rem");
+        other.keyboard().press("Enter");
+        assertThat(clash).containsText("31rem");
+        clash.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep what is there"))
+                .click();
+        assertThat(clash).isHidden();
+        assertThat(other.getByLabel("text as written")).hasValue("25rem");
+        assertThat(other.getByTestId("saved-state")).containsText("Text column: 25rem");
+        page.reload();
+        assertThat(railState()).containsText("Text column: 25rem");
         other.context().close();
     }
 

@@ -141,7 +141,7 @@ class PartsTest {
     void aChoiceCanBeMadeInTheDarkAlone() {
         page.getByLabel("Write into").selectOption("context:scheme/dark");
         value("the words alone").click();
-        assertThat(page.getByTestId("saved-state")).containsText("Buttons: the words alone");
+        assertThat(page.getByTestId("saved-state")).containsText("Buttons in dark: the words alone");
         page.waitForCondition(() -> shows(true));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark"))
                 .first()

@@ -3,11 +3,14 @@ package org.umberloom.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.umberloom.core.json.Json;
 import org.umberloom.core.theme.Starter;
 
@@ -36,6 +39,13 @@ final class Prepared {
                                 .setData(body));
         assertThat(answer.ok()).as(method + " " + path + ": " + answer.text()).isTrue();
         return answer.text().isEmpty() ? Map.of() : Json.readObject("answer", answer.text());
+    }
+
+    /** The button of the bench that says how many findings there are. */
+    static Locator findings(Page page) {
+        return page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^(\\d+ findings?|No findings)$")));
     }
 
     /** A new theme's number. */

@@ -229,6 +229,10 @@ class HostService {
             throw new IllegalArgumentException("One signs in with a password or with a key. Nothing was changed.");
         String given = byKey ? wanted.key().trim() : wanted.password();
         boolean stays = given.isEmpty() && before != null && before.signsIn().equals(wanted.signsIn());
+        if (stays && !byKey && !isSameDoor(wanted, before))
+            throw new IllegalArgumentException("A password belongs to the address, port, account and key of its host,"
+                    + " and one of them is another now. Enter the password again. Nothing was changed.");
+        // Who signs in by a key gives nothing away to a host that is another.
         if (stays) return new Door(new Secrets.Kept(before.salt(), before.secret()), before.publicKey());
         if (!byKey) {
             if (given.isEmpty()) throw new IllegalArgumentException("The password is missing. Nothing was changed.");
@@ -238,6 +242,15 @@ class HostService {
         return new Door(
                 secrets.keep(given.isEmpty() ? written(pair) : given),
                 PublicKeyEntry.toString(pair.getPublic()) + " umber-loom");
+    }
+
+    /** Whether a secret that is kept would go to whom it was given for. */
+    private static boolean isSameDoor(HostWanted wanted, HostMapper.HostRow before) {
+        return before.kind().equals(SFTP)
+                && before.address().equals(address(wanted.address()))
+                && before.port() == port(wanted.port())
+                && before.account().equals(wanted.account().trim())
+                && before.pinned().equals(wanted.pinned());
     }
 
     /** On the curve P-256, which every OpenSSH since 5.7 takes. */

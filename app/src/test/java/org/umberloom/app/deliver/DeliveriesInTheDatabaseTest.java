@@ -241,6 +241,36 @@ class DeliveriesInTheDatabaseTest {
         assertThat(hosts.tried(host.id())).allMatch(HostService.Trial::works);
     }
 
+    /** Else whoever may change a host could have its password sent to one of their own. */
+    @Test
+    void aPasswordThatIsKeptGoesToNoOtherAddressPortAccountOrKey() {
+        HostService.HostView host = added(wanted("password", PASSWORD));
+        HostWanted same = wanted("password", "");
+        for (HostWanted other : List.of(
+                elsewhere(same, "localhost", same.port(), same.account(), same.pinned()),
+                elsewhere(same, same.address(), same.port() + 1, same.account(), same.pinned()),
+                elsewhere(same, same.address(), same.port(), "somebody", same.pinned()),
+                elsewhere(same, same.address(), same.port(), same.account(), "SHA256:" + "A".repeat(43))))
+            assertThatThrownBy(() -> hosts.change(host.id(), other))
+                    .hasMessageContaining("Enter the password again. Nothing was changed.");
+        assertThat(hosts.tried(host.id())).allMatch(HostService.Trial::works);
+    }
+
+    private static HostWanted elsewhere(HostWanted host, String address, int port, String account, String pinned) {
+        return new HostWanted(
+                host.name(),
+                host.kind(),
+                address,
+                port,
+                account,
+                host.folder(),
+                host.web(),
+                host.signsIn(),
+                "",
+                "",
+                pinned);
+    }
+
     @Test
     void aKeyIsMadeHereAndItsPublicHalfOpensTheHost() throws Exception {
         HostService.HostView host = added(wanted("key", ""));
