@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.umberloom.core.finding.AllFindings;
 import org.umberloom.core.font.Families;
+import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.ThemeDocument;
 import picocli.CommandLine.Command;
@@ -51,7 +52,7 @@ final class Check implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         ThemeDocument theme = Source.read(file).theme();
-        List<Finding> findings = AllFindings.everywhere(theme, Families.NONE, MOST_COMBINATIONS);
+        List<Finding> findings = AllFindings.everywhere(theme, Families.NONE, Pictures.UNREAD, MOST_COMBINATIONS);
         String name = file.getFileName().toString();
         spec.commandLine()
                 .getOut()

@@ -21,7 +21,7 @@ class FindingsTest {
     void open() {
         page = Browsers.signedIn(Loom.withDemo(), ColorScheme.LIGHT);
         String theme = Browsers.newTheme(page, "Found", "Plain weave");
-        ring(page, "1px", "shape.ring");
+        ring(page, "1px", "Focus ring: 1px");
         page.navigate(Loom.withDemo().address() + "/findings/" + theme);
         assertThat(ring()).isVisible();
     }

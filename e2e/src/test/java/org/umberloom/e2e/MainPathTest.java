@@ -185,7 +185,7 @@ class MainPathTest {
                 .click();
         button("heading in dark").click();
         button("color.brand.20").click();
-        assertThat(railState()).containsText("Heading: brand 20");
+        assertThat(railState()).containsText("Heading in dark: brand 20");
         String dark = (String)
                 page.locator("iframe").nth(1).contentFrame().locator("h1").evaluate("e => getComputedStyle(e).color");
         String light = (String) firstBay().locator("main > h2").first().evaluate("e => getComputedStyle(e).color");

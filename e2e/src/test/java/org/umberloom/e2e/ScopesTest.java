@@ -69,7 +69,7 @@ class ScopesTest {
         place("article pages, all sites").check();
         assertThat(page.getByText("Edits go to article pages only.")).isVisible();
         widen("51rem");
-        assertThat(page.getByTestId("saved-state")).containsText("Text column: 51rem");
+        assertThat(page.getByTestId("saved-state")).containsText("Text column");
         page.waitForCondition(() -> widths("51rem", "40rem", "40rem"));
         // Loaded again, the compiled stylesheet says the same.
         page.reload();
@@ -130,7 +130,7 @@ class ScopesTest {
         page.getByLabel("Write into").selectOption("scope:kind=article/scheme/dark");
         assertThat(page.getByText("Edits go to article pages in dark only.")).isVisible();
         widen("36rem");
-        assertThat(page.getByTestId("saved-state")).containsText("Text column: 36rem");
+        assertThat(page.getByTestId("saved-state")).containsText("Text column");
         page.waitForCondition(() -> widths("40rem", "40rem", "40rem"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show in dark"))
                 .first()

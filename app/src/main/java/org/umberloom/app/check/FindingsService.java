@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.asset.FontShelf;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.picture.ShelvedPicture;
 import org.umberloom.app.site.ReadingService;
 import org.umberloom.app.site.Site;
@@ -122,6 +123,7 @@ public class FindingsService implements Fixes {
     private final ReadingService reading;
     private final SitePictures shelf;
     private final FontShelf fonts;
+    private final PictureStore kept;
     private final AcceptedMapper accepted;
 
     FindingsService(
@@ -130,12 +132,14 @@ public class FindingsService implements Fixes {
             ReadingService reading,
             SitePictures shelf,
             FontShelf fonts,
+            PictureStore kept,
             AcceptedMapper accepted) {
         this.shelf = shelf;
         this.drafts = drafts;
         this.sites = sites;
         this.reading = reading;
         this.fonts = fonts;
+        this.kept = kept;
         this.accepted = accepted;
     }
 
@@ -195,7 +199,7 @@ public class FindingsService implements Fixes {
     }
 
     private List<Finding> ofTheme(ThemeDocument theme) {
-        return AllFindings.everywhere(theme, fonts.atHand(), MOST_COMBINATIONS);
+        return AllFindings.everywhere(theme, fonts.atHand(), kept.of(theme), MOST_COMBINATIONS);
     }
 
     private static FindingEntry entry(Finding finding) {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.asset.FontShelf;
+import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.finding.AllFindings;
@@ -47,13 +48,21 @@ class FoundAfter {
     private final SiteService sites;
     private final WornBySites worn;
     private final FontShelf fonts;
+    private final PictureStore pictures;
 
-    FoundAfter(StandingService standing, States states, SiteService sites, WornBySites worn, FontShelf fonts) {
+    FoundAfter(
+            StandingService standing,
+            States states,
+            SiteService sites,
+            WornBySites worn,
+            FontShelf fonts,
+            PictureStore pictures) {
         this.standing = standing;
         this.states = states;
         this.sites = sites;
         this.worn = worn;
         this.fonts = fonts;
+        this.pictures = pictures;
     }
 
     /** Of the stages that went. @throws NoSuchElementException when the theme has no such roll-out */
@@ -133,8 +142,8 @@ class FoundAfter {
         /** By what they say; the same in several combinations is one. */
         private Map<String, Finding> findings(ThemeDocument document, Map<Place.InScope, Group> written) {
             Map<String, Finding> all = new LinkedHashMap<>();
-            for (Finding finding :
-                    AllFindings.everywhere(worn.of(document, written), fonts.atHand(), MOST_COMBINATIONS))
+            ThemeDocument state = worn.of(document, written);
+            for (Finding finding : AllFindings.everywhere(state, fonts.atHand(), pictures.of(state), MOST_COMBINATIONS))
                 all.putIfAbsent(finding.code() + '\n' + finding.path() + '\n' + finding.message(), finding);
             return all;
         }

@@ -1,6 +1,7 @@
 package org.umberloom.core.finding;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -26,8 +27,12 @@ import org.umberloom.core.theme.ThemeDocument;
 public final class AllFindings {
     private AllFindings() {}
 
-    /** In every combination, up to a number of them, each also at every scope that the theme writes at. */
-    public static List<Finding> everywhere(ThemeDocument theme, Families families, int most) {
+    /**
+     * In every combination, up to a number of them, each also at every scope that the theme writes at.
+     *
+     * @param pictures that surfaces stand on; of those that are {@link Pictures#UNREAD} nothing is found
+     */
+    public static List<Finding> everywhere(ThemeDocument theme, Families families, Pictures pictures, int most) {
         Set<Finding> all = new LinkedHashSet<>(ofDocument(theme));
         for (Combination combination : theme.combinations(most)) {
             List<Combination> looks = new ArrayList<>(List.of(combination));
@@ -36,9 +41,11 @@ public final class AllFindings {
                 Resolution resolution = Resolution.of(theme, look);
                 Map<String, String> chosen = Choices.of(theme, look);
                 all.addAll(of(theme, resolution, families, chosen, Contrasts.measure(resolution, chosen)));
-                // Pictures are not at hand here; gradients and patterns need none.
-                if (Grounds.any(theme))
-                    all.addAll(Grounds.findings(theme, resolution, Grounds.of(theme, resolution, Pictures.NONE)));
+                if (Grounds.any(theme)) {
+                    Map<String, Grounds.Placed> placed = new LinkedHashMap<>(Grounds.of(theme, resolution, pictures));
+                    if (pictures == Pictures.UNREAD) placed.values().removeIf(Grounds.Placed::missing);
+                    all.addAll(Grounds.findings(theme, resolution, placed));
+                }
             }
         }
         all.addAll(Tidiness.findings(theme));
