@@ -13,6 +13,8 @@ import org.umberloom.core.color.Color;
 import org.umberloom.core.color.Tones;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.css.Usage;
+import org.umberloom.core.finding.AllFindings;
+import org.umberloom.core.font.Families;
 import org.umberloom.core.format.ThemeJson;
 import org.umberloom.core.theme.Edit;
 import org.umberloom.core.theme.Finding;
@@ -222,6 +224,32 @@ class GroundsTest {
                         resolution.find("surface.deep.border").orElseThrow().value());
                 assertThat(css(theme, BRIGHT)).contains("linear-gradient(90deg, " + ink + " 1px, transparent 1px)");
             }
+        }
+    }
+
+    /** The check of everything sees what the bench shows: the pictures themselves. */
+    @Nested
+    class AmongAllFindings {
+        private static final ThemeDocument BARE =
+                standing(PLAIN, ROLES, DEEP, ground(Ground.Kind.PICTURE, "bay.jpg", false));
+
+        private static List<String> found(Pictures pictures) {
+            return AllFindings.everywhere(BARE, Families.NONE, pictures, 16).stream()
+                    .map(Finding::code)
+                    .filter(List.of("ground", "scrim")::contains)
+                    .distinct()
+                    .toList();
+        }
+
+        @Test
+        void aPictureThatIsThereLacksItsScrimAndIsNotMissing() {
+            assertThat(found(BRIGHT)).containsExactly("scrim");
+        }
+
+        @Test
+        void onlyAPictureThatWasLookedForIsMissing() {
+            assertThat(found(Pictures.NONE)).containsExactly("ground");
+            assertThat(found(Pictures.UNREAD)).isEmpty();
         }
     }
 }
