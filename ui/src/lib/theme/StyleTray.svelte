@@ -28,7 +28,12 @@
     read
       ? [
           ...read.faults.map((one) => ({ ...one, weight: 'must' })),
-          ...read.removed.map((what) => ({ line: 0, column: 0, words: `Nothing here may load anything: ${what} will be left out.`, weight: 'must' })),
+          ...read.removed.map((what) => ({
+            line: 0,
+            column: 0,
+            words: `Nothing here may load anything: ${what} will be left out.`,
+            weight: 'must'
+          })),
           ...read.unknown.map((one) => ({ ...one, weight: 'should' })),
           ...read.strays.map((one) => ({ ...one, weight: 'should' }))
         ]
