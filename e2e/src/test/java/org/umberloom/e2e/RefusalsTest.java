@@ -201,7 +201,7 @@ class RefusalsTest {
 
     @Test
     void filesThatAreNoneAndNamesThatAreTooLong() throws Exception {
-        byte[] junk = "{\"hello\": 1}".getBytes(StandardCharsets.UTF_8);
+        byte[] junk = "{\"hello\": true}".getBytes(StandardCharsets.UTF_8);
         for (String name :
                 List.of("a.json", "n".repeat(3_000) + ".json", "\u202e\ud83e\uddf5.json", "../../x.json", ""))
             assertIsOurs("kit " + name.length(), client.upload("/api/kits", name, junk));
