@@ -44,22 +44,13 @@ final class Kerning {
     private Kerning() {}
 
     private Kerning(Bytes in) {
-        in.skip(6);
-        int features = in.u16();
-        int list = in.u16();
-        Set<Integer> asked = asked(in, features);
-        in.seek(list);
-        int[] offsets = offsets(in);
-        int tables = 0;
-        for (int at = 0; at < offsets.length; at++) {
-            if (!asked.contains(at)) continue;
-            in.seek(list + offsets[at]);
-            int type = in.u16();
-            in.skip(2);
+        for (List<Lookups.Subtable> subtables : Lookups.of(in, Set.of("kern"), EXTENSION, MOST_TABLES)) {
             List<Table> lookup = new ArrayList<>();
-            for (int offset : offsets(in)) {
-                if (++tables > MOST_TABLES) throw in.ended();
-                table(in, type, (long) list + offsets[at] + offset, lookup);
+            for (Lookups.Subtable one : subtables) {
+                if (one.type() != PAIRS) continue;
+                int format = in.seek(one.at()).u16();
+                if (format == 1) lookup.add(single(in, one.at()));
+                if (format == 2) lookup.add(classes(in, one.at()));
             }
             lookups.add(lookup);
         }
@@ -67,39 +58,6 @@ final class Kerning {
 
     static Kerning of(FontTables font) {
         return font.table("GPOS").isEmpty() ? NONE : new Kerning(font.reading("GPOS"));
-    }
-
-    private static Set<Integer> asked(Bytes in, int features) {
-        Set<Integer> asked = new HashSet<>();
-        in.seek(features);
-        int count = in.u16();
-        List<Integer> kerning = new ArrayList<>();
-        for (int i = 0; i < count; i++) {
-            boolean kern = in.tag().equals("kern");
-            int offset = in.u16();
-            if (kern) kerning.add(offset);
-        }
-        for (int offset : kerning) {
-            in.seek(features + offset + 2L);
-            for (int lookup : offsets(in)) asked.add(lookup);
-        }
-        return asked;
-    }
-
-    private static int[] offsets(Bytes in) {
-        int[] offsets = new int[in.u16()];
-        for (int i = 0; i < offsets.length; i++) offsets[i] = in.u16();
-        return offsets;
-    }
-
-    private static void table(Bytes in, int type, long at, List<Table> lookup) {
-        in.seek(at);
-        int format = in.u16();
-        if (type == EXTENSION) {
-            int real = in.u16();
-            if (real != EXTENSION) table(in, real, at + in.u32(), lookup);
-        } else if (type == PAIRS && format == 1) lookup.add(single(in, at));
-        else if (type == PAIRS && format == 2) lookup.add(classes(in, at));
     }
 
     /** How far into a value record the advance stands, in bytes; below 0 where it has none. */
@@ -115,8 +73,8 @@ final class Kerning {
         int coverage = in.u16();
         int one = in.u16();
         int two = in.u16();
-        int[] sets = offsets(in);
-        List<Integer> firsts = covered(in, at + coverage);
+        int[] sets = Lookups.offsets(in);
+        List<Integer> firsts = Lookups.covered(in, at + coverage);
         Map<Long, Move> pairs = new HashMap<>();
         for (int i = 0; i < sets.length && i < firsts.size(); i++) {
             in.seek(at + sets[i]);
@@ -147,7 +105,7 @@ final class Kerning {
                 row[i] = move(in, one, at);
                 in.skip(size(two));
             }
-        Set<Integer> firsts = new HashSet<>(covered(in, at + coverage));
+        Set<Integer> firsts = new HashSet<>(Lookups.covered(in, at + coverage));
         Map<Integer, Integer> ofFirst = classed(in, at + firstClasses);
         Map<Integer, Integer> ofSecond = classed(in, at + secondClasses);
         return (first, second) -> {
@@ -180,22 +138,6 @@ final class Kerning {
         int part = in.u16();
         int item = in.u16();
         return in.u16() == VARIATION ? new Move(advance, part, item) : new Move(advance, -1, 0);
-    }
-
-    /** The glyphs of a coverage table. */
-    static List<Integer> covered(Bytes in, long at) {
-        in.seek(at);
-        boolean ranges = in.u16() == 2;
-        int count = in.u16();
-        List<Integer> glyphs = new ArrayList<>();
-        for (int i = 0; i < count; i++) {
-            int from = in.u16();
-            int to = ranges ? in.u16() : from;
-            if (ranges) in.skip(2);
-            for (int glyph = from; glyph <= to; glyph++) glyphs.add(glyph);
-            if (glyphs.size() > MOST_PAIRS) throw in.ended();
-        }
-        return glyphs;
     }
 
     private static Map<Integer, Integer> classed(Bytes in, long at) {

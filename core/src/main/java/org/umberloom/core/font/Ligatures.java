@@ -2,7 +2,6 @@ package org.umberloom.core.font;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,23 +40,8 @@ final class Ligatures {
     }
 
     private Ligatures(Bytes in) {
-        in.skip(6);
-        int features = in.u16();
-        int list = in.u16();
-        Set<Integer> asked = asked(in, features);
-        in.seek(list);
-        int[] offsets = offsets(in);
-        int tables = 0;
-        for (int at = 0; at < offsets.length; at++) {
-            if (!asked.contains(at)) continue;
-            in.seek(list + offsets[at]);
-            int type = in.u16();
-            in.skip(2);
-            for (int offset : offsets(in)) {
-                if (++tables > MOST_TABLES) throw in.ended();
-                table(in, type, (long) list + offsets[at] + offset);
-            }
-        }
+        for (List<Lookups.Subtable> subtables : Lookups.of(in, USUAL, EXTENSION, MOST_TABLES))
+            for (Lookups.Subtable one : subtables) if (one.type() == LIGATURES) table(in, one.at());
     }
 
     /** What takes the place of the glyphs from one on; none where nothing does. */
@@ -74,45 +58,15 @@ final class Ligatures {
         return byFirst.isEmpty();
     }
 
-    private static Set<Integer> asked(Bytes in, int features) {
-        in.seek(features);
-        int count = in.u16();
-        List<Integer> usual = new ArrayList<>();
-        for (int i = 0; i < count; i++) {
-            boolean wanted = USUAL.contains(in.tag());
-            int offset = in.u16();
-            if (wanted) usual.add(offset);
-        }
-        Set<Integer> asked = new HashSet<>();
-        for (int offset : usual) {
-            in.seek(features + offset + 2L);
-            for (int lookup : offsets(in)) asked.add(lookup);
-        }
-        return asked;
-    }
-
-    private static int[] offsets(Bytes in) {
-        int[] offsets = new int[in.u16()];
-        for (int i = 0; i < offsets.length; i++) offsets[i] = in.u16();
-        return offsets;
-    }
-
-    private void table(Bytes in, int type, long at) {
-        in.seek(at);
-        int format = in.u16();
-        if (type == EXTENSION) {
-            int real = in.u16();
-            if (real != EXTENSION) table(in, real, at + in.u32());
-            return;
-        }
-        if (type != LIGATURES || format != 1) return;
+    private void table(Bytes in, long at) {
+        if (in.seek(at).u16() != 1) return;
         int coverage = in.u16();
-        int[] sets = offsets(in);
-        List<Integer> firsts = Kerning.covered(in, at + coverage);
+        int[] sets = Lookups.offsets(in);
+        List<Integer> firsts = Lookups.covered(in, at + coverage);
         for (int i = 0; i < sets.length && i < firsts.size(); i++) {
             long set = at + sets[i];
             in.seek(set);
-            for (int offset : offsets(in)) {
+            for (int offset : Lookups.offsets(in)) {
                 in.seek(set + offset);
                 int glyph = in.u16();
                 int[] rest = new int[Math.max(0, in.u16() - 1)];
