@@ -140,7 +140,8 @@ public final class Contrasts {
                         "At an opacity of " + percent + " or more it passes on every picture.",
                         ground
                                 .map(token -> new Finding.Fix(
-                                        "Make it " + percent + " opaque" + FixPlace.words(place.get()),
+                                        "Make it " + percent + " opaque"
+                                                + place.get().words("on"),
                                         new Edit.SetValue(
                                                 place.get(),
                                                 token.path(),
@@ -188,10 +189,10 @@ public final class Contrasts {
                         Math.abs(Depth.of(((ColorValue) token.value()).color()).value() - now)))
                 .map(token -> List.of(
                         new Finding.Fix(
-                                "Use " + token.path() + FixPlace.words(place),
+                                "Use " + token.path() + place.words("on"),
                                 new Edit.SetValue(place, role.path(), new Alias(token.path()))),
                         new Finding.Fix(
-                                "Keep it readable" + FixPlace.words(place),
+                                "Keep it readable" + place.words("on"),
                                 new Edit.SetValue(place, role.path(), solved(alias, hue, pair)))))
                 .orElse(List.of());
     }

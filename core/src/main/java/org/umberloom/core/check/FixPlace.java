@@ -43,15 +43,6 @@ final class FixPlace {
         return context.map(Place.class::cast).orElse(fixed.winner());
     }
 
-    /** For people, to follow what a fix does: {@code on article pages in dark}; empty where it holds everywhere. */
-    static String words(Place place) {
-        if (place instanceof Place.InContext in) return " in " + in.context();
-        return place instanceof Place.InScope at
-                ? " on " + at.scope().words()
-                        + at.under().map(in -> " in " + in.context()).orElse("")
-                : "";
-    }
-
     /** The contexts that hold now of those modifiers with which a token changes. */
     private static Stream<Place.InContext> varying(ThemeDocument theme, Resolution resolution, TokenPath path) {
         return resolution.places().stream()

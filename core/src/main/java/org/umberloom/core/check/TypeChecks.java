@@ -309,7 +309,7 @@ public final class TypeChecks {
         Optional.ofNullable(written.parts().get(part)).ifPresent(old -> involved.addAll(References.of(old)));
         Place place = FixPlace.of(theme, resolution, token, involved);
         return new Finding.Fix(
-                label + FixPlace.words(place), new Edit.SetValue(place, token.path(), written.withPart(part, value)));
+                label + place.words("on"), new Edit.SetValue(place, token.path(), written.withPart(part, value)));
     }
 
     private static Optional<Finding> weight(

@@ -130,10 +130,7 @@ public final class Choices {
 
     /** The choice in words, and where it is made if that is not everywhere. */
     private static String label(String name, Place place) {
-        String words = name.substring(0, 1).toUpperCase(Locale.ROOT)
-                + name.substring(1).replace('-', ' ');
-        if (place instanceof Place.InContext in) return words + " in " + in.context();
-        return place instanceof Place.InScope at ? words + " of " + at.scope().words() : words;
+        return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1).replace('-', ' ') + place.words("of");
     }
 
     private static Edit written(ThemeDocument theme, Place place, String name, Optional<String> value) {

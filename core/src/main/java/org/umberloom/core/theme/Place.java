@@ -53,6 +53,18 @@ public sealed interface Place {
         }
     }
 
+    /**
+     * For people, to follow what holds there: {@code of article pages in dark}; empty in a set, where it holds everywhere.
+     *
+     * @param leading the word before a scope, such as {@code of} or {@code on}
+     */
+    default String words(String leading) {
+        if (this instanceof InContext in) return " in " + in.context();
+        if (!(this instanceof InScope at)) return "";
+        return " " + leading + " " + at.scope().words()
+                + at.under().map(in -> in.words(leading)).orElse("");
+    }
+
     static Place set(String name) {
         return new InSet(name);
     }

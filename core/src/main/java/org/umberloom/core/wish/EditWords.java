@@ -158,10 +158,7 @@ public final class EditWords {
     }
 
     private static String where(Place place) {
-        if (place instanceof Place.InContext in) return " in " + in.context();
-        if (!(place instanceof Place.InScope at)) return "";
-        return " of " + at.scope().words()
-                + at.under().map(in -> " in " + in.context()).orElse("");
+        return place.words("of");
     }
 
     private static String name(TokenPath path) {
