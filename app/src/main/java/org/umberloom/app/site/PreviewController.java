@@ -145,11 +145,12 @@ class PreviewController {
         ThemeDocument stood = fixed(drafts.stateAt(theme, revision(theme, state)), as.fix());
         boolean builtIn = Specimens.isOne(site);
         ThemeDocument dressed = stood;
+        SiteDraft draft = builtIn ? null : work.under(siteDrafts.newest(site), theme, as.fitted());
         Page shown;
         if (builtIn)
             shown = site.equals(Specimens.PARTS) ? Specimens.part(page, as.surface()) : Specimens.page(stood, page);
         else {
-            SiteDocument document = work.under(siteDrafts.newest(site), theme, as.fitted());
+            SiteDocument document = draft.site();
             dressed = worn.of(stood, document.written());
             shown = Page.of(
                     as.without().isEmpty()
@@ -171,11 +172,7 @@ class PreviewController {
         StandsOn.number(document);
         StandsOn.put(document.body(), chosen);
         if (!builtIn) {
-            SiteDraft draft = siteDrafts.newest(site);
-            SitePlaces places = draft.themeId() == theme
-                    ? draft.places()
-                    : work.under(draft, theme, as.fitted()).places();
-            chooseAtSpots(document, dressed, combination, places, page);
+            chooseAtSpots(document, dressed, combination, draft.places(), page);
             SiteSquares.of(draft.site(), dressed).ifPresent(one -> one.on(document, chosen));
             PagePictures.on(document, shelf.known(draft.id()));
         }
@@ -294,14 +291,14 @@ class PreviewController {
         String own = "";
         if (!Specimens.isOne(site)) {
             SiteDraft draft = siteDrafts.newest(site);
-            SiteDocument shown = work.under(draft, theme, fitted);
-            if (!bare) own = Stylesheet.own(returnedCss(shown, without));
+            SiteDraft shown = work.under(draft, theme, fitted);
+            if (!bare) own = Stylesheet.own(returnedCss(shown.site(), without));
             tag += without.isEmpty() ? "" : "-" + Integer.toHexString(without.hashCode());
             tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "")
                     + (fitted ? "-fitted" : "");
             if (still) {
-                document = worn.of(document, shown.written());
-                usage = usage.in(draft.site().equals(shown) ? draft.places() : shown.places());
+                document = worn.of(document, shown.site().written());
+                usage = usage.in(shown.places());
             }
         }
         return ResponseEntity.ok()

@@ -218,14 +218,15 @@ class SiteWork {
                         draft.site(),
                         themes.newest(draft.themeId()).theme(),
                         themes.newest(theme).theme()),
-                ThemeSwitch.pieces(draft.site(), under(draft, theme, false)));
+                ThemeSwitch.pieces(draft.site(), under(draft, theme, false).site()));
     }
 
     /** A site as it would be under a theme. @param fitted whether what does not fit is replaced by what is nearest */
-    SiteDocument under(SiteDraft draft, long theme, boolean fitted) {
-        return draft.themeId() == theme
-                ? draft.site()
-                : switching(draft, theme, fitted).applyTo(draft.site()).site();
+    SiteDraft under(SiteDraft draft, long theme, boolean fitted) {
+        if (draft.themeId() == theme) return draft;
+        SiteDocument site =
+                switching(draft, theme, fitted).applyTo(draft.site()).site();
+        return new SiteDraft(draft.id(), theme, draft.revision(), site);
     }
 
     private SiteEdit switching(SiteDraft draft, long theme, boolean fitted) {
