@@ -87,7 +87,7 @@
     change(() => store(() => api.DELETE('/api/themes/{id}/findings/{finding}', { params: path(entry.id) })), 'Not reopened.');
 
   const entries = $derived(report?.entries ?? []);
-  const open = $derived(entries.filter((one) => !one.accepted.by));
+  const open = $derived(reports.open);
   const weightOf = (one: Entry) => (one.accepted.by ? ACCEPTED : one.weight);
   const matches = (one: Entry, without: 'weight' | 'kind' | 'place' | '' = '') =>
     (without === 'weight' || (weight ? weightOf(one) === weight : !one.accepted.by)) &&

@@ -280,19 +280,20 @@ class KitService {
         ThemeFiles.Read read = refusing(() -> {
             if (given.size() == 1 && ThemeFiles.isBinaryPalette(first))
                 return new ThemeFiles.Read(ThemeFiles.binaryPalette(name, first), List.of(), Map.of());
-            if (!files.isEmpty()) return KitManifest.read(files, said);
+            if (files.containsKey(KitManifest.FILE)) return KitManifest.read(files, said);
+            if (!files.isEmpty()) return settled(KitManifest.read(files, said), jsonTexts(files));
             Map<String, String> texts = texts(given);
-            ThemeFiles.Read plain = ThemeFiles.read(texts, said);
-            return new ThemeFiles.Read(
-                    Incoming.settled(plain.reading(), texts.values()), plain.parts(), plain.selectors());
+            return settled(ThemeFiles.read(texts, said), texts.values());
         });
-        ThemeJson.Reading reading = files.isEmpty() || files.containsKey(KitManifest.FILE)
-                ? read.reading()
-                : refusing(() -> Incoming.settled(read.reading(), jsonTexts(files)));
+        ThemeJson.Reading reading = read.reading();
         List<String> notes = new ArrayList<>(reading.notes());
         notes.addAll(KitManifest.faults(files));
         ThemeDocument theme = keeping ? withPictures(reading.theme(), files, notes) : reading.theme();
         return new Read(MeaningProposal.recorded(theme, notes), notes, read.parts(), read.selectors());
+    }
+
+    private static ThemeFiles.Read settled(ThemeFiles.Read read, Iterable<String> texts) {
+        return new ThemeFiles.Read(Incoming.settled(read.reading(), texts), read.parts(), read.selectors());
     }
 
     private static List<String> jsonTexts(Map<String, byte[]> files) {

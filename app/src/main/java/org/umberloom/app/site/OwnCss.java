@@ -104,9 +104,9 @@ final class OwnCss {
                     .ofReading(first.reading())
                     .map(known -> known.on(first.surface()))
                     .orElse(first.reading());
-            strays.add(new Mark(
-                    positionOf(css, first.value())[0],
-                    positionOf(css, first.value())[1],
+            strays.add(mark(
+                    css,
+                    first.value(),
                     first.property() + ": " + first.value() + " hides " + role + " on " + all.size()
                             + (all.size() == 1 ? " element" : " elements") + " of " + byPage.size()
                             + (byPage.size() == 1 ? " page." : " pages.")));
@@ -128,19 +128,22 @@ final class OwnCss {
                     if (!known.contains(variable.name())
                             && variable.fallback().isEmpty()
                             && said.put(variable.name(), true) == null)
-                        unknown.add(new Mark(
-                                positionOf(css, variable.name())[0],
-                                positionOf(css, variable.name())[1],
+                        unknown.add(mark(
+                                css,
+                                variable.name(),
                                 "The theme gives no " + variable.name() + ", so what reads it counts for nothing."));
         return unknown;
     }
 
-    /** Line and column of where some words stand first, each from 1; zeros where they do not. */
-    private static int[] positionOf(String css, String words) {
-        int at = css.indexOf(words);
-        return at < 0 ? new int[] {0, 0} : positionOf(css, at);
+    /** Where a part of the sheet stands first; nowhere when it is not written like that. */
+    private static Mark mark(String css, String part, String words) {
+        int at = css.indexOf(part);
+        if (at < 0) return new Mark(0, 0, words);
+        int[] position = positionOf(css, at);
+        return new Mark(position[0], position[1], words);
     }
 
+    /** Line and column, each from 1. */
     private static int[] positionOf(String css, int at) {
         int line = 1 + (int) css.substring(0, at).chars().filter(c -> c == '\n').count();
         return new int[] {line, at - css.lastIndexOf('\n', at - 1)};
