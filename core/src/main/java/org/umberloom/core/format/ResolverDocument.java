@@ -107,7 +107,7 @@ final class ResolverDocument {
             Map<String, Object> map = Json.object("A source of " + of, source);
             Group read =
                     map.get(REF) instanceof String ref ? referred(of, ref, map) : TokensJson.modern(of, map, notes);
-            merged = first ? read : merge(merged, read);
+            merged = first ? read : merged.under(read);
             first = false;
         }
         return merged;
@@ -179,18 +179,6 @@ final class ResolverDocument {
 
     private FormatException circle(String again) {
         return new FormatException(where + " refers in a circle: " + String.join(" → ", open) + " → " + again + ".");
-    }
-
-    private static Group merge(Group below, Group above) {
-        Map<String, Node> children = new LinkedHashMap<>(below.children());
-        above.children()
-                .forEach((name, node) -> children.merge(
-                        name,
-                        node,
-                        (old, fresh) -> old instanceof Group oldGroup && fresh instanceof Group freshGroup
-                                ? merge(oldGroup, freshGroup)
-                                : fresh));
-        return new Group(children, above.meta().equals(Meta.NONE) ? below.meta() : above.meta());
     }
 
     private ThemeDocument.OrderEntry orderEntry(Object entry) {

@@ -14,8 +14,6 @@ import org.umberloom.core.json.FormatException;
 import org.umberloom.core.theme.Modifier;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Group;
-import org.umberloom.core.token.Meta;
-import org.umberloom.core.token.Node;
 import org.umberloom.core.token.TokenPath;
 
 /**
@@ -120,7 +118,7 @@ public final class TokenFiles {
             } else
                 modifiers
                         .computeIfAbsent(part.modifier(), key -> new LinkedHashMap<>())
-                        .merge(part.context(), tokens, (first, second) -> (Group) over(first, second));
+                        .merge(part.context(), tokens, Group::under);
         }
         if (sets.isEmpty()) sets.put("tokens", new ThemeDocument.TokenSet("", Group.EMPTY));
         List<ThemeDocument.OrderEntry> order = new ArrayList<>();
@@ -145,14 +143,6 @@ public final class TokenFiles {
         return modifier.equals("contrast") || contexts.size() == 1
                 ? "standard"
                 : contexts.iterator().next();
-    }
-
-    /** Two trees as one: where both hold a token, the later one's. */
-    private static Node over(Node first, Node second) {
-        if (!(first instanceof Group below) || !(second instanceof Group above)) return second;
-        Map<String, Node> children = new LinkedHashMap<>(below.children());
-        above.children().forEach((name, child) -> children.merge(name, child, TokenFiles::over));
-        return new Group(children, above.meta().equals(Meta.NONE) ? below.meta() : above.meta());
     }
 
     private static String folder(String file) {

@@ -90,6 +90,21 @@ public final class Group implements Node {
         return new Group(ordered, meta);
     }
 
+    /**
+     * With another tree over it: where both hold a token the other's, and of the properties of a group the other's where it has any.
+     * Source: Resolver Module 2025.10 (later wins).
+     */
+    public Group under(Group above) {
+        Map<String, Node> merged = new LinkedHashMap<>(children);
+        above.children.forEach((name, node) -> merged.merge(
+                name,
+                node,
+                (old, fresh) -> old instanceof Group oldGroup && fresh instanceof Group freshGroup
+                        ? oldGroup.under(freshGroup)
+                        : fresh));
+        return new Group(merged, above.meta.equals(Meta.NONE) ? meta : above.meta);
+    }
+
     /** Without the node at a path; a group that is left empty stays. */
     public Group without(TokenPath path) {
         return without(path.segments());
