@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, Problem, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
@@ -18,6 +18,7 @@
   import StrayList from '$lib/site/StrayList.svelte';
   import Reading from '$lib/site/Reading.svelte';
   import Thumb from '$lib/site/Thumb.svelte';
+  import UnreadableSite from '$lib/site/UnreadableSite.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
   import { steady } from '$lib/ui/steady';
@@ -41,6 +42,7 @@
   let standing = $state(0);
   let modifiers = $state.raw<Schemas['LayerView'][]>([]);
   let problem = $state('');
+  let unreadable = $state(false);
   let title = $state('');
   let kind = $state('article');
   let leaving = $state('');
@@ -63,12 +65,14 @@
       site = found;
     } catch (e) {
       problem = said(e);
+      unreadable = e instanceof Problem && e.status === 422;
     }
   }
 
   onMount(async () => {
     if (!(await arrived(page.url.pathname))) return;
     await read();
+    if (problem) return;
     kinds = await ask(() => api.GET('/api/page-kinds'));
     themes = (await ask(() => api.GET('/api/themes', { params: { query: {} } }))).cards;
   });
@@ -173,7 +177,9 @@
 {#if session.name}
   <Masthead />
   <main class="mx-auto max-w-6xl px-6 py-6" use:steady>
-    {#if problem}
+    {#if unreadable}
+      <UnreadableSite {slug} {problem} />
+    {:else if problem}
       <div class="mx-auto max-w-md py-16 text-center">
         <h1 class="font-display text-2xl text-heading">No such site</h1>
         <p class="mt-2 mb-6 text-muted">{problem}</p>

@@ -147,8 +147,7 @@ public class FindingsService implements Fixes {
         Draft draft = drafts.newest(theme);
         List<FindingEntry> entries = new ArrayList<>();
         for (Finding finding : ofTheme(draft.theme())) entries.add(entry(finding));
-        List<Site> wearing =
-                sites.all().stream().filter(site -> site.themeId() == theme).toList();
+        List<Site> wearing = sites.wearing(theme);
         for (Site site : wearing.stream().limit(MOST_SITES).toList()) ofSite(site, entries);
         // What holds in several combinations is told once.
         Map<String, FindingEntry> each = new LinkedHashMap<>();
@@ -230,7 +229,12 @@ public class FindingsService implements Fixes {
     }
 
     private void ofSite(Site site, List<FindingEntry> entries) {
-        SiteDocument document = sites.document(site);
+        Optional<SiteDocument> found = sites.find(site);
+        if (found.isEmpty()) {
+            entries.add(unreadable(site));
+            return;
+        }
+        SiteDocument document = found.get();
         Map<String, PagePictures.Known> known = shelf.known(site.id());
         List<ShelvedPicture> pictures = shelf.shelf(site.slug());
         for (SitePage page : document.pages()) {
@@ -367,8 +371,33 @@ public class FindingsService implements Fixes {
             String message,
             String remedy,
             List<Integer> spots) {
+        return entry(site, page.slug(), page.title(), kind, weight, message, remedy, spots);
+    }
+
+    /** A site that cannot be read keeps no other from being looked at, and is told. */
+    private static FindingEntry unreadable(Site site) {
+        return entry(
+                site,
+                "",
+                "",
+                "site",
+                Finding.Weight.MUST,
+                "What is stored of this site cannot be read, so its pages were not looked at.",
+                "Open the site’s own screen: what is stored can be exported, archived or deleted there.",
+                List.of());
+    }
+
+    private static FindingEntry entry(
+            Site site,
+            String page,
+            String title,
+            String kind,
+            Finding.Weight weight,
+            String message,
+            String remedy,
+            List<Integer> spots) {
         return new FindingEntry(
-                Fingerprint.of((SITES + '\n' + site.slug() + '\n' + page.slug() + '\n' + kind + '\n' + message)
+                Fingerprint.of((SITES + '\n' + site.slug() + '\n' + page + '\n' + kind + '\n' + message)
                         .getBytes(StandardCharsets.UTF_8)),
                 kind,
                 weight.name().toLowerCase(Locale.ROOT),
@@ -381,8 +410,8 @@ public class FindingsService implements Fixes {
                 "",
                 site.slug(),
                 site.name(),
-                page.slug(),
-                page.title(),
+                page,
+                title,
                 spots,
                 Acceptance.NONE);
     }

@@ -96,7 +96,8 @@ class PairService {
         Draft draft = drafts.newest(theme);
         ThemeDocument worn = draft.theme();
         Map<String, List<Page>> wearing = new LinkedHashMap<>();
-        for (Site site : sites.all()) if (site.themeId() == theme) wearing.put(site.slug(), sites.pages(site));
+        for (Site site : sites.wearing(theme))
+            sites.find(site).ifPresent(shown -> wearing.put(site.slug(), sites.pages(site)));
         // A theme that no site wears is looked at on its specimens.
         if (wearing.isEmpty()) wearing.put("specimen", Specimens.of(worn));
         Map<Combination, Worn> looks = new LinkedHashMap<>();

@@ -4,7 +4,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.security.Principal;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -92,21 +95,41 @@ class LibraryController {
                 .body(library.document(id));
     }
 
-    /** Everything that is kept here, in open formats, in one archive. */
+    private static String fileName(EverythingService.Written written) {
+        return written.asStored() == 0
+                ? "umber-loom-everything.zip"
+                : "umber-loom-everything-" + written.asStored() + "-as-stored.zip";
+    }
+
+    /**
+     * Everything that is kept here, in open formats, in one archive. What cannot be shown is in it as it is stored; the name of the
+     * archive and {@code contents.json} in it say so.
+     */
     @GetMapping(value = "/everything.zip", produces = "application/zip")
     void everything(HttpServletResponse response) {
         heavy.write(() -> {
-            response.setContentType("application/zip");
-            response.setHeader(
-                    HttpHeaders.CONTENT_DISPOSITION,
-                    ContentDisposition.attachment()
-                            .filename("umber-loom-everything.zip")
-                            .build()
-                            .toString());
+            Path file = null;
             try {
-                everything.write(response.getOutputStream());
+                // Whole before anything of it is sent, so that what fails is an error and no shorter archive.
+                file = Files.createTempFile("umber-loom", ".zip");
+                EverythingService.Written written;
+                try (OutputStream out = Files.newOutputStream(file)) {
+                    written = everything.write(out);
+                }
+                response.setContentType("application/zip");
+                response.setHeader("X-Written-As-Stored", Integer.toString(written.asStored()));
+                response.setContentLengthLong(Files.size(file));
+                response.setHeader(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(fileName(written))
+                                .build()
+                                .toString());
+                Files.copy(file, response.getOutputStream());
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
+            } finally {
+                if (file != null) file.toFile().delete();
             }
         });
     }

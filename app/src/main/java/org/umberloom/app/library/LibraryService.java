@@ -189,6 +189,11 @@ class LibraryService {
         return library.document(id).orElseThrow(() -> DraftService.missing(id));
     }
 
+    /** What a theme is called, whether or not it can be read. */
+    String name(long id) {
+        return library.find(id).orElseThrow(() -> DraftService.missing(id)).name();
+    }
+
     /** The numbers of all themes. */
     List<Long> all() {
         return library.all();

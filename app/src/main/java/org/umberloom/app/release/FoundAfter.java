@@ -1,6 +1,7 @@
 package org.umberloom.app.release;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,6 +15,7 @@ import org.umberloom.app.picture.PictureStore;
 import org.umberloom.app.site.SiteService;
 import org.umberloom.app.site.WornBySites;
 import org.umberloom.core.finding.AllFindings;
+import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.ThemeDocument;
@@ -92,7 +94,7 @@ class FoundAfter {
     /** A site that stood on nothing has nothing to compare with: then only what is heaviest is told. */
     private SiteFound of(StandingService.MemberView member, String release, Looking looking) {
         Map<Place.InScope, Group> written =
-                sites.document(sites.get(member.slug())).written();
+                sites.find(sites.get(member.slug())).map(SiteDocument::written).orElse(Collections.emptySortedMap());
         boolean compared = !member.was().isEmpty();
         Map<String, Finding> now = looking.at(release, written);
         Map<String, Finding> then = compared ? looking.at(member.was(), written) : Map.of();

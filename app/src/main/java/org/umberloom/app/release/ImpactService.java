@@ -182,8 +182,7 @@ class ImpactService {
             Map<Looked, Impact> plain,
             Map<List<Object>, CrossingView> crossing) {
         List<Combination> looks = looks(after.theme(), site.look(), site.scheme());
-        Optional<SiteDocument> own =
-                site.own() ? Optional.of(sites.document(sites.get(site.slug()))) : Optional.empty();
+        Optional<SiteDocument> own = site.own() ? sites.find(sites.get(site.slug())) : Optional.empty();
         Pairing themes = own.map(document -> new Pairing(
                         worn.of(before.theme(), document.written()), worn.of(after.theme(), document.written())))
                 .orElse(new Pairing(before.theme(), after.theme()));

@@ -40,7 +40,8 @@ public class ClothService {
             String look,
             int pages,
             ThemeViews.Weave weave,
-            List<Crossing> crossings) {}
+            List<Crossing> crossings,
+            String fault) {}
 
     record Cloth(List<String> groups, List<ClothRow> rows) {}
 
@@ -82,7 +83,8 @@ public class ClothService {
                     String.join(" · ", contexts.values()),
                     facts.pages().size(),
                     weave,
-                    crossings));
+                    crossings,
+                    site.fault()));
         }
         return new Cloth(RoleGroups.ALL, rows);
     }

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
@@ -110,13 +111,19 @@ public class CoverageService {
         Map<Combination, String> known = new HashMap<>();
         List<SiteTaking> all = new ArrayList<>();
         for (SiteMapper.UsesRow row : rows) {
+            // Of a site that cannot be read nothing was counted.
+            if (row.facts().isEmpty()) continue;
             SiteFacts facts = SiteFacts.read(row.facts());
             Combination look = SiteLook.of(document, facts.look(), facts.scheme());
             String choosing = known.computeIfAbsent(look, one -> choosing(document, one));
             // What a site chooses itself is part of what was counted with it.
             if (facts.overrides().containsKey(RoleGroups.CHOICE)) choosing += "+" + row.revision();
             SiteUses uses = SiteUses.read(row.uses());
-            if (!uses.chosen().equals(choosing)) uses = counted(row, document, choosing);
+            if (!uses.chosen().equals(choosing)) {
+                Optional<SiteDraft> draft = drafts.find(sites.get(row.slug()));
+                if (draft.isEmpty()) continue;
+                uses = counted(row, draft.get(), document, choosing);
+            }
             all.add(new SiteTaking(
                     row.slug(),
                     row.name(),
@@ -136,8 +143,7 @@ public class CoverageService {
         return chosen.isEmpty() ? "" : chosen.toString();
     }
 
-    private SiteUses counted(SiteMapper.UsesRow row, ThemeDocument theme, String choosing) {
-        SiteDraft draft = drafts.newest(row.slug());
+    private SiteUses counted(SiteMapper.UsesRow row, SiteDraft draft, ThemeDocument theme, String choosing) {
         SiteDocument site = draft.site();
         ThemeDocument worn = theme.worn(site.written());
         Combination look = SiteLook.of(worn, site);

@@ -60,13 +60,14 @@ class OwnCssController {
             collect(sites.get(css.site()), pages);
             return OwnCss.read(css.css(), pages, Stylesheet::own);
         }
-        for (Site site : sites.all())
-            if (css.theme() != null && site.themeId() == css.theme() && pages.size() < MOST_PAGES) collect(site, pages);
+        if (css.theme() != null)
+            for (Site site : sites.wearing(css.theme())) if (pages.size() < MOST_PAGES) collect(site, pages);
         return OwnCss.read(css.css(), pages, Stylesheet::ownOfTheme);
     }
 
     private void collect(Site site, Map<String, String> pages) {
-        sites.document(site).pages().forEach(page -> pages.put(site.slug() + "/" + page.slug(), page.html()));
+        sites.find(site).ifPresent(document -> document.pages()
+                .forEach(page -> pages.put(site.slug() + "/" + page.slug(), page.html())));
     }
 
     /** A site's own style sheet, as far as it can be read and may stand there. */

@@ -15,6 +15,7 @@ import org.umberloom.core.contract.Part;
 import org.umberloom.core.contract.Role;
 import org.umberloom.core.contract.Worn;
 import org.umberloom.core.page.PartSpots;
+import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePage;
 import org.umberloom.core.theme.Combination;
 import org.umberloom.core.theme.Resolution;
@@ -48,12 +49,10 @@ class PartsController {
 
     private final DraftService themes;
     private final SiteService sites;
-    private final SiteDrafts drafts;
 
-    PartsController(DraftService themes, SiteService sites, SiteDrafts drafts) {
+    PartsController(DraftService themes, SiteService sites) {
         this.themes = themes;
         this.sites = sites;
-        this.drafts = drafts;
     }
 
     /** @param combo the look that roles are told in, as {@code scheme=dark,look=freight}; empty for the theme’s standard */
@@ -71,12 +70,11 @@ class PartsController {
         Combination look = (combo.isEmpty() ? document.defaults() : Combination.parse(combo)).completedFor(document);
         Worn worn = Worn.of(Resolution.of(document, look));
         String on = worn.surfaces().contains(surface) ? surface : Surfaces.PAGE;
-        List<Site> wearing =
-                sites.all().stream().filter(site -> site.themeId() == theme).toList();
+        List<Site> wearing = sites.wearing(theme);
         List<PartPage> pages = new ArrayList<>();
         Set<String> selectors = PartSpots.selectors(known);
         for (Site site : wearing.subList(0, Math.min(MOST_SITES, wearing.size())))
-            for (SitePage page : drafts.newest(site.slug()).site().pages()) {
+            for (SitePage page : sites.find(site).map(SiteDocument::pages).orElse(List.of())) {
                 int spots = PartSpots.count(page.html(), selectors);
                 if (spots > 0) pages.add(new PartPage(site.slug(), site.name(), page.slug(), page.title(), spots));
             }

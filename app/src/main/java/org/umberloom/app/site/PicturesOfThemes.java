@@ -20,15 +20,12 @@ import org.umberloom.core.token.Names;
 @Component
 class PicturesOfThemes implements PictureUsers {
     private final SiteService sites;
-    private final SiteDrafts drafts;
     private final SitePictures shelf;
     private final DraftService themes;
     private final PictureStore store;
 
-    PicturesOfThemes(
-            SiteService sites, SiteDrafts drafts, SitePictures shelf, DraftService themes, PictureStore store) {
+    PicturesOfThemes(SiteService sites, SitePictures shelf, DraftService themes, PictureStore store) {
         this.sites = sites;
-        this.drafts = drafts;
         this.shelf = shelf;
         this.themes = themes;
         this.store = store;
@@ -38,9 +35,10 @@ class PicturesOfThemes implements PictureUsers {
     @Override
     public Map<String, List<ShelvedPicture.UsedView>> using(long theme) {
         Map<String, List<ShelvedPicture.UsedView>> used = new LinkedHashMap<>();
-        for (Site site : sites.all()) {
-            if (site.themeId() != theme) continue;
-            SiteDocument document = drafts.newest(site.slug()).site();
+        for (Site site : sites.wearing(theme)) {
+            Optional<SiteDocument> found = sites.find(site);
+            if (found.isEmpty()) continue;
+            SiteDocument document = found.get();
             Grounds.standing(document.written().values())
                     .forEach((picture, surfaces) ->
                             surfaces.forEach(surface -> used.computeIfAbsent(picture, key -> new ArrayList<>())

@@ -14,6 +14,7 @@ import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.theme.PiecesChanged;
+import org.umberloom.app.web.Unreadable;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SitePiece;
 import org.umberloom.core.site.SitePieces;
@@ -58,7 +59,7 @@ class PiecesOfThemes {
     private void follow(String site, Map<String, SharedPiece> pieces, long by) {
         try {
             drafts.edit(site, Optional.empty(), draft -> SitePieces.following(draft.site(), pieces), by);
-        } catch (IllegalArgumentException | NoSuchElementException e) {
+        } catch (IllegalArgumentException | NoSuchElementException | Unreadable e) {
             LOG.warn("the site {} did not take the pieces of its theme: {}", site, e.getMessage());
         }
     }
@@ -85,7 +86,9 @@ class PiecesOfThemes {
         SitePiece piece = draft.site().piece(name);
         for (Site other : sites.all())
             if (shared && other.themeId() == draft.themeId() && !other.slug().equals(site)) {
-                SitePiece own = drafts.newest(other).site().pieces().get(name);
+                SitePiece own = drafts.find(other)
+                        .map(found -> found.site().pieces().get(name))
+                        .orElse(null);
                 if (own != null && !own.ofTheme())
                     throw new IllegalArgumentException("“" + other.name() + "” has a piece “" + own.title()
                             + "” of its own under the same short name. Dissolve it there first.");

@@ -81,6 +81,7 @@ class SiteController {
         List<SiteView> all = new ArrayList<>();
         // The oldest first: a bench begins with it.
         List<SiteService.Counted> counted = new ArrayList<>(sites.counted());
+        counted.removeIf(site -> !site.fault().isEmpty());
         counted.sort(Comparator.comparingLong(site -> site.row().id()));
         for (SiteService.Counted site : counted)
             all.add(new SiteView(

@@ -10,13 +10,17 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.LogLabel;
 import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.app.web.Conflict;
+import org.umberloom.app.web.Unreadable;
 import org.umberloom.core.format.SiteJson;
+import org.umberloom.core.json.FormatException;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteEdit;
 import org.umberloom.core.site.SiteEdits;
@@ -27,6 +31,7 @@ import org.umberloom.core.token.Names;
 /** Sites as documents: read, edit, undo and redo. What an edit leads to is read again before it is stored. */
 @Service
 public class SiteDrafts {
+    private static final Logger LOG = LoggerFactory.getLogger(SiteDrafts.class);
     private static final String START = "start";
     private static final String EDIT = "edit";
     private static final String UNDO = "undo";
@@ -79,20 +84,39 @@ public class SiteDrafts {
         if (known != null && known.revision() == revision && known.themeId() == site.themeId()) return known;
         Map<String, String> parts = new LinkedHashMap<>();
         for (SiteMapper.PartRow part : sites.parts(site.id())) parts.put(part.name(), part.content());
-        SiteDraft read = new SiteDraft(site.id(), site.themeId(), revision, SiteJson.read(site.slug(), parts));
+        SiteDraft read = new SiteDraft(site.id(), site.themeId(), revision, document(site, parts));
         newest.put(site.id(), read);
         return read;
     }
 
+    private static SiteDocument document(Site site, Map<String, String> parts) {
+        try {
+            return SiteJson.read(site.slug(), parts);
+        } catch (RuntimeException e) {
+            throw new Unreadable("The site “" + site.name() + "”", e);
+        }
+    }
+
+    /** The newest state of a site; none where what is stored cannot be read, which keeps no other site from being shown. */
+    Optional<SiteDraft> find(Site site) {
+        try {
+            return Optional.of(newest(site));
+        } catch (Unreadable e) {
+            LOG.warn("a site is passed over: {}", e.getMessage());
+            return Optional.empty();
+        }
+    }
+
     /** Stores a new site and gives it the log's first entry. */
     SiteDraft create(SiteDocument site, long theme, String label, Account by) {
+        Map<String, String> parts = readAgain(site);
         return commits.store(() -> {
             if (sites.bySlug(site.slug()).isPresent())
                 throw new IllegalArgumentException(
                         "There already is a site with the address “" + site.slug() + "”. Choose another.");
             sites.addSite(site.slug(), site.name(), theme);
             Site row = sites.bySlug(site.slug()).orElseThrow();
-            SiteJson.write(site).forEach((name, content) -> sites.putPart(row.id(), name, content));
+            parts.forEach((name, content) -> sites.putPart(row.id(), name, content));
             SiteCounts counts = SiteCounts.of(site);
             sites.keepFacts(row.id(), 0, counts.facts().write(), counts.uses().write());
             sites.log(new SiteMapper.EntryRow(
@@ -273,11 +297,34 @@ public class SiteDrafts {
         return stored;
     }
 
+    /** The parts of a site, which were read again. @throws IllegalArgumentException when they would not give the same site */
+    private static Map<String, String> readAgain(SiteDocument site) {
+        Map<String, String> parts = SiteJson.write(site);
+        if (!SiteJson.read(site.slug(), parts).equals(site))
+            throw new IllegalArgumentException("The site would not read the same again, so it was not stored.");
+        return parts;
+    }
+
+    /** Whether what a log keeps of an edit can be read, so that it can be taken back. */
+    private static void readAgain(String edit) {
+        try {
+            SiteJson.readEdit(edit);
+        } catch (FormatException e) {
+            throw new IllegalArgumentException(
+                    "This changes too much in one step to be taken back later: " + e.getMessage()
+                            + " Nothing was changed; do it in several steps.",
+                    e);
+        }
+    }
+
     /** What changed is stored part by part; it was read again from its text first. */
     private SiteDraft advance(SiteDraft before, Step step) {
-        SiteDocument read = SiteJson.read(before.site().slug(), SiteJson.write(step.site));
-        if (!read.equals(step.site))
-            throw new IllegalArgumentException("This would not read the same again, so it was not stored.");
+        SiteDocument read = step.site;
+        readAgain(read);
+        if (step.entry.edit() != null) {
+            readAgain(step.entry.edit());
+            readAgain(step.entry.inverse());
+        }
         SiteDraft next = new SiteDraft(before.id(), before.themeId(), step.entry.number(), read);
         SiteCounts counts = SiteCounts.of(read);
         return commits.once(() -> {

@@ -29,6 +29,9 @@ record SiteFacts(
     /** Counts that another version made are made anew. */
     static final int FORM = 7;
 
+    /** Of a site that cannot be read. */
+    static final SiteFacts NONE = new SiteFacts(FORM, List.of(), Map.of(), SchemePolicy.READER, Map.of(), Map.of());
+
     /** What a list of pages says of one. */
     record PageFact(String slug, String title, String kind) {}
 

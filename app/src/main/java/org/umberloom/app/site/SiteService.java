@@ -1,15 +1,18 @@
 package org.umberloom.app.site;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.PageKinds;
+import org.umberloom.app.web.Unreadable;
 import org.umberloom.core.format.SiteArchive;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.kit.SitePicture;
@@ -40,7 +43,8 @@ public class SiteService implements PageKinds {
         return List.copyOf(kinds);
     }
 
-    record Counted(SiteMapper.CountedRow row, SiteFacts facts) {}
+    /** @param fault why the site cannot be shown; empty for all that can */
+    record Counted(SiteMapper.CountedRow row, SiteFacts facts, String fault) {}
 
     /** Every site with what was counted of it. */
     List<Counted> counted() {
@@ -51,12 +55,27 @@ public class SiteService implements PageKinds {
     private Counted counted(SiteMapper.CountedRow row) {
         SiteFacts facts = row.facts().isEmpty() ? null : SiteFacts.read(row.facts());
         if (facts == null || facts.form() != SiteFacts.FORM) {
-            SiteCounts counts = SiteCounts.of(drafts.newest(row.slug()).site());
+            SiteCounts counts;
+            try {
+                counts = SiteCounts.of(drafts.newest(row.slug()).site());
+            } catch (Unreadable e) {
+                return new Counted(row, SiteFacts.NONE, e.getMessage());
+            }
             facts = counts.facts();
             sites.keepFacts(
                     row.id(), row.revision(), facts.write(), counts.uses().write());
         }
-        return new Counted(row, facts);
+        return new Counted(row, facts, "");
+    }
+
+    /** The sites that wear a theme, the oldest first. */
+    public List<Site> wearing(long theme) {
+        return sites.all().stream().filter(site -> site.themeId() == theme).toList();
+    }
+
+    /** A site’s document; none where what is stored cannot be shown. */
+    public Optional<SiteDocument> find(Site site) {
+        return drafts.find(site).map(SiteDraft::site);
     }
 
     public Site get(String slug) {
@@ -91,6 +110,17 @@ public class SiteService implements PageKinds {
         for (SitePicture picture : pictures(site))
             pictures.put(picture.name(), new SiteArchive.Picture(picture.content(), picture.facts()));
         return SiteArchive.write(document(site), pictures);
+    }
+
+    /** A site as the rows that are stored of it: its parts, each as it is, and its pictures. Asks nothing of what is in them. */
+    public Map<String, byte[]> stored(Site site) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        for (SiteMapper.PartRow part : sites.parts(site.id()))
+            files.put(
+                    "stored/" + part.name().replace('/', '.') + ".json",
+                    part.content().getBytes(StandardCharsets.UTF_8));
+        for (SitePicture picture : pictures(site)) files.put("pictures/" + picture.name(), picture.content());
+        return files;
     }
 
     /** Adds a whole site. */

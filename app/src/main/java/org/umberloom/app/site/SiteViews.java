@@ -303,9 +303,9 @@ class SiteViews {
         Map<String, List<StrayView>> groups = new LinkedHashMap<>();
         for (SiteService.Counted site : sites.counted())
             if (site.row().themeId() == theme && !site.facts().strays().isEmpty())
-                for (StrayView stray : strays(drafts.newest(site.row().slug()), document))
-                    groups.computeIfAbsent(likeness(groups, stray), key -> new ArrayList<>())
-                            .add(stray);
+                mapper.bySlug(site.row().slug()).flatMap(drafts::find).ifPresent(draft -> strays(draft, document)
+                        .forEach(stray -> groups.computeIfAbsent(likeness(groups, stray), key -> new ArrayList<>())
+                                .add(stray)));
         return groups.values().stream()
                 .map(SiteViews::like)
                 .sorted((one, other) -> other.strays.size() - one.strays.size())

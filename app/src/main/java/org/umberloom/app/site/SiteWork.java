@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -38,6 +39,7 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Names;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.kit.SitePicture;
@@ -181,7 +183,7 @@ class SiteWork {
 
     /** Off every bench and out of the cloth, or back; nothing of it is lost. */
     void putAway(String slug, boolean away) {
-        drafts.newest(slug);
+        named(slug);
         sites.putAway(slug, away ? LocalDateTime.now(clock) : null);
     }
 
@@ -192,15 +194,21 @@ class SiteWork {
     /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */
     @Transactional
     public void delete(String slug, String name) {
-        SiteDraft draft = drafts.newest(slug);
-        if (!draft.site().name().equals(name))
-            throw new Conflict(
-                    "“" + draft.site().name() + "” was not deleted: write its name to say that it is meant.");
-        sites.removeParts(draft.id());
-        sites.removeLog(draft.id());
-        sites.removePictures(draft.id());
-        sites.removeWore(draft.id());
-        sites.remove(draft.id());
+        Site site = named(slug);
+        if (!site.name().equals(name))
+            throw new Conflict("“" + site.name() + "” was not deleted: write its name to say that it is meant.");
+        sites.removeParts(site.id());
+        sites.removeLog(site.id());
+        sites.removePictures(site.id());
+        sites.removeWore(site.id());
+        sites.remove(site.id());
+        drafts.forget(site.id());
+    }
+
+    /** A site by its row alone: archiving and deleting need nothing that is in it. */
+    private Site named(String slug) {
+        return sites.bySlug(slug)
+                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”."));
     }
 
     /**

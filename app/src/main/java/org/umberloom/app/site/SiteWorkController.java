@@ -161,6 +161,19 @@ class SiteWorkController {
                 .body(KitArchive.write(sites.files(sites.get(site))));
     }
 
+    /** What is stored of a site, as it is: for one that cannot be shown. */
+    @GetMapping(value = "/sites/{site}/stored.zip", produces = "application/zip")
+    ResponseEntity<byte[]> stored(@PathVariable String site) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(site + "-as-stored.zip")
+                                .build()
+                                .toString())
+                .body(KitArchive.write(sites.stored(sites.get(site))));
+    }
+
     /** Takes in a site: an archive of one, an archive of plain pages, or pages by themselves. */
     @PostMapping(value = "/sites/archive", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     SiteWork.Arrived take(@RequestPart List<MultipartFile> file, @RequestParam long theme, Principal principal) {

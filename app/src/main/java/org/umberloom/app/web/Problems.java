@@ -49,6 +49,10 @@ public class Problems extends ResponseEntityExceptionHandler {
             return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
         if (e instanceof HeavyWork.TooLong)
             return problem(HttpStatus.BAD_REQUEST, "That takes too long", e.getMessage());
+        if (e instanceof Unreadable) {
+            LOG.warn("what is stored cannot be shown: {}", e.getMessage());
+            return problem(HttpStatus.UNPROCESSABLE_CONTENT, "It cannot be shown", e.getMessage());
+        }
         if (e instanceof NoSuchElementException) return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
         if (e instanceof Conflict conflict) return conflict(conflict);
         if (e instanceof HostFault)
@@ -262,6 +266,13 @@ public class Problems extends ResponseEntityExceptionHandler {
                 status, said.length() <= LONGEST ? clean(said) : clean(said.substring(0, LONGEST)) + "…");
         problem.setTitle(title);
         return problem;
+    }
+
+    /** What an error comes to, as a sentence. */
+    public static String words(RuntimeException e) {
+        return e instanceof IllegalArgumentException || e instanceof Unreadable
+                ? sentence(e.getMessage())
+                : "It could not be written.";
     }
 
     /** What is said of a part of something is a sentence where it stands by itself. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.umberloom.core.limit.Patience;
+import org.umberloom.core.limit.Sizes;
 import org.umberloom.core.token.Names;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -23,18 +24,15 @@ public final class Json {
     /** Levels of nesting; a document's groups are held to far fewer. */
     private static final int DEEPEST = 200;
 
-    private static final int LONGEST_TEXT = 200_000;
     private static final int LONGEST_NUMBER = 100;
     private static final int LONGEST_KEY = 2_000;
-    /** UTF-16 units of one document. */
-    private static final int LARGEST = 16 << 20;
     /** Objects in one document: each token takes two or three. */
     private static final int MOST_OBJECTS = 400_000;
 
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
-                            .maxStringLength(LONGEST_TEXT)
+                            .maxStringLength(Sizes.TEXT)
                             .maxNumberLength(LONGEST_NUMBER)
                             .maxNameLength(LONGEST_KEY)
                             .build())
@@ -55,9 +53,9 @@ public final class Json {
 
     /** @throws FormatException when the text is not one JSON object; the message starts with {@code where} */
     public static Map<String, Object> readObject(String where, String text) {
-        if (text.length() > LARGEST)
-            throw new FormatException(where + " has more than " + (LARGEST >> 20)
-                    + " million letters, the most that is read in one document.");
+        if (text.length() > Sizes.DOCUMENT)
+            throw new FormatException(where + " has more than " + Sizes.millions(Sizes.DOCUMENT)
+                    + " letters, the most that is read in one document.");
         if (text.chars().filter(c -> c == '{').count() > MOST_OBJECTS)
             throw new FormatException(
                     where + " holds more than " + MOST_OBJECTS + " objects, the most that is read in one document.");
@@ -65,8 +63,9 @@ public final class Json {
             return object(where, plain(where, MAPPER.readValue(text, Object.class)));
         } catch (StreamConstraintsException e) {
             throw new FormatException(
-                    where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, " + LONGEST_TEXT
-                            + " letters in a text, " + LONGEST_NUMBER + " digits in a number" + line(e) + ".",
+                    where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, "
+                            + Sizes.millions(Sizes.TEXT) + " letters in a text, " + LONGEST_NUMBER
+                            + " digits in a number" + line(e) + ".",
                     e);
         } catch (JacksonException e) {
             boolean twice = String.valueOf(e.getOriginalMessage()).startsWith("Duplicate");

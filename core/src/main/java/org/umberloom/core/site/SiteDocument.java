@@ -9,6 +9,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import org.umberloom.core.limit.Sizes;
 import org.umberloom.core.page.Nameplate;
 import org.umberloom.core.page.PageCleaning;
 import org.umberloom.core.page.Pieces;
@@ -42,7 +43,7 @@ public record SiteDocument(
         String css) {
     private static final int MOST_PAGES = 500;
 
-    /** @throws IllegalArgumentException for names that are none, two pages of one address, or a place of another site */
+    /** @throws IllegalArgumentException for names that are none, two pages of one address, a place of another site, or more than a site holds */
     public SiteDocument {
         SitePage.slug(slug);
         look = Collections.unmodifiableMap(new LinkedHashMap<>(look));
@@ -61,7 +62,18 @@ public record SiteDocument(
         }
         written = Collections.unmodifiableSortedMap(said);
         pieces = Collections.unmodifiableSortedMap(new TreeMap<>(pieces));
-        css = PageCleaning.sheet(css).text();
+        css = Sizes.text(
+                "The style sheet of “" + plate.name() + "”",
+                PageCleaning.sheet(css).text());
+        long letters = css.length()
+                + pages.stream().mapToLong(page -> page.html().length()).sum()
+                + pieces.values().stream()
+                        .mapToLong(piece -> piece.html().length())
+                        .sum();
+        if (letters > Sizes.SITE)
+            throw new IllegalArgumentException("The pages, pieces and style sheet of “" + plate.name() + "” have "
+                    + Sizes.millions(letters) + " letters together; a site holds at most "
+                    + Sizes.millions(Sizes.SITE) + ".");
     }
 
     /** A site that differs in nothing. */

@@ -2,6 +2,7 @@ package org.umberloom.core.site;
 
 import java.util.List;
 import java.util.regex.Pattern;
+import org.umberloom.core.limit.Sizes;
 import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.token.Names;
@@ -16,16 +17,13 @@ import org.umberloom.core.token.Names;
 public record SitePage(String slug, String title, String kind, String html) {
     private static final Pattern SLUG = Pattern.compile("[a-z0-9]+(-[a-z0-9]+)*");
     private static final int LONGEST_SLUG = 80;
-    private static final int LONGEST = 2 << 20;
 
     /** @throws IllegalArgumentException for a name or a kind that is none, or for too much markup */
     public SitePage {
         slug(slug);
         Names.checked("A page’s title", title);
         Names.checked("A page kind", kind);
-        if (html.length() > LONGEST)
-            throw new IllegalArgumentException(
-                    "The page “" + title + "” holds more than " + (LONGEST >> 20) + " million letters of markup.");
+        Sizes.text("The page “" + title + "”", html);
     }
 
     /** @throws IllegalArgumentException for a text that cannot be a part of an address */

@@ -1,6 +1,7 @@
 package org.umberloom.core.theme;
 
 import java.util.Optional;
+import org.umberloom.core.limit.Sizes;
 import org.umberloom.core.token.Meta;
 
 /**
@@ -10,7 +11,7 @@ import org.umberloom.core.token.Meta;
 public final class OwnStyle {
     private static final String FIELD = "css";
     /** Letters that it has at most. */
-    public static final int LONGEST = 200_000;
+    public static final int LONGEST = Sizes.SHEET;
 
     private OwnStyle() {}
 
