@@ -25,6 +25,7 @@ import org.umberloom.core.format.form.Form;
 import org.umberloom.core.ground.Pictures;
 import org.umberloom.core.page.MenuWay;
 import org.umberloom.core.page.PagePictures;
+import org.umberloom.core.page.PagePolicy;
 import org.umberloom.core.page.PageUse;
 import org.umberloom.core.page.Sharing;
 import org.umberloom.core.page.SiteIcons;
@@ -326,6 +327,7 @@ public final class Kit {
                 if (shared(site, dressed, page, file, folder, beside)) new Sharing(whole.name(), file).on(document);
             });
             if (MenuWay.folds(dressed, scopes)) MenuWay.on(document);
+            PagePolicy.on(document);
             pages.put(folder + page.slug() + ".html", document);
         }
         squares.forEach((name, file) -> beside.put(folder + SiteIcons.FOLDER + name, file));

@@ -7,8 +7,10 @@ import java.time.LocalDateTime;
 import java.util.Base64;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.ApplicationClock;
 import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
@@ -32,10 +34,12 @@ class BuildKeys {
     record NewKey(String secret, List<KeyView> keys) {}
 
     private final BuildKeyMapper keys;
+    private final DraftService drafts;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    BuildKeys(BuildKeyMapper keys, Clock clock) {
+    BuildKeys(BuildKeyMapper keys, DraftService drafts, Clock clock) {
+        this.drafts = drafts;
         this.keys = keys;
         this.clock = clock;
     }
@@ -57,8 +61,10 @@ class BuildKeys {
      * @param theme that it is for; none for all
      * @param days  that it holds, 1 to 366
      * @throws IllegalArgumentException with a sentence for a name or days that do not fit
+     * @throws NoSuchElementException   when there is no such theme
      */
     NewKey make(String name, Long theme, int days, Account by) {
+        if (theme != null) drafts.newest(theme);
         String called = Names.safe("The key’s name", name.trim());
         if (called.isEmpty() || called.length() > LONGEST_NAME)
             throw new IllegalArgumentException(
@@ -80,12 +86,16 @@ class BuildKeys {
         return all(by);
     }
 
-    /** Whether a secret may fetch a theme now; notes that it was used. */
-    boolean opens(String secret, long theme) {
+    /**
+     * Whether a secret may fetch all that is asked for now; notes that it was used.
+     *
+     * @param themes every theme that something of what is asked for belongs to
+     */
+    boolean opens(String secret, Set<Long> themes) {
         if (!secret.startsWith(START)) return false;
         return keys.held(Fingerprint.of(secret))
                 .filter(key -> key.expiresAt().isAfter(now()))
-                .filter(key -> key.themeId() == null || key.themeId() == theme)
+                .filter(key -> key.themeId() == null || Set.of(key.themeId()).containsAll(themes))
                 .map(key -> {
                     if (key.usedAt() == null || key.usedAt().plus(LAST_USE).isBefore(now())) keys.used(key.id(), now());
                     return true;

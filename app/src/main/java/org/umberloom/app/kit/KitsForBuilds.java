@@ -3,6 +3,8 @@ package org.umberloom.app.kit;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Set;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.umberloom.app.site.SiteService;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.core.token.Fingerprint;
 
@@ -25,9 +28,11 @@ class KitsForBuilds {
 
     private final KitService kits;
     private final BuildKeys keys;
+    private final SiteService sites;
     private final HeavyWork heavy;
 
-    KitsForBuilds(KitService kits, BuildKeys keys, HeavyWork heavy) {
+    KitsForBuilds(KitService kits, BuildKeys keys, SiteService sites, HeavyWork heavy) {
+        this.sites = sites;
         this.kits = kits;
         this.keys = keys;
         this.heavy = heavy;
@@ -46,7 +51,7 @@ class KitsForBuilds {
                     String authorization,
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.IF_NONE_MATCH, defaultValue = "")
                     String known) {
-        if (!opens(id, authorization)) return refused();
+        if (!opens(id, asked, authorization)) return refused();
         return answer(heavy.read(() -> kits.archive(id, asked).content()), "application/zip", known);
     }
 
@@ -62,16 +67,21 @@ class KitsForBuilds {
                     String authorization,
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.IF_NONE_MATCH, defaultValue = "")
                     String known) {
-        if (!opens(id, authorization)) return refused();
+        if (!opens(id, asked, authorization)) return refused();
         return answer(
                 heavy.read(() -> kits.text(id, asked, name)).text().getBytes(StandardCharsets.UTF_8),
                 "text/plain;charset=UTF-8",
                 known);
     }
 
-    private boolean opens(long theme, String authorization) {
+    /** A site belongs to the theme that it wears now, whatever theme the kit is of. */
+    private boolean opens(long theme, KitAsked asked, String authorization) {
+        Set<Long> themes = new HashSet<>(Set.of(theme));
+        sites.all().stream()
+                .filter(site -> site.slug().equals(asked.site()))
+                .forEach(site -> themes.add(site.themeId()));
         return authorization.startsWith(BEARER)
-                && keys.opens(authorization.substring(BEARER.length()).trim(), theme);
+                && keys.opens(authorization.substring(BEARER.length()).trim(), themes);
     }
 
     private static ResponseEntity<byte[]> refused() {

@@ -1,6 +1,7 @@
 package org.umberloom.app.web;
 
 import jakarta.validation.ConstraintViolationException;
+import java.nio.file.InvalidPathException;
 import java.sql.SQLException;
 import java.util.NoSuchElementException;
 import java.util.Set;
@@ -45,6 +46,12 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
     public ProblemDetail of(RuntimeException e) {
+        if (e instanceof MultipartException) return framework(e, HttpStatus.BAD_REQUEST);
+        if (e instanceof InvalidPathException)
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "That was not accepted",
+                    "This cannot be the name of a folder or file." + UNCHANGED);
         if (e instanceof IllegalArgumentException)
             return problem(HttpStatus.BAD_REQUEST, "That was not accepted", sentence(e.getMessage()));
         if (e instanceof HeavyWork.TooLong)
@@ -111,7 +118,8 @@ public class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.BAD_REQUEST,
                 "That was not accepted",
                 e.getConstraintViolations().stream()
-                        .map(one -> one.getPropertyPath() + " " + one.getMessage())
+                        .map(one ->
+                                String.valueOf(one.getPropertyPath()).replaceAll(".*\\.", "") + " " + one.getMessage())
                         .sorted()
                         .collect(Collectors.joining(", ", "What was sent is not complete: ", "." + UNCHANGED))));
     }
@@ -207,7 +215,8 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static String said(FieldError error) {
-        return error.getField() + " " + error.getDefaultMessage();
+        return error.getField() + " "
+                + (error.isBindingFailure() ? "is not what is expected there" : error.getDefaultMessage());
     }
 
     private static ResponseEntity<ProblemDetail> body(ProblemDetail problem) {

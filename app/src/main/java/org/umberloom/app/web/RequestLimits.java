@@ -4,7 +4,6 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.ServletInputStream;
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
@@ -14,29 +13,31 @@ import java.io.InputStreamReader;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
-import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
+import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.umberloom.core.limit.Sizes;
 
 /**
- * How much may come with a request, by its kind, known before anything of it is read. Who shows no session may send next to
- * nothing.
+ * How much may come with a request, by its kind, known before anything of it is read. Who has no session that is known here may
+ * send next to nothing, whatever their cookies say.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 20)
+@Order(SessionRepositoryFilter.DEFAULT_ORDER + 1)
 class RequestLimits extends OncePerRequestFilter {
     private static final int LARGEST_PORT = 65_535;
     private static final int KIB = 1024;
     private static final int STRANGER = 4 * KIB;
     private static final int ORDINARY = 64 * KIB;
     private static final int EDIT = 1024 * KIB;
+    /** A style sheet as long as one may be, of letters that take three bytes, or two where they are escaped. */
+    private static final int SHEET = 3 * Sizes.SHEET + ORDINARY;
+
     private static final int TEXT = 512 * KIB;
     private static final int PICTURE = 9 * 1024 * KIB;
     private static final int KIT = 33 * 1024 * KIB;
-    private static final String SESSION = "LOOM";
 
     private final ProblemWriter problems;
 
@@ -47,6 +48,7 @@ class RequestLimits extends OncePerRequestFilter {
     /** Bytes of the body that a request may have. */
     static int most(String method, String path, boolean session) {
         if (!session || path.startsWith("/api/session") || path.startsWith("/api/invitation")) return STRANGER;
+        if (path.equals("/api/css") || path.startsWith("/api/sites/") && path.endsWith("/css")) return SHEET;
         if (!method.equals("POST")) return ORDINARY;
         if (path.equals("/api/kits")
                 || path.equals("/api/kits/preview")
@@ -63,10 +65,10 @@ class RequestLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Cookie[] cookies = request.getCookies();
-        boolean session = cookies != null
-                && Arrays.stream(cookies).anyMatch(cookie -> cookie.getName().equals(SESSION));
-        int most = most(request.getMethod(), request.getRequestURI(), session);
+        long length = request.getContentLengthLong();
+        // What is small enough for anybody asks for no session.
+        boolean small = length >= 0 && length <= STRANGER;
+        int most = most(request.getMethod(), request.getRequestURI(), small || request.getSession(false) != null);
         if (!isOrigin(request.getHeader("Origin"))) problems.write(response, Problems.plain(400));
         else if (request.getContentLengthLong() > most)
             problems.write(response, Problems.problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", said(most)));

@@ -11,16 +11,13 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.umberloom.core.page.PagePolicy;
 
 /** Who may ask for what, and the headers every answer carries. */
 @Configuration
 class SecurityConfiguration {
     private static final String POLICY = "Content-Security-Policy";
     /** The pages in the bays: no script, no request to anywhere else, shown only inside the application. */
-    private static final String PREVIEW_POLICY =
-            "default-src 'none'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; "
-                    + "font-src 'self'; form-action 'none'; base-uri 'none'; frame-ancestors 'self'";
-
     /** Hash of the one style attribute the front end's framework writes itself: it hides its page announcer. */
     private static final String ANNOUNCER_STYLE =
             "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";
@@ -62,7 +59,7 @@ class SecurityConfiguration {
                                         request.getRequestURI().startsWith("/preview/")
                                                         || request.getRequestURI()
                                                                 .startsWith("/builds/")
-                                                ? PREVIEW_POLICY
+                                                ? PagePolicy.SENT
                                                 : applicationPolicy);
                         }))
                 .build();

@@ -13,10 +13,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
-import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.jsoup.select.Evaluator;
-import org.jsoup.select.QueryParser;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Paint;
@@ -48,7 +45,8 @@ public final class ChoiceSpots {
     }
 
     /** A rule as one of its selectors says it. @param said values by properties, each with where it holds */
-    private record Says(Evaluator selector, long rank, Optional<PartRule.Chosen> choice, Map<String, String> said) {
+    private record Says(
+            PageElements.Wanted selector, long rank, Optional<PartRule.Chosen> choice, Map<String, String> said) {
         /** @param other the choice that is made otherwise, at a value */
         boolean holds(Map<String, String> chosen, String other, String value) {
             return choice.isEmpty()
@@ -85,7 +83,7 @@ public final class ChoiceSpots {
                 for (Declaration declaration : rule.declarations())
                     said.put(within + selector.drawn() + declaration.property(), declaration.value());
                 all.add(new Says(
-                        QueryParser.parse(selector.resting()), Paint.rank(rule, selector), rule.choice(), said));
+                        new PageElements.Wanted(selector.resting()), Paint.rank(rule, selector), rule.choice(), said));
             }
         }
         return List.copyOf(all);
@@ -107,48 +105,62 @@ public final class ChoiceSpots {
 
     /** What takes colors of a surface, by the choice that puts it on one. */
     private static void standing(
-            Document document, Map<String, String> chosen, Map<String, Map<Integer, Looks>> spots) {
-        Map<Element, Set<String>> taken = RulesOfPages.choosing(chosen).taken(document);
-        List<Element> all = document.body().getAllElements();
+            PageElements page, Map<String, String> chosen, Map<String, Map<Integer, Looks>> spots) {
+        Map<Element, Set<String>> taken = RulesOfPages.choosing(chosen).taken(page);
+        List<Element> all = page.document().body().getAllElements();
+        Map<Element, String> choosing = StandsOn.choosing(page);
         for (int at = 1; at < all.size(); at++) {
             int place = at;
             Set<String> readings = taken.getOrDefault(all.get(at), Set.of());
-            boolean colored = StandsOn.choosing(all.get(at)).isPresent()
+            boolean colored = choosing.containsKey(all.get(at))
                     || readings.stream().anyMatch(reading -> Contract.standard()
                             .ofReading(reading)
                             .filter(Role::ofSurfaces)
                             .isPresent());
             if (colored)
-                StandsOn.by(all.get(at)).ifPresent(choice -> spots.computeIfAbsent(choice, key -> new LinkedHashMap<>())
-                        .put(place, new Looks(ANY)));
+                StandsOn.by(all.get(at), one -> Optional.ofNullable(choosing.get(one)))
+                        .ifPresent(choice -> spots.computeIfAbsent(choice, key -> new LinkedHashMap<>())
+                                .put(place, new Looks(ANY)));
         }
     }
 
     private static Map<String, Map<Integer, Looks>> read(String html, Map<String, String> chosen) {
-        Document document = Jsoup.parse(html);
-        Map<Element, List<Says>> reaching = new IdentityHashMap<>();
-        for (Says rule : ALL) {
+        PageElements page = new PageElements(Jsoup.parse(html));
+        Map<Element, List<Integer>> reaching = new IdentityHashMap<>();
+        for (int rule = 0; rule < ALL.size(); rule++) {
             Patience.ask();
-            for (Element element : document.select(rule.selector))
+            for (Element element : page.select(ALL.get(rule).selector))
                 reaching.computeIfAbsent(element, key -> new ArrayList<>()).add(rule);
         }
+        // Most elements of a page are reached by the same rules as others.
+        Map<List<Integer>, Map<String, Looks>> looking = new HashMap<>();
         Map<String, Map<Integer, Looks>> spots = new TreeMap<>();
-        List<Element> all = document.body().getAllElements();
+        List<Element> all = page.document().body().getAllElements();
         for (int at = 0; at < all.size(); at++) {
-            List<Says> rules = reaching.getOrDefault(all.get(at), List.of()).stream()
-                    .sorted(Comparator.comparingLong(Says::rank))
-                    .toList();
-            Set<String> choices = new LinkedHashSet<>();
-            rules.forEach(rule -> rule.choice.ifPresent(one -> choices.add(one.choice())));
-            for (String choice : choices) {
-                String letters =
-                        letters(rules, chosen, Contract.standard().choices().get(choice));
-                if (letters.chars().distinct().count() > 1)
-                    spots.computeIfAbsent(choice, key -> new LinkedHashMap<>()).put(at, new Looks(letters));
-            }
+            int place = at;
+            looking.computeIfAbsent(reaching.getOrDefault(all.get(at), List.of()), rules -> looks(rules, chosen))
+                    .forEach((choice, looks) -> spots.computeIfAbsent(choice, key -> new LinkedHashMap<>())
+                            .put(place, looks));
         }
-        standing(document, chosen, spots);
+        standing(page, chosen, spots);
         return spots;
+    }
+
+    /** How an element that these rules reach looks at the values of each choice. @param reaching by their numbers */
+    private static Map<String, Looks> looks(List<Integer> reaching, Map<String, String> chosen) {
+        List<Says> rules = reaching.stream()
+                .map(ALL::get)
+                .sorted(Comparator.comparingLong(Says::rank))
+                .toList();
+        Set<String> choices = new LinkedHashSet<>();
+        rules.forEach(rule -> rule.choice.ifPresent(one -> choices.add(one.choice())));
+        Map<String, Looks> looks = new LinkedHashMap<>();
+        for (String choice : choices) {
+            String letters =
+                    letters(rules, chosen, Contract.standard().choices().get(choice));
+            if (letters.chars().distinct().count() > 1) looks.put(choice, new Looks(letters));
+        }
+        return looks;
     }
 
     private static String letters(List<Says> rules, Map<String, String> chosen, Choice choice) {

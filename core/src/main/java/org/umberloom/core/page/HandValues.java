@@ -11,8 +11,6 @@ import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.jsoup.select.Evaluator;
-import org.jsoup.select.QueryParser;
 import org.umberloom.core.contract.Member;
 import org.umberloom.core.limit.Patience;
 import org.umberloom.core.limit.Recent;
@@ -27,6 +25,9 @@ import org.umberloom.core.sheet.StyleRule;
  */
 public final class HandValues {
     private static final int MOST_WORDS = 60;
+    /** Values of one style sheet on all pages together. */
+    private static final int MOST_REACHED = 300_000;
+
     private static final String STYLE = "style";
     /** The source of values that stand in a style sheet rather than on a page. */
     public static final String SHEET = "sheet";
@@ -79,6 +80,7 @@ public final class HandValues {
 
     private static List<HandValue> read(String html) {
         Document document = Jsoup.parse(html);
+        RulesOfPages.Governing governing = new RulesOfPages.Governing(new PageElements(document));
         List<HandValue> found = new ArrayList<>();
         int at = 0;
         for (Element element : document.body().getAllElements()) {
@@ -86,12 +88,18 @@ public final class HandValues {
             if (element.hasAttr(STYLE))
                 for (Declaration declaration :
                         SheetReader.readStyle(element.attr(STYLE)).declarations())
-                    value(element, at, STYLE, declaration.property(), declaration.value())
+                    value(governing, element, at, STYLE, declaration.property(), declaration.value())
                             .ifPresent(found::add);
             for (Map.Entry<String, String> attribute : PRESENTATIONAL.entrySet())
                 if (element.hasAttr(attribute.getKey())
                         && ON.get(attribute.getKey()).contains(element.normalName()))
-                    value(element, at, attribute.getKey(), attribute.getValue(), element.attr(attribute.getKey()))
+                    value(
+                                    governing,
+                                    element,
+                                    at,
+                                    attribute.getKey(),
+                                    attribute.getValue(),
+                                    element.attr(attribute.getKey()))
                             .ifPresent(found::add);
             at++;
         }
@@ -103,16 +111,19 @@ public final class HandValues {
      * the sheet, what it does on each page. Whether another rule wins over it there is not asked.
      *
      * @param pages their markup by name
+     * @throws IllegalArgumentException for a sheet that reaches too much to be looked through
      */
     public static Map<Integer, Map<String, List<HandValue>>> ofSheet(String css, Map<String, String> pages) {
         Map<Integer, Map<String, List<HandValue>>> found = new LinkedHashMap<>();
         if (css.isBlank()) return found;
         Map<String, Laid> documents = new LinkedHashMap<>();
         pages.forEach((page, html) -> {
-            Document document = Jsoup.parse(html);
-            documents.put(page, new Laid(document, Markup.places(document)));
+            PageElements elements = new PageElements(Jsoup.parse(html));
+            documents.put(
+                    page, new Laid(elements, Markup.places(elements.document()), new RulesOfPages.Governing(elements)));
         });
         int number = 0;
+        int[] all = {0};
         for (StyleRule rule : SheetReader.read(css).rules())
             for (Declaration declaration : rule.declarations()) {
                 Patience.ask();
@@ -120,6 +131,11 @@ public final class HandValues {
                 if (!isLiteral(declaration.value())) continue;
                 documents.forEach((page, document) -> {
                     List<HandValue> there = reached(rule, declaration, document);
+                    all[0] += there.size();
+                    if (all[0] > MOST_REACHED)
+                        throw new IllegalArgumentException("The style sheet writes values at more than " + MOST_REACHED
+                                + " places of the pages, too many to be looked through. Write them as fewer rules, "
+                                + "or take them from the theme.");
                     if (!there.isEmpty())
                         found.computeIfAbsent(here, key -> new LinkedHashMap<>())
                                 .put(page, there);
@@ -129,18 +145,19 @@ public final class HandValues {
     }
 
     /** @param places where its elements stand in the body */
-    private record Laid(Document document, Map<Element, Integer> places) {}
+    private record Laid(PageElements elements, Map<Element, Integer> places, RulesOfPages.Governing governing) {}
 
     private static List<HandValue> reached(StyleRule rule, Declaration declaration, Laid page) {
         List<HandValue> there = new ArrayList<>();
         Set<Element> before = new HashSet<>();
         for (Selector selector : rule.selectors()) {
             if (!selector.drawn().isEmpty() || !selector.states().isEmpty()) continue;
-            Optional<Evaluator> evaluator = evaluator(selector.resting());
-            if (evaluator.isEmpty()) continue;
-            for (Element element : page.document().body().select(evaluator.get())) {
-                if (!before.add(element)) continue;
-                value(element, page.places().get(element), SHEET, declaration.property(), declaration.value())
+            Optional<PageElements.Wanted> wanted = wanted(selector.resting());
+            if (wanted.isEmpty()) continue;
+            for (Element element : page.elements().select(wanted.get())) {
+                Integer at = page.places().get(element);
+                if (at == null || !before.add(element)) continue;
+                value(page.governing(), element, at, SHEET, declaration.property(), declaration.value())
                         .ifPresent(there::add);
             }
         }
@@ -148,10 +165,10 @@ public final class HandValues {
     }
 
     /** What cannot be asked of a page that stands still matches nothing. */
-    private static Optional<Evaluator> evaluator(String selector) {
+    private static Optional<PageElements.Wanted> wanted(String selector) {
         try {
-            return Optional.of(QueryParser.parse(selector));
-        } catch (IllegalArgumentException | IllegalStateException e) {
+            return Optional.of(new PageElements.Wanted(selector));
+        } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
     }
@@ -177,18 +194,19 @@ public final class HandValues {
         return document.outerHtml();
     }
 
-    private static Optional<HandValue> value(Element element, int at, String source, String property, String value) {
+    private static Optional<HandValue> value(
+            RulesOfPages.Governing governing, Element element, int at, String source, String property, String value) {
         String name = property.toLowerCase(Locale.ROOT);
         if (!isLiteral(value)) return Optional.empty();
-        return RulesOfPages.governing(element, name)
+        return governing
+                .reading(element, name)
                 .filter(reading -> !Member.isManner(reading))
                 .map(reading -> {
-                    Element piece = element.closest("[" + Pieces.PLACED + "]");
-                    String words = element.text();
+                    Element piece = Markup.around(element, Pieces.PLACED);
                     return new HandValue(
                             at,
                             element.normalName(),
-                            words.length() <= MOST_WORDS ? words : words.substring(0, MOST_WORDS) + "…",
+                            Markup.words(element, MOST_WORDS),
                             source,
                             name,
                             value,

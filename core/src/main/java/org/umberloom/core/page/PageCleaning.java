@@ -8,33 +8,56 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Comment;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
+import org.umberloom.core.limit.Expansion;
 import org.umberloom.core.limit.Patience;
+import org.umberloom.core.limit.Recent;
+import org.umberloom.core.limit.Sizes;
 import org.umberloom.core.sheet.Declaration;
 import org.umberloom.core.sheet.OwnSheet;
 import org.umberloom.core.sheet.Sheet;
 import org.umberloom.core.sheet.SheetReader;
+import org.umberloom.core.token.Names;
 
 /**
  * Pages from elsewhere made harmless: nothing in them runs, loads or reaches anything. What they say stays; what was taken out is
  * counted, in words.
  */
 public final class PageCleaning {
+    /** Every state of a site asks for its own sheet again. */
+    private static final Recent<OwnSheet> SHEETS = new Recent<>();
+
     private static final int MOST_ELEMENTS = 50_000;
     private static final int DEEPEST = 256;
+    /** Letters of a page as it comes, of which scripts and the like are taken out. */
+    private static final int LARGEST = 2 * Sizes.TEXT;
+    /** An element takes two; what is taken out does not count. */
+    private static final int MOST_TAGS = 4 * MOST_ELEMENTS;
+
     /** Elements that run, load or embed something, gone with all that is in them. */
     private static final String GONE =
             "script, iframe, frame, frameset, object, embed, applet, portal, base, template, dialog[open] script, "
                     + "meta[http-equiv], link:not([rel=stylesheet]), audio, video, track, foreignObject, animate, set";
 
     /** Attributes whose value is an address that a page loads by itself, or that something is sent to. */
-    private static final Set<String> LOADED = Set.of("src", "poster", "background", "data", "lowsrc", "dynsrc");
+    private static final Set<String> LOADED = Set.of("src", "background");
 
-    private static final Set<String> SENT = Set.of("action", "formaction", "ping");
+    /** Pixels within an address; drawings could hold what is only looked through as a file. */
+    private static final Pattern PIXELS = Pattern.compile(
+            "data:image/(png|jpeg|jpg|gif|webp|avif|x-icon)(;[^,]*)?,.*", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+
+    private static final Pattern OWN_PART =
+            Pattern.compile("[^\\\\(]*url\\(\\s*[\"']?\\s*#[^)\"'\\\\]+[\"']?\\s*\\)[^\\\\(]*");
+    /** What values of drawings load with. Source: CSS Images 4, CSS Values 5. */
+    private static final Pattern LOADING = Pattern.compile(
+            "url|src\\(|image\\(|image-set|cross-fade|element\\(|expression\\(|-binding|\\\\",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Set<String> SAFE_SCHEMES = Set.of("http", "https", "mailto", "tel");
 
     /**
@@ -64,6 +87,11 @@ public final class PageCleaning {
     }
 
     private Cleaned clean(String html) {
+        // Known before it is parsed: a tree takes many times the room of its text.
+        if (html.length() > LARGEST || html.chars().filter(c -> c == '<').count() > MOST_TAGS)
+            throw new IllegalArgumentException("A page of " + Sizes.millions(html.length())
+                    + " letters is not taken in: at most " + Sizes.millions(LARGEST) + ", with " + MOST_ELEMENTS
+                    + " elements.");
         Document document = Markup.read(html);
         List<Element> all = document.getAllElements();
         if (all.size() > MOST_ELEMENTS)
@@ -76,6 +104,7 @@ public final class PageCleaning {
         }
         document.select("noscript").unwrap();
         hints(document);
+        drawings(document);
         for (Element element : document.select(GONE)) {
             count(name(element));
             element.remove();
@@ -83,7 +112,7 @@ public final class PageCleaning {
         List<String> sheets = new ArrayList<>();
         for (Element link : document.select("link[rel=stylesheet]")) {
             String href = link.attr("href");
-            if (isRemote(href)) count("style sheets from elsewhere");
+            if (PageAddress.of(href).leadsAway()) count("style sheets from elsewhere");
             else if (!href.isBlank()) sheets.add(href);
             link.remove();
         }
@@ -92,15 +121,42 @@ public final class PageCleaning {
             styles.append(style.data()).append('\n');
             style.remove();
         }
-        for (Element element : document.getAllElements()) attributes(element);
+        for (Element element : document.getAllElements()) {
+            if (element != document && !KnownMarkup.isElement(element.normalName())) {
+                count("<" + Names.shown(element.normalName()) + ">");
+                element.unwrap();
+            } else attributes(element);
+        }
         comments(document);
         document.head().appendElement("link").attr("rel", "stylesheet").attr("href", "theme.css");
         return new Cleaned(document.outerHtml(), document.title(), styles.toString(), sheets, removed);
     }
 
-    /** Takes out what only hastens what style sheets ask for anyway; nobody misses it. */
+    /** Takes out what only hastens what the style sheets of a kit ask for anyway; nobody misses it. */
     public static void hints(Document document) {
-        document.select("link[rel=preload][as=font]").remove();
+        for (Element link : document.select("link[rel=preload][as=font]"))
+            if (!PageAddress.of(link.attr("href")).leadsAway()) link.remove();
+    }
+
+    /** Drawings that come to more than can be drawn are gone. */
+    private void drawings(Document document) {
+        List<Element> drawings = document.select("svg");
+        if (drawings.isEmpty()) return;
+        Expansion expansion = new Expansion();
+        for (Element drawing : drawings) if (!drawing.parents().is("svg")) tell(drawing, expansion);
+        if (expansion.drawn() <= Expansion.MOST) return;
+        drawings.forEach(Element::remove);
+        removed.merge("drawings that repeat themselves too often", drawings.size(), Integer::sum);
+    }
+
+    private static void tell(Element element, Expansion expansion) {
+        List<String> references = new ArrayList<>();
+        element.attributes()
+                .forEach(one ->
+                        references.addAll(Expansion.references(one.getValue().strip())));
+        expansion.open(element.id(), element.classNames(), references);
+        element.children().forEach(inner -> tell(inner, expansion));
+        expansion.close();
     }
 
     private static int depth(Element element) {
@@ -127,27 +183,42 @@ public final class PageCleaning {
             if (name.startsWith("on")) gone(element, attribute, "event attributes");
             else if (name.equals("srcdoc") || name.equals("srcset") || name.equals("imagesrcset"))
                 gone(element, attribute, "sets of sources");
+            else if (name.equals("formaction") || name.equals("ping")) gone(element, attribute, "targets of forms");
+            else if (name.equals("poster") || name.equals("data") || name.equals("lowsrc") || name.equals("dynsrc"))
+                gone(element, attribute, "things from elsewhere");
+            else if (!KnownMarkup.isAttribute(name)) gone(element, attribute, "unknown attributes");
             else if (name.equals("style")) style(element, value);
-            else if (SENT.contains(name)) {
+            else if (name.equals("action")) {
                 if (!value.equals("#")) {
-                    if (name.equals("action")) {
-                        element.attr(attribute.getKey(), "#");
-                        count("targets of forms");
-                    } else gone(element, attribute, "targets of forms");
+                    element.attr(attribute.getKey(), "#");
+                    count("targets of forms");
                 }
             } else if (LOADED.contains(name)) load(element, attribute);
-            else if (name.equals("href") || name.endsWith(":href")) link(element, attribute);
+            else if (KnownMarkup.ADDRESSES.contains(name)) link(element, attribute);
+            else if (isDrawn(element) && KnownMarkup.paints(name) && loads(value))
+                gone(element, attribute, "things from elsewhere");
         }
     }
 
+    private static boolean isDrawn(Element element) {
+        for (Element one = element; one != null; one = one.parent())
+            if (one.normalName().equals("svg")) return true;
+        return KnownMarkup.isDrawn(element.normalName());
+    }
+
+    /** Whether a value of a drawing's attribute asks for something that does not lie in the page. */
+    private static boolean loads(String value) {
+        return LOADING.matcher(value).find() && !OWN_PART.matcher(value).matches();
+    }
+
     private void load(Element element, Attribute attribute) {
-        String value = attribute.getValue().strip();
-        if (value.toLowerCase(Locale.ROOT).startsWith("data:image/")) return;
-        if (isRemote(value)) {
+        PageAddress address = PageAddress.of(attribute.getValue());
+        if (PIXELS.matcher(address.text()).matches()) return;
+        if (address.leadsAway()) {
             gone(element, attribute, "things from elsewhere");
             return;
         }
-        local.apply(value)
+        local.apply(address.text())
                 .ifPresentOrElse(
                         here -> element.attr(attribute.getKey(), here),
                         () -> gone(element, attribute, "files that did not come along"));
@@ -155,18 +226,23 @@ public final class PageCleaning {
 
     /** Links lead where they led: to a page that came along, to somewhere else, or nowhere. */
     private void link(Element element, Attribute attribute) {
-        String value = attribute.getValue().strip();
-        if (value.startsWith("#")) return;
+        PageAddress address = PageAddress.of(attribute.getValue());
+        if (address.inPage()) return;
+        if (attribute.getKey().equals("href")
+                && element.normalName().equals("image")
+                && PIXELS.matcher(address.text()).matches()) return;
+        // What only says where something was said loads nothing.
+        if (attribute.getKey().equals("cite") && !isDrawn(element)) return;
         if (!element.normalName().equals("a") && !element.normalName().equals("area")) {
             // Drawings refer to parts of themselves only.
             gone(element, attribute, "things from elsewhere");
             return;
         }
-        String scheme = scheme(value);
-        if (!scheme.isEmpty()) {
-            if (!SAFE_SCHEMES.contains(scheme)) gone(element, attribute, "links that run something");
-        } else if (!value.startsWith("//"))
-            local.apply(value).ifPresent(here -> element.attr(attribute.getKey(), here));
+        if (!address.scheme().isEmpty()) {
+            if (!SAFE_SCHEMES.contains(address.scheme())) gone(element, attribute, "links that run something");
+            else if (!address.text().equals(attribute.getValue())) element.attr(attribute.getKey(), address.text());
+        } else if (!address.toHost())
+            local.apply(address.text()).ifPresent(here -> element.attr(attribute.getKey(), here));
     }
 
     private void style(Element element, String value) {
@@ -186,7 +262,7 @@ public final class PageCleaning {
      * @throws IllegalArgumentException for a text that is too large, or no style sheet at all
      */
     public static OwnSheet sheet(String css) {
-        return OwnSheet.of(css, PageCleaning::reaches);
+        return SHEETS.get(css, text -> OwnSheet.of(text, PageCleaning::reaches));
     }
 
     /** Whether a value of CSS loads something. */
@@ -201,7 +277,7 @@ public final class PageCleaning {
 
     /** Whether an address is a file that lies beside the page, and neither reaches out nor up. */
     static boolean isOwnFile(String address) {
-        return !address.isBlank() && !isRemote(address) && !address.startsWith("/") && !address.contains("..");
+        return PageAddress.of(address).isBeside();
     }
 
     private void comments(Node node) {
@@ -219,21 +295,5 @@ public final class PageCleaning {
 
     private void count(String what) {
         removed.merge(what, 1, Integer::sum);
-    }
-
-    private static boolean isRemote(String address) {
-        return address.strip().startsWith("//")
-                || address.strip().startsWith("\\")
-                || !scheme(address).isEmpty();
-    }
-
-    /** In small letters; what browsers pass over in addresses does not hide it. Empty for a relative one. */
-    private static String scheme(String address) {
-        String plain = address.replaceAll("[\\p{Cntrl}\\s]", "");
-        int colon = plain.indexOf(':');
-        int other = plain.replaceAll("[/?#]", "\0").indexOf('\0');
-        return colon < 0 || other >= 0 && other < colon
-                ? ""
-                : plain.substring(0, colon).toLowerCase(Locale.ROOT);
     }
 }

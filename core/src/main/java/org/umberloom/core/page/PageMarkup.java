@@ -68,6 +68,7 @@ public final class PageMarkup {
         Document document = Markup.read(html.endsWith("\n") ? html.substring(0, html.length() - 1) : html);
         outside.forEach(document.selectFirst("html")::removeAttr);
         PageCleaning.hints(document);
+        PagePolicy.off(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         SiteIcons.off(document);
         Sharing.off(document);

@@ -67,7 +67,7 @@ public final class RoleSpots {
         hiding.keySet().forEach(path -> taking.putIfAbsent(path, new ArrayList<>()));
         taking.forEach((path, elements) -> {
             List<Integer> hidden = hiding.getOrDefault(path, List.of());
-            elements.removeIf(at -> hidden.contains(at) && !path.startsWith("type."));
+            if (!path.startsWith("type.")) elements.removeAll(Set.copyOf(hidden));
             found.put(path, new Found(elements.stream().distinct().toList(), hidden));
         });
         return Map.copyOf(found);

@@ -2,6 +2,7 @@ package org.umberloom.core.page;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -11,11 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.jsoup.select.Evaluator;
-import org.jsoup.select.QueryParser;
 import org.umberloom.core.contract.Contract;
 import org.umberloom.core.contract.Paint;
 import org.umberloom.core.contract.PartRule;
@@ -47,7 +47,7 @@ final class RulesOfPages {
     private static final String NOTHING = "";
 
     /** A rule as one of its selectors says it: which property takes which reading. */
-    private record Governs(Evaluator selector, long rank, Map<String, String> readings) {}
+    private record Governs(PageElements.Wanted selector, long rank, Map<String, String> readings) {}
 
     private static final Map<Map<String, String>, RulesOfPages> KNOWN = new ConcurrentHashMap<>();
     /** Every choice at its standard. */
@@ -93,7 +93,7 @@ final class RulesOfPages {
                 if (selector.drawn().isEmpty())
                     selector.untouched()
                             .ifPresent(text -> all.add(
-                                    new Governs(QueryParser.parse(text), Paint.rank(rule, selector), readings)));
+                                    new Governs(new PageElements.Wanted(text), Paint.rank(rule, selector), readings)));
         }
         return all;
     }
@@ -101,17 +101,47 @@ final class RulesOfPages {
     /** The reading that a property of an element takes where nobody wrote or chose anything there, if it takes one. */
     static Optional<String> governing(Element element, String property) {
         String family = family(property, "");
+        return inherited(element, property, one -> STANDARD.all.stream()
+                .filter(rule -> rule.readings.containsKey(family) && rule.selector.matches(one))
+                .max(Comparator.comparingLong(Governs::rank))
+                .map(rule -> rule.readings.get(family)));
+    }
+
+    private static Optional<String> inherited(
+            Element element, String property, Function<Element, Optional<String>> said) {
         for (Element one = element; one != null; one = one.parent()) {
-            Element at = one;
-            Optional<String> reading = STANDARD.all.stream()
-                    .filter(rule -> rule.readings.containsKey(family) && at.is(rule.selector))
-                    .max(Comparator.comparingLong(Governs::rank))
-                    .map(rule -> rule.readings.get(family));
+            Optional<String> reading = said.apply(one);
             if (reading.filter(AROUND::equals).isPresent()) continue;
             if (reading.isPresent() || !INHERITED.contains(property))
-                return reading.filter(said -> !said.equals(NOTHING));
+                return reading.filter(own -> !own.equals(NOTHING));
         }
         return Optional.empty();
+    }
+
+    /** As {@link #governing}, of many elements of one page: what wins for a property is found for all of them at once. */
+    static final class Governing {
+        private final PageElements page;
+        private final Map<String, Map<Element, Governs>> byFamily = new HashMap<>();
+
+        Governing(PageElements page) {
+            this.page = page;
+        }
+
+        Optional<String> reading(Element element, String property) {
+            String family = family(property, "");
+            Map<Element, Governs> winning = byFamily.computeIfAbsent(family, this::winning);
+            return inherited(element, property, one -> Optional.ofNullable(winning.get(one))
+                    .map(rule -> rule.readings.get(family)));
+        }
+
+        private Map<Element, Governs> winning(String family) {
+            Map<Element, Governs> winning = new IdentityHashMap<>();
+            for (Governs rule : STANDARD.all)
+                if (rule.readings.containsKey(family))
+                    for (Element element : page.select(rule.selector))
+                        winning.merge(element, rule, (one, other) -> other.rank >= one.rank ? other : one);
+            return winning;
+        }
     }
 
     /**
@@ -132,7 +162,7 @@ final class RulesOfPages {
     /** Whether a rule says a property of that very element, other than that what is around says it. */
     private static boolean says(Element element, String property) {
         return STANDARD.all.stream()
-                .filter(rule -> rule.readings.containsKey(property) && element.is(rule.selector))
+                .filter(rule -> rule.readings.containsKey(property) && rule.selector.matches(element))
                 .max(Comparator.comparingLong(Governs::rank))
                 .filter(rule -> !rule.readings.get(property).equals(AROUND))
                 .isPresent();
@@ -143,17 +173,21 @@ final class RulesOfPages {
                 .filter(rule -> rule.readings.containsKey(property))
                 .anyMatch(rule -> {
                     for (Element one = element; one != last.parent(); one = one.parent())
-                        if (one.is(rule.selector)) return true;
+                        if (rule.selector.matches(one)) return true;
                     return false;
                 });
     }
 
     /** What elements of a page take by rules of their own: the readings of each, by what wins for each property. */
     Map<Element, Set<String>> taken(Document document) {
+        return taken(new PageElements(document));
+    }
+
+    Map<Element, Set<String>> taken(PageElements page) {
         Map<Element, Map<String, Governs>> strongest = new IdentityHashMap<>();
         for (Governs rule : all) {
             Patience.ask();
-            for (Element element : document.select(rule.selector)) {
+            for (Element element : page.select(rule.selector)) {
                 Map<String, Governs> there = strongest.computeIfAbsent(element, key -> new LinkedHashMap<>());
                 for (String family : rule.readings.keySet())
                     there.merge(family, rule, (one, other) -> other.rank >= one.rank ? other : one);

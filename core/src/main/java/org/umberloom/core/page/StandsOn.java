@@ -1,8 +1,10 @@
 package org.umberloom.core.page;
 
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Evaluator;
@@ -71,10 +73,24 @@ public final class StandsOn {
                         .attr(OWN, element.attr(Markup.SURFACE))));
     }
 
+    /** The elements of a page that choices put on surfaces, each with the name of its choice. */
+    static Map<Element, String> choosing(PageElements page) {
+        Map<Element, String> choosing = new IdentityHashMap<>();
+        CHOICES.forEach((choice, elements) -> page.select(
+                        new PageElements.Wanted(choice.stands().orElseThrow()))
+                .forEach(element -> choosing.putIfAbsent(element, choice.name())));
+        return choosing;
+    }
+
     /** The choice by which an element, or the nearest around it that is put somewhere or names a surface, is put on one. */
     static Optional<String> by(Element element) {
+        return by(element, StandsOn::choosing);
+    }
+
+    /** @param choosing what puts an element itself on a surface */
+    static Optional<String> by(Element element, Function<Element, Optional<String>> choosing) {
         for (Element one = element; one != null; one = one.parent()) {
-            Optional<String> choice = choosing(one);
+            Optional<String> choice = choosing.apply(one);
             if (choice.isPresent()) return choice;
             if (one.hasAttr(Markup.SURFACE)) return Optional.empty();
         }

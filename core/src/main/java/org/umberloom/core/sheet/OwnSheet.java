@@ -1,6 +1,7 @@
 package org.umberloom.core.sheet;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -21,6 +22,7 @@ import java.util.stream.Collectors;
 public record OwnSheet(String text, List<Sheet.Fault> faults, Map<String, Integer> removed) {
     public OwnSheet {
         faults = List.copyOf(faults);
+        removed = Collections.unmodifiableMap(new LinkedHashMap<>(removed));
     }
 
     /**

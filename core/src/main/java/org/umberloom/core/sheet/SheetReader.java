@@ -36,6 +36,9 @@ public final class SheetReader {
     /** UTF-16 units of one sheet. */
     private static final int LARGEST = 4 << 20;
 
+    /** Brackets and braces in each other; the most deeply nested sheets of general use have about ten. */
+    private static final int DEEPEST = 64;
+
     private static final Pattern EMPTY = Pattern.compile("(--[\\w-]+\\s*:)\\s*(?=[;}])");
     /** Stands for a value that is nothing while the parser reads. */
     private static final String NOTHING = "nothing-at-all";
@@ -55,6 +58,7 @@ public final class SheetReader {
                     "A style sheet of more than " + (LARGEST >> 20) + " million letters is not read.");
         Patience.ask();
         SheetReader reader = new SheetReader();
+        checkDepth(css);
         String whole = withEmptyValues(css) + reader.braces(css);
         CascadingStyleSheet sheet = CSSReader.readFromStringReader(whole, reader.settings());
         if (sheet == null)
@@ -64,6 +68,23 @@ public final class SheetReader {
                             : reader.faults.get(0).words());
         for (ICSSTopLevelRule rule : sheet.getAllRules()) reader.take(rule, List.of());
         return new Sheet(reader.rules, reader.blocks, reader.faults);
+    }
+
+    /** What lies too deep in each other is refused before the parser, which calls itself for each, comes to its end. */
+    private static void checkDepth(String css) {
+        int depth = 0;
+        for (int at = 0; at < css.length(); at++) {
+            char c = css.charAt(at);
+            if (c == '(' || c == '[' || c == '{') depth++;
+            else if ((c == ')' || c == ']' || c == '}') && depth > 0) depth--;
+            if (depth > DEEPEST) {
+                String before = css.substring(0, at);
+                throw new IllegalArgumentException(
+                        "Line " + (1 + before.chars().filter(one -> one == '\n').count()) + ", column "
+                                + (at - before.lastIndexOf('\n')) + ": more than " + DEEPEST
+                                + " brackets or braces lie in each other, which is not read.");
+            }
+        }
     }
 
     /** The declarations of a {@code style} attribute, as the one rule of a sheet. Source: CSS Style Attributes, section 3. */

@@ -65,7 +65,7 @@ public final class DrawnSquares {
      */
     public byte[] png(int size, double share, Optional<Color> ground) {
         int side = (int) Math.round(size * share);
-        BufferedImage picture = vector ? drawn(side) : read();
+        BufferedImage picture = vector ? drawn(side) : read(side);
         double scale = Math.min((double) side / picture.getWidth(), (double) side / picture.getHeight());
         int width = Math.max(1, (int) Math.round(picture.getWidth() * scale));
         int height = Math.max(1, (int) Math.round(picture.getHeight() * scale));
@@ -110,9 +110,9 @@ public final class DrawnSquares {
         return file.array();
     }
 
-    private BufferedImage read() {
+    private BufferedImage read(int side) {
         try {
-            return ImageIO.read(new ByteArrayInputStream(content));
+            return Raster.atLeast(content, side);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -1,16 +1,8 @@
 package org.umberloom.kit.picture;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.Iterator;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReadParam;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
 
 /**
  * Uploaded pictures, without trust: what a file claims to be does not count, its size is read before its pixels are, and a
@@ -20,6 +12,8 @@ import javax.imageio.stream.ImageInputStream;
 public final class PictureReader {
     /** As many pixels as a large camera makes; more is refused unread. */
     private static final long MOST_PIXELS = 64_000_000;
+    /** Bytes of its pixels: 64 megapixels of four. */
+    private static final long MOST_UNPACKED = 4 * MOST_PIXELS;
     /** A side that no page shows; a line of pixels of any length would be read whole. */
     private static final int LONGEST_SIDE = 20_000;
     /** What is looked at; enough for shares to a tenth of a percent. */
@@ -44,22 +38,11 @@ public final class PictureReader {
     /** @throws IllegalArgumentException with a sentence for people when it is no picture, too large, damaged or hostile */
     public Seen read(byte[] content) {
         if (isText(content)) return vector(content);
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            ImageReader reader = readers.hasNext() ? readers.next() : null;
-            Optional<String> mediaType = reader == null
-                    ? Optional.empty()
-                    : Optional.ofNullable(RASTER.get(reader.getFormatName().toLowerCase(Locale.ROOT)));
-            if (mediaType.isEmpty())
-                throw new IllegalArgumentException(
-                        "This is not a picture that can be read here: it is neither JPEG, PNG, WebP nor SVG." + KEPT);
-            try {
-                reader.setInput(in, true, true);
-                int[] pixels = raster(reader);
-                return new Seen(mediaType.get(), content, reader.getWidth(0), reader.getHeight(0), pixels);
-            } finally {
-                reader.dispose();
-            }
+        try (Raster raster = Raster.open(content).orElseThrow(PictureReader::unknown)) {
+            String mediaType = RASTER.get(raster.format());
+            if (mediaType == null) throw unknown();
+            int[] pixels = pixels(raster);
+            return new Seen(mediaType, content, raster.width(), raster.height(), pixels);
         } catch (IOException | RuntimeException | OutOfMemoryError e) {
             if (e instanceof IllegalArgumentException refused
                     && refused.getMessage() != null
@@ -85,9 +68,14 @@ public final class PictureReader {
         return false;
     }
 
-    private static int[] raster(ImageReader reader) throws IOException {
-        int width = reader.getWidth(0);
-        int height = reader.getHeight(0);
+    private static IllegalArgumentException unknown() {
+        return new IllegalArgumentException(
+                "This is not a picture that can be read here: it is neither JPEG, PNG, WebP nor SVG." + KEPT);
+    }
+
+    private static int[] pixels(Raster raster) throws IOException {
+        int width = raster.width();
+        int height = raster.height();
         long pixels = (long) width * height;
         if (pixels > MOST_PIXELS)
             throw new IllegalArgumentException(
@@ -95,10 +83,11 @@ public final class PictureReader {
         if (Math.max(width, height) > LONGEST_SIDE)
             throw new IllegalArgumentException("The picture measures " + width + " × " + height
                     + " pixels; a side may have up to " + LONGEST_SIDE + "." + KEPT);
+        if (raster.bytes() > MOST_UNPACKED)
+            throw new IllegalArgumentException("The picture would unpack to " + (raster.bytes() >> 20) + " MB; up to "
+                    + (MOST_UNPACKED >> 20) + " are read. Save it with eight bits for each color, or smaller." + KEPT);
         int every = (int) Math.max(1, Math.floor(Math.sqrt(pixels / (double) LOOKED_AT)));
-        ImageReadParam param = reader.getDefaultReadParam();
-        param.setSourceSubsampling(every, every, 0, 0);
-        BufferedImage image = reader.read(0, param);
+        BufferedImage image = raster.thinned(every);
         return image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
     }
 

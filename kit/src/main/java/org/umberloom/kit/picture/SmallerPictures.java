@@ -3,7 +3,6 @@ package org.umberloom.kit.picture;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -82,7 +81,7 @@ public final class SmallerPictures {
 
     private static byte[] make(byte[] content, String mediaType, int width) {
         try {
-            BufferedImage image = Shrinking.to(ImageIO.read(new ByteArrayInputStream(content)), width);
+            BufferedImage image = Shrinking.to(Raster.atLeast(content, width), width);
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ImageIO.write(image, mediaType.endsWith("png") ? "png" : "jpeg", out);
             return out.toByteArray();

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamConstants;
@@ -15,7 +16,9 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import org.umberloom.core.color.CssColor;
+import org.umberloom.core.limit.Expansion;
 import org.umberloom.core.limit.Patience;
+import org.umberloom.core.page.KnownMarkup;
 
 /**
  * A vector picture read as the XML it is and written anew in UTF-8 from an allow-list of elements and attributes, so that
@@ -32,34 +35,14 @@ record VectorPicture(byte[] content, int[] paints) {
     private static final int DEEPEST = 200;
     private static final int MOST_PAINTS = 200_000;
 
-    private static final Set<String> ELEMENTS = words(
-            """
-            svg g defs symbol use title desc path rect circle ellipse line polyline polygon text tspan textPath linearGradient
-            radialGradient stop pattern clipPath mask marker style image filter feBlend feColorMatrix feComponentTransfer feComposite
-            feConvolveMatrix feDiffuseLighting feDisplacementMap feDistantLight feDropShadow feFlood feFuncA feFuncB feFuncG feFuncR
-            feGaussianBlur feMerge feMergeNode feMorphology feOffset fePointLight feSpecularLighting feSpotLight feTile feTurbulence""");
-    private static final Set<String> ATTRIBUTES = words(
-            """
-            id class style x y x1 y1 x2 y2 cx cy r rx ry fx fy fr d points width height viewBox preserveAspectRatio transform version
-            dx dy rotate textLength lengthAdjust startOffset method spacing side pathLength offset gradientUnits gradientTransform
-            spreadMethod patternUnits patternContentUnits patternTransform clipPathUnits maskUnits maskContentUnits markerUnits
-            markerWidth markerHeight refX refY orient filterUnits primitiveUnits in in2 result mode type values tableValues slope
-            intercept amplitude exponent operator k1 k2 k3 k4 order kernelMatrix divisor bias targetX targetY edgeMode preserveAlpha
-            surfaceScale diffuseConstant specularConstant specularExponent scale xChannelSelector yChannelSelector azimuth elevation
-            stdDeviation radius baseFrequency numOctaves seed stitchTiles z pointsAtX pointsAtY pointsAtZ limitingConeAngle media
-            fill fill-opacity fill-rule stroke stroke-width stroke-opacity stroke-linecap stroke-linejoin stroke-miterlimit
-            stroke-dasharray stroke-dashoffset opacity color display visibility overflow clip clip-path clip-rule mask filter
-            marker-start marker-mid marker-end stop-color stop-opacity flood-color flood-opacity lighting-color font-family font-size
-            font-style font-weight font-stretch font-variant text-anchor text-decoration letter-spacing word-spacing dominant-baseline
-            alignment-baseline baseline-shift writing-mode direction color-interpolation color-interpolation-filters color-rendering
-            shape-rendering text-rendering image-rendering paint-order vector-effect mix-blend-mode isolation role aria-label
-            aria-hidden lang""");
     private static final Set<String> PAINTS = words("fill stroke stop-color flood-color lighting-color color");
     /** What marks a picture as made to do harm, rather than as one with something that is not needed here. */
     private static final Set<String> HOSTILE = words("script foreignObject handler listener iframe object embed");
     /** Functions of CSS that can load something. Source: CSS Images 4, CSS Values 5. */
     private static final List<String> LOADING = List.of(
             "@", "\\", "image-set(", "src(", "image(", "cross-fade(", "element(", "expression(", "-moz-binding");
+
+    private static final Pattern CLASS = Pattern.compile("\\.([\\w-]+)");
 
     /** Why a picture was not taken, in words that follow "The vector picture ". */
     static final class Refused extends Exception {
@@ -95,6 +78,8 @@ record VectorPicture(byte[] content, int[] paints) {
         private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         private final XMLStreamWriter out;
         private final List<Integer> paints = new ArrayList<>();
+        private final Expansion expansion = new Expansion();
+
         private int elements;
 
         Reader(XMLStreamReader in) throws XMLStreamException {
@@ -132,6 +117,7 @@ record VectorPicture(byte[] content, int[] paints) {
                     style = false;
                     css.setLength(0);
                     depth--;
+                    expansion.close();
                     out.writeEndElement();
                 } else if (event == XMLStreamConstants.CHARACTERS
                         || event == XMLStreamConstants.CDATA
@@ -141,6 +127,9 @@ record VectorPicture(byte[] content, int[] paints) {
                 }
             }
             if (elements == 0) throw new Refused("is empty");
+            if (expansion.drawn() > Expansion.MOST)
+                throw new Refused("comes to more than " + Expansion.MOST
+                        + " elements when what it refers to is drawn in its place, so it was refused");
             out.writeEndDocument();
             out.close();
             return new VectorPicture(
@@ -165,7 +154,7 @@ record VectorPicture(byte[] content, int[] paints) {
                     if (in.getAttributeLocalName(i).equals("href"))
                         throw new Refused("holds a link, so it was refused");
             }
-            return svg && ELEMENTS.contains(name);
+            return svg && KnownMarkup.DRAWN_ELEMENTS.contains(name);
         }
 
         private void skip() throws XMLStreamException, Refused {
@@ -183,16 +172,22 @@ record VectorPicture(byte[] content, int[] paints) {
             out.writeStartElement(in.getLocalName());
             if (root) out.writeDefaultNamespace(SVG);
             boolean linked = false;
+            String id = "";
+            List<String> references = new ArrayList<>();
+            List<String> classes = List.of();
             for (int i = 0; i < in.getAttributeCount(); i++) {
                 String space = in.getAttributeNamespace(i);
                 String name = in.getAttributeLocalName(i);
                 String value = in.getAttributeValue(i);
                 boolean own = space == null || space.isEmpty();
+                references.addAll(Expansion.references(value.strip()));
+                if (own && name.equals("id")) id = value;
+                if (own && name.equals("class")) classes = List.of(value.strip().split("\\s+"));
                 if (name.equals("href") && (own || space.equals(XLINK))) {
                     checkLink(in.getLocalName(), value);
                     if (!linked) out.writeAttribute("href", value.trim());
                     linked = true;
-                } else if (own && ATTRIBUTES.contains(name)) {
+                } else if (own && KnownMarkup.DRAWN_ATTRIBUTES.contains(name)) {
                     if (name.equals("style")) {
                         checkCss(value);
                         declarations(value);
@@ -201,6 +196,7 @@ record VectorPicture(byte[] content, int[] paints) {
                     out.writeAttribute(name, value);
                 }
             }
+            expansion.open(id, classes, references);
         }
 
         /** Only to something in the picture itself, or to pixels that stand in it. */
@@ -240,7 +236,17 @@ record VectorPicture(byte[] content, int[] paints) {
 
         private void styles(String css) throws XMLStreamException, Refused {
             checkCss(css);
-            for (String block : css.split("\\}")) declarations(block.substring(block.indexOf('{') + 1));
+            for (String block : css.split("\\}")) {
+                String said = block.substring(block.indexOf('{') + 1);
+                declarations(said);
+                List<String> references = Expansion.references(" " + said);
+                if (references.isEmpty()) continue;
+                List<String> classes = CLASS.matcher(block.substring(0, block.length() - said.length()))
+                        .results()
+                        .map(found -> found.group(1))
+                        .toList();
+                for (String one : classes.isEmpty() ? List.of("") : classes) expansion.rule(one, references);
+            }
             out.writeCharacters(css);
         }
 

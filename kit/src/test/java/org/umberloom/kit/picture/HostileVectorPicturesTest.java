@@ -1,6 +1,7 @@
 package org.umberloom.kit.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -10,6 +11,7 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
@@ -73,6 +75,38 @@ class HostileVectorPicturesTest {
                 svg("<g id=\"a\"><use href=\"#a\"/></g>"),
                 "<html><body onload=\"alert(1)\"><svg " + NS + "/></body></html>",
                 "<svg " + NS + " xml:base=\"javascript:alert(1)//\"><a href=\"#\"><text>x</text></a></svg>");
+    }
+
+    /** Ten times ten, eleven levels deep, by what the levels refer to with: two kilobytes, a hundred thousand million elements. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<use href='#l%d'/>",
+                "<use xlink:href=' #l%d '/>",
+                "<rect mask='url(#l%d)'/>",
+                "<rect style='fill: url( \"#l%d\" )'/>",
+                "<rect class='c%d'/>"
+            })
+    void whatGrowsByPowersIsRefused(String reference) {
+        StringBuilder picture = new StringBuilder("<g id='l0'><rect width='1' height='1'/></g>");
+        StringBuilder rules = new StringBuilder();
+        for (int level = 1; level < 12; level++) {
+            picture.append("<g id='l")
+                    .append(level)
+                    .append("'>")
+                    .append(reference.formatted(level - 1).repeat(10))
+                    .append("</g>");
+            rules.append(".c")
+                    .append(level - 1)
+                    .append(" { mask: url(#l")
+                    .append(level - 1)
+                    .append(") }");
+        }
+        String whole = svg(picture + "<style>" + rules + "</style>");
+        assertThat(whole.length()).isLessThan(5_000);
+        assertThatThrownBy(() -> new PictureReader().read(whole.getBytes(StandardCharsets.UTF_8)))
+                .hasMessageContaining("comes to more than 200000 elements")
+                .hasMessageContaining("It was not kept");
     }
 
     private static String svg(String within) {

@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -57,6 +58,64 @@ class PictureReaderTest {
         assertThatThrownBy(() -> reader.pixels(header(50_000, 50_000)))
                 .hasMessageContaining("2500 megapixels")
                 .hasMessageContaining("not kept");
+    }
+
+    /** A PNG of sixteen bits for each of four channels, all alike: a third of a megabyte that unpacks to 316. */
+    private static byte[] flat(int width, int height) throws IOException {
+        ByteArrayOutputStream pixels = new ByteArrayOutputStream();
+        try (DeflaterOutputStream packed = new DeflaterOutputStream(pixels)) {
+            byte[] row = new byte[1 + width * 8];
+            for (int y = 0; y < height; y++) packed.write(row);
+        }
+        ByteArrayOutputStream header = new ByteArrayOutputStream();
+        DataOutputStream data = new DataOutputStream(header);
+        data.writeInt(width);
+        data.writeInt(height);
+        data.write(new byte[] {16, 6, 0, 0, 0});
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        DataOutputStream out = new DataOutputStream(png);
+        out.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+        chunk(out, "IHDR", header.toByteArray());
+        chunk(out, "IDAT", pixels.toByteArray());
+        chunk(out, "IEND", new byte[0]);
+        return png.toByteArray();
+    }
+
+    private static void chunk(DataOutputStream out, String name, byte[] content) throws IOException {
+        byte[] named = name.getBytes(StandardCharsets.US_ASCII);
+        CRC32 crc = new CRC32();
+        crc.update(named);
+        crc.update(content);
+        out.writeInt(content.length);
+        out.write(named);
+        out.write(content);
+        out.writeInt((int) crc.getValue());
+    }
+
+    @Test
+    void whatUnpacksToTooManyBytesIsRefusedUnread() throws IOException {
+        byte[] picture = flat(7_900, 5_000);
+        assertThat(picture.length).isLessThan(400_000);
+        assertThatThrownBy(() -> reader.read(picture))
+                .hasMessageContaining("would unpack to 301 MB; up to 244 are read")
+                .hasMessageContaining("not kept");
+        assertThat(reader.read(flat(1_900, 1_000)).width()).isEqualTo(1_900);
+    }
+
+    /** Such a picture may have been kept before it was refused; its smaller files are made of thinned pixels. */
+    @Test
+    void smallerFilesOfALargePictureNeverHoldAllOfIt() throws IOException {
+        byte[] picture = flat(7_900, 5_000);
+        assertThat(Raster.atLeast(picture, 480).getWidth()).isBetween(480, 1_000);
+        for (int width : List.of(480, 960, 1_600)) {
+            BufferedImage small = ImageIO.read(
+                    new java.io.ByteArrayInputStream(new SmallerPictures().made(picture, "image/png", width)));
+            assertThat(small.getWidth()).isEqualTo(width);
+        }
+        try (Raster raster = Raster.open(picture).orElseThrow()) {
+            BufferedImage held = raster.thinned(1);
+            assertThat(8L * held.getWidth() * held.getHeight()).isLessThanOrEqualTo(Raster.MOST_HELD);
+        }
     }
 
     private static byte[] header(int width, int height) throws IOException {
