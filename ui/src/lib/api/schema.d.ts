@@ -1716,6 +1716,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{site}/stored.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stored"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{site}/reading": {
         parameters: {
             query?: never;
@@ -4385,6 +4401,7 @@ export interface components {
             pages: number;
             weave: components["schemas"]["Weave"];
             crossings: components["schemas"]["Crossing"][];
+            fault: string;
         };
         Crossing: {
             group: string;
@@ -8327,6 +8344,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ThemeTrial"];
+                };
+            };
+        };
+    };
+    stored: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
         };

@@ -44,9 +44,11 @@
             <span class="min-w-0">
               <span class="block truncate font-semibold text-heading">{row.name}</span>
               <span class="caption block truncate"
-                >{#if row.fault}<span class="text-must">Cannot be shown</span>{:else}{row.look || 'as the theme stands'} · {counted(row.pages, 'page', 'pages')}{standsOn.get(row.slug)
-                  ? ` · ${standsOn.get(row.slug)}`
-                  : ''}{/if}</span
+                >{#if row.fault}<span class="text-must">Cannot be shown</span>{:else}{row.look || 'as the theme stands'} · {counted(
+                    row.pages,
+                    'page',
+                    'pages'
+                  )}{standsOn.get(row.slug) ? ` · ${standsOn.get(row.slug)}` : ''}{/if}</span
               >
             </span>
           </a>
