@@ -203,7 +203,10 @@ class KeepingTest {
         assertThat(loom.read("select revision from umberloom_elsewhere.theme where id = " + id))
                 .containsExactly(Integer.toString(kept));
         loom.change("drop database umberloom_elsewhere");
-        loom.change("drop database if exists umberloom_elsewhere_before");
+        for (String replaced : loom.read(
+                "select schema_name from information_schema.schemata where schema_name like 'umberloom\\_elsewhere\\_before\\_%'"))
+            assertThat(output(on("umberloom_elsewhere", command(folder, "discard", replaced)), 0))
+                    .contains(replaced + " is gone");
     }
 
     /** A folder that only its owner may enter, as the home of root is: the database's user cannot, and it works by itself. */
