@@ -1,6 +1,6 @@
 import { toast } from 'svelte-sonner';
 import { Queue } from '$lib/ui/queue';
-import { api, ask, store, said, type Schemas } from '$lib/api/client';
+import { api, ask, store, said, notice, type Schemas } from '$lib/api/client';
 
 export type Laid = Schemas['PageLaid'];
 export type Block = Schemas['BlockView'];
@@ -54,8 +54,11 @@ export class Laying {
       try {
         await work();
       } catch (e) {
-        refused = said(e);
-        toast.error('Nothing was changed.', { description: refused });
+        const title = notice(e);
+        if (title) {
+          refused = said(e);
+          toast.error(title, { description: refused });
+        }
       }
       await this.read();
       return refused;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, notice, type Schemas } from '$lib/api/client';
   import { at } from '$lib/ui/words';
 
   /** What a site stands on, what is newer, what it takes by itself, and what it stood on before. */
@@ -27,7 +27,7 @@
       standing = await what();
       onchange();
     } catch (e) {
-      toast.error('Nothing was changed.', { description: said(e) });
+      toast.error(notice(e) || 'Stored', { description: said(e) });
     } finally {
       busy = false;
     }

@@ -56,7 +56,7 @@ export class Commits {
       } catch (e) {
         const problem = e instanceof Problem ? e : new Problem(0, 'That did not work', String(e));
         await this.#refuse(problem, edit);
-        return problem;
+        return problem.isStored ? null : problem;
       }
     });
     this.#last = result.then(() => undefined);

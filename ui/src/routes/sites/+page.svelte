@@ -4,7 +4,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, notice, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import AlikeRow from '$lib/site/AlikeRow.svelte';
@@ -80,8 +80,11 @@
       const entries = await work();
       toast.success(words, { action: { label: 'Undo', onClick: () => void takeBack(entries) } });
     } catch (e) {
-      refused = said(e);
-      toast.error('Nothing was changed.', { description: refused });
+      const title = notice(e);
+      if (title) {
+        refused = said(e);
+        toast.error(title, { description: refused });
+      }
     }
     await read();
     return refused;
@@ -91,7 +94,7 @@
     try {
       await store(() => api.POST('/api/strays/take-back', { body: { entries } }));
     } catch (e) {
-      toast.error('Not all of it was taken back.', { description: said(e) });
+      toast.error('Nothing was taken back.', { description: said(e) });
     }
     await read();
   }

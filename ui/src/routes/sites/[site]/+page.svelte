@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, notice, Problem, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
@@ -93,10 +93,10 @@
       await read();
       return '';
     } catch (e) {
-      const message = said(e);
-      toast.error('Nothing was changed.', { description: message });
+      const title = notice(e);
+      if (title) toast.error(title, { description: said(e) });
       await read();
-      return message;
+      return title && said(e);
     }
   }
 

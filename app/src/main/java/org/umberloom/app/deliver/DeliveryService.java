@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -27,10 +30,10 @@ import org.umberloom.core.delivery.HostFault;
 class DeliveryService implements PublishService.Elsewhere {
     private static final Logger LOG = LoggerFactory.getLogger(DeliveryService.class);
     private static final int AT_ONCE = 3;
-    /** One that was silent for so long was broken off. */
-    private static final Duration LONGEST_SILENCE = Duration.ofSeconds(90);
+    /** One that was silent for so long was broken off: its process says four times a second that it is there. */
+    private static final Duration LONGEST_SILENCE = Duration.ofSeconds(5);
 
-    private static final Duration BEAT = Duration.ofMillis(300);
+    private static final Duration BEAT = Duration.ofMillis(250);
     private static final int LONGEST_SAID = 1_000;
     private static final String GOING = "going";
     private static final String BROKEN = "broken";
@@ -89,11 +92,9 @@ class DeliveryService implements PublishService.Elsewhere {
     private final PublishService publishing;
     private final Commits commits;
     private final Clock clock;
-    private final ExecutorService work = Executors.newFixedThreadPool(AT_ONCE, task -> {
-        Thread thread = new Thread(task, "delivery");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService work = Executors.newFixedThreadPool(AT_ONCE, task -> thread(task, "delivery"));
+    private final ScheduledExecutorService beating =
+            Executors.newSingleThreadScheduledExecutor(task -> thread(task, "delivery-beat"));
 
     DeliveryService(
             DeliveryMapper deliveries,
@@ -110,9 +111,16 @@ class DeliveryService implements PublishService.Elsewhere {
         this.clock = clock;
     }
 
+    private static Thread thread(Runnable task, String name) {
+        Thread thread = new Thread(task, name);
+        thread.setDaemon(true);
+        return thread;
+    }
+
     @PreDestroy
     void end() {
         work.shutdownNow();
+        beating.shutdownNow();
     }
 
     @Override
@@ -209,7 +217,17 @@ class DeliveryService implements PublishService.Elsewhere {
             deliveries.add(row);
             return row.id();
         });
-        work.execute(() -> run(id, slug, build, host, place.place(), by));
+        Beat beat = new Beat(id);
+        // Also while it waits for its turn, and while one large file is on its way.
+        Future<?> beats =
+                beating.scheduleWithFixedDelay(beat::note, BEAT.toMillis(), BEAT.toMillis(), TimeUnit.MILLISECONDS);
+        work.execute(() -> {
+            try {
+                run(beat, slug, build, host, place.place(), by);
+            } finally {
+                beats.cancel(false);
+            }
+        });
         return of(slug);
     }
 
@@ -220,12 +238,13 @@ class DeliveryService implements PublishService.Elsewhere {
         return of(slug);
     }
 
-    private void run(long id, String slug, Build build, HostMapper.HostRow host, String place, Account by) {
+    private void run(Beat beat, String slug, Build build, HostMapper.HostRow host, String place, Account by) {
+        long id = beat.id;
         String state = "failed";
         String said;
         int sent = 0;
         try {
-            Delivery.Done done = hosts.at(host, place, files -> Delivery.run(files, build, new Beat(id)));
+            Delivery.Done done = hosts.at(host, place, files -> Delivery.run(files, build, beat));
             publishing.putLive(slug, build.number(), by);
             state = "done";
             said = done.left();
@@ -240,6 +259,7 @@ class DeliveryService implements PublishService.Elsewhere {
             said =
                     "Something went wrong here. What is live there is one whole build; look at the site, and deliver again.";
         }
+        beat.note();
         try {
             deliveries.end(
                     id, state, said.length() > LONGEST_SAID ? said.substring(0, LONGEST_SAID) : said, sent, now());
@@ -248,13 +268,12 @@ class DeliveryService implements PublishService.Elsewhere {
         }
     }
 
-    /** Notes now and then how far it is, and whether somebody asked to stop. */
+    /** Notes how far it is, and whether somebody asked to stop. */
     private final class Beat implements Delivery.Watch {
         private final long id;
-        private long next = System.nanoTime();
-        private int files;
-        private long bytes;
-        private boolean stops;
+        private volatile int files;
+        private volatile long bytes;
+        private volatile boolean stops;
 
         Beat(long id) {
             this.id = id;
@@ -264,19 +283,15 @@ class DeliveryService implements PublishService.Elsewhere {
         public void there(int now, long length) {
             files = now;
             bytes = length;
-            note();
         }
 
         @Override
         public boolean stops() {
-            note();
             return stops || Thread.currentThread().isInterrupted();
         }
 
         /** A database that is away for a moment does not end a delivery. */
         private void note() {
-            if (System.nanoTime() < next) return;
-            next = System.nanoTime() + BEAT.toNanos();
             try {
                 deliveries.beat(id, files, bytes, now());
                 stops = deliveries.stopAsked(id);

@@ -1,14 +1,12 @@
 package org.umberloom.app.site;
 
-import jakarta.annotation.PreDestroy;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Draft;
@@ -29,11 +27,6 @@ import org.umberloom.core.theme.SharedPiece;
 class PiecesOfThemes {
     private static final Logger LOG = LoggerFactory.getLogger(PiecesOfThemes.class);
 
-    private final ExecutorService following = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "pieces-of-themes");
-        thread.setDaemon(true);
-        return thread;
-    });
     private final SiteDrafts drafts;
     private final SiteMapper sites;
     private final DraftService themes;
@@ -44,11 +37,10 @@ class PiecesOfThemes {
         this.themes = themes;
     }
 
-    /** Also where they were changed, or taken back, on the bench of the theme. */
-    @TransactionalEventListener
+    /** Also where they were changed, or taken back, on the bench of the theme: in one transaction, with every site or not at all. */
+    @TransactionalEventListener(phase = TransactionPhase.BEFORE_COMMIT)
     void changed(PiecesChanged change) {
-        // The transaction that tells of it is still at its end here.
-        following.execute(() -> followAll(change.theme(), change.pieces(), change.by()));
+        followAll(change.theme(), change.pieces(), change.by());
     }
 
     private void followAll(long theme, Map<String, SharedPiece> pieces, long by) {
@@ -100,10 +92,5 @@ class PiecesOfThemes {
     private void set(long theme, String name, Optional<SharedPiece> piece, Account by) {
         Draft now = themes.amend(theme, newest -> new Edit.SetPiece(name, piece), by);
         followAll(theme, SharedPiece.of(now.theme()), by.id());
-    }
-
-    @PreDestroy
-    void stop() {
-        following.shutdown();
     }
 }

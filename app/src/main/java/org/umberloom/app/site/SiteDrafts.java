@@ -85,7 +85,7 @@ public class SiteDrafts {
         Map<String, String> parts = new LinkedHashMap<>();
         for (SiteMapper.PartRow part : sites.parts(site.id())) parts.put(part.name(), part.content());
         SiteDraft read = new SiteDraft(site.id(), site.themeId(), revision, document(site, parts));
-        newest.put(site.id(), read);
+        Commits.afterwards(() -> newest.put(site.id(), read));
         return read;
     }
 
@@ -293,7 +293,7 @@ public class SiteDrafts {
             Optional<Step> step = plan.apply(draft);
             return step.isEmpty() ? draft : advance(draft, step.get());
         });
-        newest.put(row.id(), stored);
+        Commits.afterwards(() -> newest.put(row.id(), stored));
         return stored;
     }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -17,6 +18,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
+import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.Draft;
 import org.umberloom.app.theme.DraftService;
 import org.umberloom.app.web.Conflict;
@@ -54,6 +56,7 @@ class SiteWork {
     private final DraftService themes;
     private final PictureReader reader;
     private final PiecesOfThemes pieces;
+    private final Commits commits;
     private final Clock clock;
 
     SiteWork(
@@ -62,7 +65,9 @@ class SiteWork {
             DraftService themes,
             PictureReader reader,
             PiecesOfThemes pieces,
+            Commits commits,
             Clock clock) {
+        this.commits = commits;
         this.pieces = pieces;
         this.reader = reader;
         this.drafts = drafts;
@@ -282,14 +287,18 @@ class SiteWork {
 
     /** What it does to pieces of the theme goes to the theme. */
     private SiteDrafts.Stacks told(String slug, Account by, Supplier<SiteDraft> work) {
-        SiteDocument before = drafts.newest(slug).site();
-        pieces.tell(before, work.get(), by);
-        return drafts.rail(drafts.newest(slug));
+        return commits.together(() -> {
+            SiteDocument before = drafts.newest(slug).site();
+            pieces.tell(before, work.get(), by);
+            return drafts.rail(drafts.newest(slug));
+        });
     }
 
     SiteDrafts.Stacks share(String slug, String piece, boolean shared, Account by) {
-        pieces.share(slug, piece, shared, by);
-        return drafts.rail(drafts.newest(slug));
+        return commits.together(() -> {
+            pieces.share(slug, piece, shared, by);
+            return drafts.rail(drafts.newest(slug));
+        });
     }
 
     SiteDrafts.Stacks look(String slug, Integer base, Map<String, String> contexts, String scheme, Account by) {
@@ -342,47 +351,58 @@ class SiteWork {
             SiteDraft draft = drafts.newest(site);
             kept(draft, named(draft.site(), ids), reason, Optional.of(to));
         });
-        Draft with = themes.amend(
-                theme,
-                newest ->
-                        new Edit.Put(Place.set(newest.sets().keySet().iterator().next()), to, said, -1),
-                by);
-        List<Entry> entries =
-                new ArrayList<>(inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by));
-        entries.add(new Entry("", theme, with.revision()));
-        return entries;
+        return commits.together(() -> {
+            Draft with = themes.amend(
+                    theme,
+                    newest -> new Edit.Put(
+                            Place.set(newest.sets().keySet().iterator().next()), to, said, -1),
+                    by);
+            List<Entry> entries = new ArrayList<>(
+                    inEach(bySite, (draft, strays) -> kept(draft, strays, reason, Optional.of(to)), by));
+            entries.add(new Entry("", theme, with.revision()));
+            return entries;
+        });
     }
 
     private List<Entry> inEach(
             Map<String, List<String>> bySite, BiFunction<SiteDraft, List<Strays.Stray>, SiteEdit> does, Account by) {
-        List<Entry> entries = new ArrayList<>();
-        bySite.forEach((site, ids) -> entries.add(Entry.of(
-                drafts.edit(site, Optional.empty(), draft -> does.apply(draft, named(draft.site(), ids)), by))));
-        return entries;
+        return commits.together(() -> {
+            List<Entry> entries = new ArrayList<>();
+            // Always in one order, so that two who do this at one time do not wait for each other.
+            new TreeMap<>(bySite)
+                    .forEach((site, ids) -> entries.add(Entry.of(drafts.edit(
+                            site, Optional.empty(), draft -> does.apply(draft, named(draft.site(), ids)), by))));
+            return entries;
+        });
     }
 
     /**
      * What a token was lifted for goes before the token: where some of it stays, it stays too.
      *
-     * @throws Conflict when something else was done since in one of them; the others are taken back all the same
+     * @throws Conflict when something else was done since in one of them; then nothing is taken back anywhere
      */
     void takeBack(List<Entry> entries, Account by) {
-        List<String> kept = new ArrayList<>();
-        for (Entry entry : entries) {
-            if (entry.site().isBlank()) continue;
-            SiteDraft now = drafts.newest(entry.site());
-            if (now.revision() == entry.revision()) drafts.undo(entry.site(), by);
-            else kept.add("“" + now.site().name() + "”");
-        }
-        for (Entry entry : entries) {
-            if (!entry.site().isBlank()) continue;
-            Draft now = themes.newest(entry.theme());
-            if (kept.isEmpty() && now.revision() == entry.revision()) themes.takeBack(now, by);
-            else kept.add("the theme “" + now.theme().name() + "”");
-        }
-        if (!kept.isEmpty())
-            throw new Conflict("In " + String.join(", ", kept)
-                    + " something else was done since, so nothing was taken back there; use undo there itself.");
+        commits.together(() -> {
+            List<String> changed = new ArrayList<>();
+            for (Entry entry : entries) {
+                if (entry.site().isBlank()) {
+                    Draft now = themes.newest(entry.theme());
+                    if (now.revision() != entry.revision())
+                        changed.add("the theme “" + now.theme().name() + "”");
+                } else {
+                    SiteDraft now = drafts.newest(entry.site());
+                    if (now.revision() != entry.revision())
+                        changed.add("“" + now.site().name() + "”");
+                }
+            }
+            if (!changed.isEmpty())
+                throw new Conflict(
+                        "In " + String.join(", ", changed)
+                                + " something else was done since, so nothing was taken back; use undo in each of them instead.");
+            for (Entry entry : entries) if (!entry.site().isBlank()) drafts.undo(entry.site(), by);
+            for (Entry entry : entries) if (entry.site().isBlank()) themes.takeBack(themes.newest(entry.theme()), by);
+            return true;
+        });
     }
 
     /** Strays into the system, each as the value of its role at its own element. */

@@ -10,8 +10,12 @@ import java.util.stream.IntStream;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.umberloom.app.web.Conflict;
 import org.umberloom.app.web.MayBeStored;
+import org.umberloom.app.web.RequestsDone;
 import org.umberloom.core.limit.Patience;
 
 /**
@@ -45,7 +49,33 @@ public class Commits {
             IntStream.range(0, STRIPES).mapToObj(i -> new ReentrantLock()).toArray(ReentrantLock[]::new);
 
     public Commits(TransactionOperations transactions) {
-        this.transactions = transactions;
+        this.transactions = transactions instanceof TransactionTemplate known ? named(known) : transactions;
+    }
+
+    /** By its name it is told from transactions that are not of the application, as those of sessions. */
+    private static TransactionTemplate named(TransactionTemplate known) {
+        TransactionTemplate named = new TransactionTemplate(known.getTransactionManager(), known);
+        named.setName(RequestsDone.NAMES + ".commit");
+        return named;
+    }
+
+    /** Several changes as one: all of them are stored, or none, and all are done again where somebody was faster. */
+    public <T> T together(Supplier<T> work) {
+        return again(() -> once(work));
+    }
+
+    /** Does something as soon as what is done in this thread is stored: now, where nothing waits to be; never, if it is not. */
+    public static void afterwards(Runnable work) {
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            work.run();
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                work.run();
+            }
+        });
     }
 
     /**
@@ -79,7 +109,9 @@ public class Commits {
         return again(() -> once(work));
     }
 
+    /** A part of something larger is not tried again by itself: what it is part of is. */
     private <T> T again(Supplier<T> work) {
+        if (within()) return work.get();
         for (int tried = 1; ; tried++) {
             try {
                 return work.get();
@@ -96,6 +128,7 @@ public class Commits {
 
     /** One transaction. @throws MayBeStored when its work was done and the database did not say whether it is committed */
     public <T> T once(Supplier<T> work) {
+        if (within()) return work.get();
         boolean[] done = {false};
         try {
             return transactions.execute(status -> {
@@ -105,9 +138,13 @@ public class Commits {
                 return result;
             });
         } catch (RuntimeException e) {
-            if (done[0] && !met(e)) throw new MayBeStored(e);
+            if (done[0] && !met(e) && !RequestsDone.isRepeat(e)) throw new MayBeStored(e);
             throw e;
         }
+    }
+
+    private static boolean within() {
+        return TransactionSynchronizationManager.isActualTransactionActive();
     }
 
     private static boolean met(Throwable e) {

@@ -273,7 +273,7 @@ public class DraftService {
     private <T> T store(long id, Function<Draft, Optional<Step>> plan, Function<Draft, Supplier<T>> view) {
         try {
             Stored<T> stored = commits.inTurn(id, () -> themes.lock(id), () -> attempt(id, plan, view));
-            remember(stored.draft);
+            Commits.afterwards(() -> remember(stored.draft));
             return stored.answer;
         } catch (RuntimeException e) {
             if (!(e instanceof IllegalArgumentException)) newest.invalidate(id);
@@ -341,17 +341,18 @@ public class DraftService {
         Draft known = newest.getIfPresent(id);
         if (known != null && known.revision() == revision) return known;
         ThemeRow row = themes.find(id).orElseThrow(() -> missing(id));
-        return remember(new Draft(id, row.revision(), ThemeJson.readInline(row.document())));
+        Draft read = new Draft(id, row.revision(), ThemeJson.readInline(row.document()));
+        Commits.afterwards(() -> remember(read));
+        return read;
     }
 
     /** As the newest, unless a newer one is known by now. */
-    private Draft remember(Draft draft) {
+    private void remember(Draft draft) {
         newest.asMap().compute(draft.id(), (id, known) -> {
             if (known != null && known.revision() > draft.revision()) return known;
             if (known != null && known.revision() < draft.revision()) earlier.put(new Key(id, known.revision()), known);
             return draft;
         });
-        return draft;
     }
 
     private void refuseOverlap(RevisionRow since, Edit edit, ThemeDocument newest) {

@@ -17,6 +17,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
@@ -76,6 +77,21 @@ public class Problems extends ResponseEntityExceptionHandler {
                     "Too many tries",
                     "Too many tries went wrong. Try again in "
                             + (seconds < 90 ? seconds + " seconds." : (seconds + 59) / 60 + " minutes."));
+        }
+        if (RequestsDone.isRepeat(e)) return storedAlready();
+        if (RequestsDone.hasStored()) {
+            LOG.warn("what a request changed is stored, but could not be answered: {}", String.valueOf(e));
+            return problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "Stored, but not shown",
+                    "What you did is stored. What it led to could not be shown; load the page again to see it.");
+        }
+        if (isConnectionLost(e) && RequestsDone.mayHaveStored()) {
+            LOG.warn("it is not known whether a change was stored: {}", String.valueOf(e));
+            return problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "Not known whether it is stored",
+                    "The database did not answer in time. It may have been stored; look at what is there now before you do it again.");
         }
         if (isFull(e)) {
             LOG.error("the database has no room left: {}", e.getMessage());
@@ -145,6 +161,27 @@ public class Problems extends ResponseEntityExceptionHandler {
                     && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
         }
         return false;
+    }
+
+    /** Whether a connection broke that was there; one that could not be had did nothing. */
+    private static boolean isConnectionLost(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof CannotCreateTransactionException
+                    || cause instanceof CannotGetJdbcConnectionException
+                    || cause instanceof java.sql.SQLTransientConnectionException) return false;
+            if (cause instanceof SQLException sql
+                    && sql.getSQLState() != null
+                    && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
+        }
+        return false;
+    }
+
+    /** A request that was sent again after it was stored. */
+    static ProblemDetail storedAlready() {
+        return problem(
+                HttpStatus.CONFLICT,
+                "Stored already",
+                "This was stored already when it was sent before. Nothing was changed a second time.");
     }
 
     private static boolean isFull(Throwable e) {

@@ -193,6 +193,32 @@ class SitesInTheDatabaseTest {
         assertThat(stored().pages().stream().map(SitePage::slug)).containsExactly("index", "fares");
     }
 
+    /** What was cached of a change that was taken back would be shown as stored, and be what the next one is made from. */
+    @Test
+    void severalChangesAreStoredTogetherOrNotAtAll() {
+        Commits commits = new Commits(database.bean(TransactionOperations.class));
+        SiteDrafts own = new SiteDrafts(sites, commits, Clock.systemUTC());
+        SiteDocument before = own.newest(slug).site();
+        assertThatThrownBy(() -> commits.together(() -> {
+                    own.edit(slug, Optional.empty(), draft -> plate(draft, "One", ""), lead);
+                    assertThat(own.newest(slug).site().name()).isEqualTo("One");
+                    own.edit(slug, Optional.empty(), draft -> plate(draft, "Two", ""), lead);
+                    throw new IllegalArgumentException("no");
+                }))
+                .hasMessage("no");
+        assertThat(own.newest(slug).site()).isEqualTo(before);
+        assertThat(stored()).isEqualTo(before);
+        own.edit(slug, Optional.of(0), draft -> plate(draft, "Three", ""), lead);
+        assertThat(stored().name()).isEqualTo("Three");
+        commits.together(() -> {
+            own.edit(slug, Optional.empty(), draft -> plate(draft, "Four", ""), lead);
+            return own.edit(slug, Optional.empty(), draft -> SiteEdits.addPage(draft.site(), "form", "Ask"), lead);
+        });
+        assertThat(stored().name()).isEqualTo("Four");
+        assertThat(own.newest(slug).revision()).isEqualTo(3);
+        assertThat(own.newest(slug).site()).isEqualTo(stored());
+    }
+
     @Test
     void whatIsCountedFollowsEveryEdit() {
         SiteService service = new SiteService(sites, drafts);

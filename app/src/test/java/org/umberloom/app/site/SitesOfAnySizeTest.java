@@ -39,7 +39,7 @@ class SitesOfAnySizeTest {
     private final JdbcTemplate sql = new JdbcTemplate(database.bean(DataSource.class));
     private final SiteDrafts drafts = service();
     private final SiteService service = new SiteService(sites, drafts);
-    private final SiteWork work = new SiteWork(drafts, sites, null, null, null, Clock.systemUTC());
+    private final SiteWork work = new SiteWork(drafts, sites, null, null, null, null, Clock.systemUTC());
     private final String slug = "s" + UUID.randomUUID().toString().replace("-", "");
     private Account lead;
     private long theme;
@@ -177,7 +177,7 @@ class SitesOfAnySizeTest {
         assertThat(listing.wearing(theme)).contains(row);
         assertThat(new String(listing.stored(row).get("stored/page.index.json"), StandardCharsets.UTF_8))
                 .isEqualTo(torn);
-        SiteWork others = new SiteWork(fresh, sites, null, null, null, Clock.systemUTC());
+        SiteWork others = new SiteWork(fresh, sites, null, null, null, null, Clock.systemUTC());
         others.putAway(slug, true);
         assertThat(sites.away()).extracting(SiteMapper.AwayRow::slug).contains(slug);
         others.putAway(slug, false);
