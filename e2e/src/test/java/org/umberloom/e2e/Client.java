@@ -115,7 +115,7 @@ final class Client {
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                 .findFirst()
                 .ifPresent(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
-        headers.forEach(request::header);
+        headers.forEach(request::setHeader);
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 

@@ -136,6 +136,31 @@ class KilledTest {
     }
 
     /** One application goes through it all: a database that dies, that has no room left, and that comes back. */
+    /** Whoever starts both does not have to care which is there first, and one that goes away meanwhile is waited for. */
+    @Test
+    void anApplicationThatLosesItsDatabaseWhileItStartsGoesOnStarting() throws Exception {
+        try (Servers servers = new Servers()) {
+            Process application = servers.beginApplication();
+            TimeUnit.SECONDS.sleep(8);
+            assertThat(application.isAlive()).as("without a database at all").isTrue();
+            servers.startDatabase();
+            servers.awaitApplication();
+            application.destroyForcibly().waitFor();
+
+            // What is there is only looked at; the connection goes while that is done.
+            application = servers.beginApplication();
+            TimeUnit.SECONDS.sleep(2);
+            servers.database().destroyForcibly().waitFor();
+            TimeUnit.SECONDS.sleep(6);
+            assertThat(application.isAlive())
+                    .as("after its database was killed")
+                    .isTrue();
+            servers.startDatabase();
+            servers.awaitApplication();
+            assertThat(new Client(servers.address()).signIn().statusCode()).isEqualTo(200);
+        }
+    }
+
     @Test
     void aDatabaseThatIsAwayOrFullIsSaidAndTheApplicationGoesOnByItself() throws Exception {
         try (Servers servers =

@@ -114,6 +114,16 @@ final class Servers implements AutoCloseable {
         startApplication("-XX:TieredStopAtLevel=1");
     }
 
+    /** Begins it, whether or not there is a database. */
+    Process beginApplication() throws IOException {
+        application = begin(port, "-XX:TieredStopAtLevel=1");
+        return application;
+    }
+
+    void awaitApplication() throws Exception {
+        await(application, port);
+    }
+
     /** @param compiler how far code is compiled: a short life is not worth much of it */
     void startApplication(String compiler) throws Exception {
         application = begin(port, compiler);

@@ -16,7 +16,6 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.theme.Commits;
 import org.umberloom.app.theme.Draft;
@@ -79,7 +78,12 @@ class SiteWork {
     /** @param kinds of the pages that it begins with; a front page where none are named */
     record Wanted(String name, long theme, List<String> kinds, Map<String, String> look, SchemePolicy scheme) {}
 
+    /** Who is faster has the address: then it is done again with another. */
     String create(Wanted wanted, Account by) {
+        return commits.together(() -> created(wanted, by));
+    }
+
+    private String created(Wanted wanted, Account by) {
         String name = wanted.name();
         List<String> kinds = wanted.kinds();
         String slug = SiteEdits.slug(name, slugs());
@@ -118,8 +122,11 @@ class SiteWork {
     }
 
     /** A site of its own that begins as another is now, with its pictures. */
-    @Transactional
-    public String copy(String slug, String name, Account by) {
+    String copy(String slug, String name, Account by) {
+        return commits.together(() -> copied(slug, name, by));
+    }
+
+    private String copied(String slug, String name, Account by) {
         SiteDraft from = drafts.newest(slug);
         String called = name.isBlank() ? "Copy of " + from.site().name() : name.trim();
         String other = SiteEdits.slug(called, slugs());
@@ -139,10 +146,13 @@ class SiteWork {
      * Takes in a site from an archive or from single files, or every site of a kit. Pictures are read and written anew; those that
      * cannot be are said.
      */
-    @Transactional
-    public Arrived take(String name, Map<String, byte[]> files, long theme, Account by) {
+    Arrived take(String name, Map<String, byte[]> files, long theme, Account by) {
         themes.newest(theme);
         List<SiteArchive.Reading> all = SiteArchive.readAll(name, files);
+        return commits.together(() -> taken(all, theme, by));
+    }
+
+    private Arrived taken(List<SiteArchive.Reading> all, long theme, Account by) {
         List<String> notes = new ArrayList<>();
         List<String> slugs = new ArrayList<>();
         for (SiteArchive.Reading reading : all) {
@@ -197,8 +207,14 @@ class SiteWork {
     }
 
     /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */
-    @Transactional
-    public void delete(String slug, String name) {
+    void delete(String slug, String name) {
+        commits.together(() -> {
+            deleted(slug, name);
+            return true;
+        });
+    }
+
+    private void deleted(String slug, String name) {
         Site site = named(slug);
         if (!site.name().equals(name))
             throw new Conflict("“" + site.name() + "” was not deleted: write its name to say that it is meant.");
@@ -207,7 +223,7 @@ class SiteWork {
         sites.removePictures(site.id());
         sites.removeWore(site.id());
         sites.remove(site.id());
-        drafts.forget(site.id());
+        Commits.afterwards(() -> drafts.forget(site.id()));
     }
 
     /** A site by its row alone: archiving and deleting need nothing that is in it. */
@@ -256,15 +272,21 @@ class SiteWork {
      *
      * @param fitted whether what does not fit is replaced by what is nearest
      */
-    @Transactional
-    public void wear(String slug, long theme, boolean fitted, Account by) {
+    void wear(String slug, long theme, boolean fitted, Account by) {
+        commits.together(() -> {
+            wearing(slug, theme, fitted, by);
+            return true;
+        });
+    }
+
+    private void wearing(String slug, long theme, boolean fitted, Account by) {
         SiteDraft draft = drafts.newest(slug);
         if (draft.themeId() == theme) return;
         SiteDraft after = drafts.edit(slug, Optional.empty(), now -> switching(now, theme, fitted), by);
         sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
         sites.removeOneWore(draft.id(), theme);
         sites.wear(draft.id(), theme, after.revision() == draft.revision() ? null : after.revision());
-        drafts.forget(draft.id());
+        Commits.afterwards(() -> drafts.forget(draft.id()));
     }
 
     /** What it wore before is not kept any longer. */

@@ -75,7 +75,7 @@ public class RequestsDone implements TransactionExecutionListener, HandlerInterc
         return outcome() == Outcome.UNKNOWN
                 || outcome() == null
                         && RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
-                        && !READING.contains(request.getRequest().getMethod());
+                        && id(request.getRequest()) != null;
     }
 
     private static Outcome outcome() {

@@ -39,13 +39,17 @@ class SitesOfAnySizeTest {
     private final JdbcTemplate sql = new JdbcTemplate(database.bean(DataSource.class));
     private final SiteDrafts drafts = service();
     private final SiteService service = new SiteService(sites, drafts);
-    private final SiteWork work = new SiteWork(drafts, sites, null, null, null, null, Clock.systemUTC());
+    private final SiteWork work = new SiteWork(drafts, sites, null, null, null, commits(), Clock.systemUTC());
     private final String slug = "s" + UUID.randomUUID().toString().replace("-", "");
     private Account lead;
     private long theme;
 
+    private Commits commits() {
+        return new Commits(database.bean(TransactionOperations.class));
+    }
+
     private SiteDrafts service() {
-        return new SiteDrafts(sites, new Commits(database.bean(TransactionOperations.class)), Clock.systemUTC());
+        return new SiteDrafts(sites, commits(), Clock.systemUTC());
     }
 
     @BeforeEach
@@ -177,7 +181,7 @@ class SitesOfAnySizeTest {
         assertThat(listing.wearing(theme)).contains(row);
         assertThat(new String(listing.stored(row).get("stored/page.index.json"), StandardCharsets.UTF_8))
                 .isEqualTo(torn);
-        SiteWork others = new SiteWork(fresh, sites, null, null, null, null, Clock.systemUTC());
+        SiteWork others = new SiteWork(fresh, sites, null, null, null, commits(), Clock.systemUTC());
         others.putAway(slug, true);
         assertThat(sites.away()).extracting(SiteMapper.AwayRow::slug).contains(slug);
         others.putAway(slug, false);
