@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 class HostileInputTest {
     private static final int DOCUMENTS = 150;
     private static final int PICTURES = 60;
+    private static final int SITES = 8;
     private final Loom loom = Loom.withDemo();
 
     @Test
@@ -26,6 +27,13 @@ class HostileInputTest {
         for (int seed = 0; seed < PICTURES; seed++) input.picture(seed);
         assertThat(input.stored).as("some are whole themes").isGreaterThan(4);
         assertThat(input.picturesKept).as("some are whole pictures").isGreaterThan(4);
+    }
+
+    @Test
+    void sitesGoThroughEverythingThatTouchesThem() throws Exception {
+        HostileSites sites = new HostileSites(new Client(loom.address()).signedIn());
+        for (int seed = 0; seed < SITES; seed++) sites.site(seed);
+        assertThat(sites.kept).as("some are whole sites").isBetween(SITES / 4, SITES - 1);
     }
 
     /** Deep times wide, 870 kB of which once ended the heap; many at one time, while somebody works. */

@@ -135,7 +135,21 @@ class KilledTest {
         }
     }
 
-    /** One application goes through it all: a database that dies, that has no room left, and that comes back. */
+    /** The line is cut at any byte; the short form of what {@link StressTest} does. */
+    @Test
+    void whatIsAnsweredIsWhatBecameOfItWhenTheLineIsCut() throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            try (CuttingProxy line = servers.through()) {
+                servers.startApplication();
+                CutOff acts = new CutOff(new Client(servers.address()).signedIn(), line, 28);
+                for (int i = 0; i < 4; i++) acts.round();
+                assertThat(acts.acts).isEqualTo(20);
+                assertThat(acts.refused + acts.unknown).as("the line was cut").isGreaterThan(4);
+            }
+        }
+    }
+
     /** Whoever starts both does not have to care which is there first, and one that goes away meanwhile is waited for. */
     @Test
     void anApplicationThatLosesItsDatabaseWhileItStartsGoesOnStarting() throws Exception {
@@ -161,6 +175,7 @@ class KilledTest {
         }
     }
 
+    /** One application goes through it all: a database that dies, that has no room left, and that comes back. */
     @Test
     void aDatabaseThatIsAwayOrFullIsSaidAndTheApplicationGoesOnByItself() throws Exception {
         try (Servers servers =

@@ -25,6 +25,9 @@ final class Servers implements AutoCloseable {
     private final int databasePort;
     private List<String> databaseOptions;
     private final int port;
+    /** Where the application finds the database; 0 for where it is. */
+    private int reached;
+
     private Process database;
     private Process application;
 
@@ -114,6 +117,13 @@ final class Servers implements AutoCloseable {
         startApplication("-XX:TieredStopAtLevel=1");
     }
 
+    /** Between both, from the next start of the application on. */
+    CuttingProxy through() throws IOException {
+        CuttingProxy line = new CuttingProxy(databasePort);
+        reached = line.port();
+        return line;
+    }
+
     /** Begins it, whether or not there is a database. */
     Process beginApplication() throws IOException {
         application = begin(port, "-XX:TieredStopAtLevel=1");
@@ -149,7 +159,11 @@ final class Servers implements AutoCloseable {
                         System.getProperty("java.class.path"),
                         "org.umberloom.app.UmberLoom",
                         "--server.port=" + at,
-                        "--spring.datasource.url=" + url("killed"),
+                        "--spring.datasource.url="
+                                + url("killed")
+                                        .replace(
+                                                ":" + databasePort + "/",
+                                                ":" + (reached == 0 ? databasePort : reached) + "/"),
                         "--spring.datasource.username=root",
                         "--spring.datasource.password=",
                         "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,

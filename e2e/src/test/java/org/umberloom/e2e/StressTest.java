@@ -132,6 +132,63 @@ class StressTest {
                         + input.picturesKept + " were kept. No answer of 500, nothing lost.");
     }
 
+    /** Sites beside a person who works all the while: nobody waits for them. */
+    @Test
+    @Order(4)
+    void hostileSites() throws Exception {
+        Loom loom = Loom.withDemo();
+        HostileSites sites = new HostileSites(new Client(loom.address()).signedIn());
+        Client other = new Client(loom.address()).signedIn();
+        long[] slowest = {0};
+        boolean[] working = {true};
+        Thread person = new Thread(() -> {
+            try {
+                while (working[0]) {
+                    long begun = System.nanoTime();
+                    assertThat(other.send("GET", "/api/themes/1", "").statusCode())
+                            .isEqualTo(200);
+                    slowest[0] = Math.max(slowest[0], System.nanoTime() - begun);
+                    Thread.sleep(200);
+                }
+            } catch (IOException | InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        person.start();
+        long end = System.nanoTime() + HOSTILE.toNanos();
+        for (long seed = 1_000; System.nanoTime() < end; seed++) sites.site(seed);
+        working[0] = false;
+        person.join();
+        note(
+                "hostile-sites",
+                HOSTILE.toMinutes() + " minutes of random archives: " + sites.archives + " archives, of which "
+                        + sites.kept
+                        + " were whole sites and went through site, findings, pairs, kit, copy, archive and back without a "
+                        + "difference. No answer of 500. Who worked beside it waited " + slowest[0] / 1_000_000
+                        + " ms at most.");
+        assertThat(slowest[0]).as("nobody waits over two seconds").isLessThan(2_000_000_000L);
+    }
+
+    @Test
+    @Order(5)
+    void theLineToTheDatabaseIsCutAtAnyByte() throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            try (CuttingProxy line = servers.through()) {
+                servers.startApplication();
+                CutOff acts = new CutOff(new Client(servers.address()).signedIn(), line, 7);
+                for (int i = 0; i < KILLS; i++) acts.round();
+                note(
+                        "cut",
+                        acts.acts
+                                + " edits of themes and sites, lifts and releases while the line to the database was cut at any byte: "
+                                + acts.stored + " were answered as stored and were, " + acts.refused
+                                + " as not changed and were not, and " + acts.unknown
+                                + " as not known, and were stored once when they were asked for again.");
+            }
+        }
+    }
+
     /** Puts a passage between its marks. */
     private static void note(String name, String text) throws IOException {
         Path file = Loom.HOME.resolve("docs/reliability.md");

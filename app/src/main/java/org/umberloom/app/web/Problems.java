@@ -3,6 +3,8 @@ package org.umberloom.app.web;
 import jakarta.validation.ConstraintViolationException;
 import java.nio.file.InvalidPathException;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -19,6 +21,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingRequestValueException;
@@ -44,6 +47,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     private static final Set<Integer> FULL = Set.of(1114, 1021, 1026, 1041, 3, 28);
 
     private static final String CONNECTION_LOST = "08";
+    private static final int MOST_CAUSES = 40;
 
     /** The problem that an error comes to, also for what is not asked for by a request of its own. */
     public ProblemDetail of(RuntimeException e) {
@@ -151,7 +155,7 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** Whether the database is what failed: no connection, or one that broke before anything was committed. */
     public static boolean isOutage(Throwable e) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+        for (Throwable cause : causes(e)) {
             if (cause instanceof DataAccessResourceFailureException
                     || cause instanceof CannotCreateTransactionException) return true;
             if (cause instanceof java.sql.SQLTransientConnectionException
@@ -165,7 +169,7 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** Whether a connection broke that was there; one that could not be had did nothing. */
     private static boolean isConnectionLost(Throwable e) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+        for (Throwable cause : causes(e)) {
             if (cause instanceof CannotCreateTransactionException
                     || cause instanceof CannotGetJdbcConnectionException
                     || cause instanceof java.sql.SQLTransientConnectionException) return false;
@@ -174,6 +178,18 @@ public class Problems extends ResponseEntityExceptionHandler {
                     && sql.getSQLState().startsWith(CONNECTION_LOST)) return true;
         }
         return false;
+    }
+
+    /** What led to an error; behind a transaction that could not even be taken back, what went wrong in it. */
+    private static List<Throwable> causes(Throwable e) {
+        List<Throwable> all = new ArrayList<>();
+        for (Throwable cause = e; cause != null && all.size() < MOST_CAUSES; ) {
+            all.add(cause);
+            cause = cause instanceof TransactionSystemException system && system.getApplicationException() != null
+                    ? system.getApplicationException()
+                    : cause.getCause();
+        }
+        return all;
     }
 
     /** A request that was sent again after it was stored. */
@@ -185,7 +201,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static boolean isFull(Throwable e) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause())
+        for (Throwable cause : causes(e))
             if (cause instanceof SQLException sql && FULL.contains(sql.getErrorCode())) return true;
         return false;
     }
@@ -214,8 +230,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static ProblemDetail framework(Exception e, HttpStatusCode status) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause())
-            if (cause instanceof TooLargeBody body) return tooLarge(body.getMessage());
+        for (Throwable cause : causes(e)) if (cause instanceof TooLargeBody body) return tooLarge(body.getMessage());
         if (e instanceof MaxUploadSizeExceededException)
             return tooLarge(
                     "The file is larger than 32 MB, so it was not read. Nothing was imported and nothing was changed.");
