@@ -89,7 +89,7 @@ final class CutOff {
 
     void release() throws Exception {
         edit();
-        String number = "1.0." + releases++;
+        String number = "1." + releases++ + ".0";
         String body = "{\"revision\":" + revision + ",\"number\":\"" + number
                 + "\",\"notes\":\"\",\"reason\":\"it is a test\"}";
         check(new Act("POST", "/api/themes/" + theme + "/releases", body, () -> {

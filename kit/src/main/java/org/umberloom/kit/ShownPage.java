@@ -4,6 +4,7 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.umberloom.core.css.Stylesheet;
 import org.umberloom.core.page.Markup;
+import org.umberloom.core.page.WideTables;
 import org.umberloom.core.site.SiteDocument;
 import org.umberloom.core.site.SiteLook;
 import org.umberloom.core.site.SitePage;
@@ -20,6 +21,7 @@ public final class ShownPage {
         Element root = document.selectFirst("html");
         root.attr(Stylesheet.attribute(Scope.Level.KIND), kind);
         root.attr(Stylesheet.attribute(Scope.Level.PAGE), slug);
+        WideTables.on(document);
         return document;
     }
 

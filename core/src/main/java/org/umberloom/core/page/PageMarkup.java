@@ -69,6 +69,7 @@ public final class PageMarkup {
         outside.forEach(document.selectFirst("html")::removeAttr);
         PageCleaning.hints(document);
         PagePolicy.off(document);
+        WideTables.off(document);
         document.select("link[rel=stylesheet][href=../../theme.css]").attr("href", "theme.css");
         SiteIcons.off(document);
         Sharing.off(document);
