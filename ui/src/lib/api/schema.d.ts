@@ -7379,6 +7379,7 @@ export interface operations {
                 fitted?: boolean;
                 without?: string;
                 fix?: string;
+                known?: string;
             };
             header?: never;
             path: {

@@ -6,10 +6,23 @@
   import type { Bench } from '$lib/theme/bench.svelte';
   import { KINDS, type RoleKind } from './governing';
   import { handlesOn, type Handle } from './handles';
+  import { statesOf, type State } from './states';
 
   /** A part as large as it is: its lengths are pulled at its edges, and what is pointed at says what governs it. */
-  let { bench, part, surface, onopen }: { bench: Bench; part: Schemas['PartEntry']; surface: string; onopen: (path: string) => void } =
-    $props();
+  let {
+    bench,
+    part,
+    surface,
+    onopen,
+    onstates
+  }: {
+    bench: Bench;
+    part: Schemas['PartEntry'];
+    surface: string;
+    onopen: (path: string) => void;
+    /** Told of the states that there are. */
+    onstates: (states: State[]) => void;
+  } = $props();
 
   const MOST = 400;
   /** As high as what it shows, within these, px. */
@@ -56,6 +69,7 @@
     pointed = null;
     const doc = frame?.contentDocument;
     if (!doc?.body) return;
+    onstates(statesOf(doc));
     const page = new LivePage(doc, () => key);
     page.onshown = measureSoon;
     detach = bench.attach(page);

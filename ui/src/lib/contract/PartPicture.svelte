@@ -1,7 +1,8 @@
 <script lang="ts">
   import { LivePage } from '$lib/site/livePage';
   import type { Bench } from '$lib/theme/bench.svelte';
-  import { showIn, statesOf, type State } from './states';
+  import { seen } from '$lib/ui/seen';
+  import { showIn, type State } from './states';
 
   /** One part alone, live: it follows every edit, save that what it is there to show stays chosen. */
   let {
@@ -11,8 +12,7 @@
     choice,
     label,
     scale = 0.55,
-    shownIn,
-    onstates
+    shownIn
   }: {
     bench: Bench;
     part: string;
@@ -21,11 +21,11 @@
     label: string;
     /** Of the picture to what it shows. */ scale?: number;
     /** A state; none for at rest. */ shownIn?: State;
-    /** Told of the states that there are. */
-    onstates?: (states: State[]) => void;
   } = $props();
 
   let frame: HTMLIFrameElement | undefined = $state();
+  /** Whether it is in sight, or soon will be: what is not keeps nothing from being drawn that is. */
+  let near = $state(false);
   let detach: (() => void) | undefined;
   const key = $derived(bench.looks.workingKey);
   const source = $derived(
@@ -35,8 +35,7 @@
   function onload() {
     detach?.();
     const doc = frame?.contentDocument;
-    if (!doc) return;
-    onstates?.(statesOf(doc));
+    if (!doc || !near) return;
     if (shownIn) showIn(doc, shownIn);
     detach = bench.attach(new LivePage(doc, () => key, choice ? [`data-choice-${choice.split(':')[0]}`] : []));
   }
@@ -46,7 +45,8 @@
 
 <iframe
   bind:this={frame}
-  src={source}
+  src={near ? source : undefined}
+  use:seen={() => (near = true)}
   title={label}
   tabindex="-1"
   sandbox="allow-same-origin"

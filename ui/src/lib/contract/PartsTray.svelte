@@ -99,7 +99,13 @@
     <Compartment label="{part.title}: what can be chosen" frame="min-w-0 grow" inside="flex flex-col gap-3 px-4 py-3">
       <p class="text-muted">{part.purpose}. Pull it where it is marked; a click on it opens what governs that.</p>
       {#key `${part.name} ${surface}`}
-        <PartLarge {bench} {part} {surface} onopen={(path) => bench.open({ path, contexts: bench.working, roles: [] }, true)} />
+        <PartLarge
+          {bench}
+          {part}
+          {surface}
+          onopen={(path) => bench.open({ path, contexts: bench.working, roles: [] }, true)}
+          onstates={(found) => (states = found)}
+        />
       {/key}
       <!-- On every surface at once; the one that is picked is what the choices below are shown on. -->
       <div class="flex flex-wrap gap-3" role="radiogroup" aria-label="Surface it is shown on">
@@ -113,7 +119,6 @@
                   surface={one}
                   choice=""
                   label="{part.title} on {one}"
-                  onstates={(found) => one === surface && (states = found)}
                 />{/key}</span
             >
             <span class="pt-1 {one === surface ? 'font-semibold' : ''}">{one}</span>

@@ -41,6 +41,7 @@ import org.umberloom.core.theme.Finding;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
 import org.umberloom.core.token.Fingerprint;
+import org.umberloom.kit.font.FontFiles;
 
 /** Every check of a theme and of the sites that wear it, in one list. */
 @Service
@@ -116,6 +117,12 @@ public class FindingsService implements Fixes {
 
     /** The fixes of a state's findings, by their identity: a list of findings shows several of one state. */
     private final Cache<ThemeDocument, Map<String, List<Finding.Fix>>> fixes =
+            Caffeine.newBuilder().maximumSize(MOST_STATES).weakKeys().build();
+
+    /** What was found of a state with the fonts that were at hand. */
+    private record Checked(FontFiles fonts, List<Finding> findings) {}
+
+    private final Cache<ThemeDocument, Checked> checked =
             Caffeine.newBuilder().maximumSize(MOST_STATES).weakKeys().build();
 
     private final DraftService drafts;
@@ -197,8 +204,14 @@ public class FindingsService implements Fixes {
         return found.get(index).edit();
     }
 
+    /** A bench asks again with every look; what was checked is checked anew when the theme or the fonts at hand are others. */
     private List<Finding> ofTheme(ThemeDocument theme) {
-        return AllFindings.everywhere(theme, fonts.atHand(), kept.of(theme), MOST_COMBINATIONS);
+        FontFiles files = fonts.atHand();
+        Checked known = checked.getIfPresent(theme);
+        if (known != null && known.fonts == files) return known.findings;
+        List<Finding> found = AllFindings.everywhere(theme, files, kept.of(theme), MOST_COMBINATIONS);
+        checked.put(theme, new Checked(files, found));
+        return found;
     }
 
     private static FindingEntry entry(Finding finding) {

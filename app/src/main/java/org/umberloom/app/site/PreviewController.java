@@ -2,6 +2,7 @@ package org.umberloom.app.site;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 import org.umberloom.app.asset.FontFaces;
 import org.umberloom.app.ground.GroundPictures;
 import org.umberloom.app.picture.PictureStore;
@@ -46,6 +48,7 @@ import org.umberloom.core.theme.Scope;
 import org.umberloom.core.theme.SitePlaces;
 import org.umberloom.core.theme.Surfaces;
 import org.umberloom.core.theme.ThemeDocument;
+import org.umberloom.core.token.Fingerprint;
 import org.umberloom.core.token.Names;
 import org.umberloom.kit.SitePicture;
 import org.umberloom.kit.SiteSquares;
@@ -63,6 +66,9 @@ class PreviewController {
     private static final String SITES_OWN = "site";
     /** Stands in the ids of strays of a style sheet. */
     private static final String OF_SHEET = ":" + HandValues.SHEET + ":";
+
+    /** A page that names the state of its style sheet finds it in the browser for so long. */
+    private static final Duration KNOWN = Duration.ofMinutes(1);
 
     private final SiteService sites;
     private final SiteDrafts siteDrafts;
@@ -142,7 +148,8 @@ class PreviewController {
             @PathVariable String site,
             @PathVariable String page,
             @ParameterObject As as) {
-        ThemeDocument stood = fixed(drafts.stateAt(theme, revision(theme, state)), as.fix());
+        int revision = revision(theme, state);
+        ThemeDocument stood = fixed(drafts.stateAt(theme, revision), as.fix());
         boolean builtIn = Specimens.isOne(site);
         ThemeDocument dressed = stood;
         SiteDraft draft = builtIn ? null : work.under(siteDrafts.newest(site), theme, as.fitted());
@@ -183,18 +190,18 @@ class PreviewController {
             Stylesheet.choosing(asked, Map.of()).forEach(root::attr);
             StandsOn.put(document.body(), asked);
         }
-        if (as.still() || !as.fix().isEmpty())
-            document.select("link[href=theme.css]")
-                    .attr(
-                            "href",
-                            "theme.css?still=" + as.still() + (as.bare() ? "&bare=true" : "")
-                                    + (as.fitted() ? "&fitted=true" : "")
-                                    + (as.fix().isEmpty()
-                                            ? ""
-                                            : "&fix=" + URLEncoder.encode(as.fix(), StandardCharsets.UTF_8))
-                                    + (as.without().contains(OF_SHEET)
-                                            ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
-                                            : ""));
+        document.select("link[href=theme.css]")
+                .attr(
+                        "href",
+                        "theme.css?still=" + as.still() + (as.bare() ? "&bare=true" : "")
+                                + (as.fitted() ? "&fitted=true" : "")
+                                + (as.fix().isEmpty()
+                                        ? ""
+                                        : "&fix=" + URLEncoder.encode(as.fix(), StandardCharsets.UTF_8))
+                                + (as.without().contains(OF_SHEET)
+                                        ? "&without=" + URLEncoder.encode(as.without(), StandardCharsets.UTF_8)
+                                        : "")
+                                + "&known=" + known(theme, revision, site, draft));
         if (!as.mark().isEmpty())
             mark(document, shown.html(), chosen, Set.of(as.mark().split(",")));
         // What is marked is counted on the page as it is written.
@@ -274,6 +281,11 @@ class PreviewController {
                 : Strays.returned(site, gone).applyTo(site).site().css();
     }
 
+    /** What a page names its style sheet by, so that a browser which has that one asks for it no more and reads it once. */
+    private static String known(long theme, int revision, String site, SiteDraft draft) {
+        return theme + "-" + revision + (draft == null ? "" : "-" + site + "-" + draft.revision());
+    }
+
     @GetMapping(value = "/theme.css", produces = "text/css;charset=UTF-8")
     ResponseEntity<String> stylesheet(
             @PathVariable long theme,
@@ -283,27 +295,29 @@ class PreviewController {
             @RequestParam(defaultValue = "false") boolean bare,
             @RequestParam(defaultValue = "false") boolean fitted,
             @RequestParam(defaultValue = "") String without,
-            @RequestParam(defaultValue = "") String fix) {
+            @RequestParam(defaultValue = "") String fix,
+            @RequestParam(defaultValue = "") String known,
+            WebRequest request) {
         int revision = revision(theme, state);
+        SiteDraft draft = Specimens.isOne(site) ? null : siteDrafts.newest(site);
+        String now = known(theme, revision, site, draft);
+        String tag = now + (still ? "-still" : "") + (bare ? "-bare" : "") + (fitted ? "-fitted" : "") + "-" + fix + "-"
+                + without;
+        if (request.checkNotModified("\"" + Fingerprint.of(tag) + "\"")) return null;
         ThemeDocument document = fixed(drafts.stateAt(theme, revision), fix);
         Usage usage = Usage.LIVE;
-        String tag = theme + "-" + revision + (fix.isEmpty() ? "" : "-" + Integer.toHexString(fix.hashCode()));
         String own = "";
-        if (!Specimens.isOne(site)) {
-            SiteDraft draft = siteDrafts.newest(site);
+        if (draft != null) {
             SiteDraft shown = work.under(draft, theme, fitted);
             if (!bare) own = Stylesheet.own(returnedCss(shown.site(), without));
-            tag += without.isEmpty() ? "" : "-" + Integer.toHexString(without.hashCode());
-            tag += "-" + site + "-" + draft.revision() + (still ? "-still" : "") + (bare ? "-bare" : "")
-                    + (fitted ? "-fitted" : "");
             if (still) {
                 document = worn.of(document, shown.site().written());
                 usage = usage.in(shown.places());
             }
         }
         return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache())
-                .eTag(tag)
+                .cacheControl(known.equals(now) ? CacheControl.maxAge(KNOWN).cachePrivate() : CacheControl.noCache())
+                .eTag(Fingerprint.of(tag))
                 .body(Stylesheet.compile(
                                 document,
                                 usage,
@@ -315,7 +329,9 @@ class PreviewController {
 
     @GetMapping(value = "/" + Specimen.FRAME, produces = "text/css;charset=UTF-8")
     ResponseEntity<String> frame() {
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(Specimen.FRAME_RULES);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(KNOWN).cachePrivate())
+                .body(Specimen.FRAME_RULES);
     }
 
     /** @throws IllegalArgumentException when the state is neither the draft nor a revision */
