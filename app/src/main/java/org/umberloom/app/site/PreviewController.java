@@ -291,26 +291,22 @@ class PreviewController {
             @PathVariable long theme,
             @PathVariable String state,
             @PathVariable String site,
-            @RequestParam(defaultValue = "false") boolean still,
-            @RequestParam(defaultValue = "false") boolean bare,
-            @RequestParam(defaultValue = "false") boolean fitted,
-            @RequestParam(defaultValue = "") String without,
-            @RequestParam(defaultValue = "") String fix,
+            @ParameterObject As as,
             @RequestParam(defaultValue = "") String known,
             WebRequest request) {
         int revision = revision(theme, state);
         SiteDraft draft = Specimens.isOne(site) ? null : siteDrafts.newest(site);
         String now = known(theme, revision, site, draft);
-        String tag = now + (still ? "-still" : "") + (bare ? "-bare" : "") + (fitted ? "-fitted" : "") + "-" + fix + "-"
-                + without;
+        String tag = now + (as.still() ? "-still" : "") + (as.bare() ? "-bare" : "") + (as.fitted() ? "-fitted" : "")
+                + "-" + as.fix() + "-" + as.without();
         if (request.checkNotModified("\"" + Fingerprint.of(tag) + "\"")) return null;
-        ThemeDocument document = fixed(drafts.stateAt(theme, revision), fix);
+        ThemeDocument document = fixed(drafts.stateAt(theme, revision), as.fix());
         Usage usage = Usage.LIVE;
         String own = "";
         if (draft != null) {
-            SiteDraft shown = work.under(draft, theme, fitted);
-            if (!bare) own = Stylesheet.own(returnedCss(shown.site(), without));
-            if (still) {
+            SiteDraft shown = work.under(draft, theme, as.fitted());
+            if (!as.bare()) own = Stylesheet.own(returnedCss(shown.site(), as.without()));
+            if (as.still()) {
                 document = worn.of(document, shown.site().written());
                 usage = usage.in(shown.places());
             }
@@ -322,7 +318,7 @@ class PreviewController {
                                 document,
                                 usage,
                                 // Live values name no stand-ins, so none would be shown.
-                                still ? fonts.around(document) : fonts.all(),
+                                as.still() ? fonts.around(document) : fonts.all(),
                                 pictures.of(document))
                         + own);
     }

@@ -17,7 +17,6 @@ import org.umberloom.core.page.PagePolicy;
 @Configuration
 class SecurityConfiguration {
     private static final String POLICY = "Content-Security-Policy";
-    /** The pages in the bays: no script, no request to anywhere else, shown only inside the application. */
     /** Hash of the one style attribute the front end's framework writes itself: it hides its page announcer. */
     private static final String ANNOUNCER_STYLE =
             "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";

@@ -43,7 +43,10 @@ public record SiteDocument(
         String css) {
     private static final int MOST_PAGES = 500;
 
-    /** @throws IllegalArgumentException for names that are none, two pages of one address, a place of another site, or more than a site holds */
+    /**
+     * @throws IllegalArgumentException for names that are none, two pages of one address, a place of another site, or more than a site
+     *     holds
+     */
     public SiteDocument {
         SitePage.slug(slug);
         look = Collections.unmodifiableMap(new LinkedHashMap<>(look));
