@@ -7374,10 +7374,13 @@ export interface operations {
     stylesheet: {
         parameters: {
             query?: {
+                surface?: string;
+                choice?: string;
                 still?: boolean;
+                without?: string;
+                mark?: string;
                 bare?: boolean;
                 fitted?: boolean;
-                without?: string;
                 fix?: string;
                 known?: string;
             };
