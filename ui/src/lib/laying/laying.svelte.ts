@@ -1,6 +1,6 @@
-import { toast } from 'svelte-sonner';
 import { Queue } from '$lib/ui/queue';
-import { api, ask, store, said, notice, type Schemas } from '$lib/api/client';
+import { refused } from '$lib/ui/refused';
+import { api, ask, store, said, type Schemas } from '$lib/api/client';
 
 export type Laid = Schemas['PageLaid'];
 export type Block = Schemas['BlockView'];
@@ -50,18 +50,14 @@ export class Laying {
   /** Does something, after all that was asked for before, and shows the page as it is then; resolves to why it was refused, empty when it was done. */
   does(work: () => Promise<unknown>): Promise<string> {
     return this.#queue.add(async () => {
-      let refused = '';
+      let reason = '';
       try {
         await work();
       } catch (e) {
-        const title = notice(e);
-        if (title) {
-          refused = said(e);
-          toast.error(title, { description: refused });
-        }
+        reason = refused(e);
       }
       await this.read();
-      return refused;
+      return reason;
     });
   }
 

@@ -4,7 +4,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, notice, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import AlikeRow from '$lib/site/AlikeRow.svelte';
@@ -12,6 +12,7 @@
   import Cloth from '$lib/site/Cloth.svelte';
   import ClothCell from '$lib/site/ClothCell.svelte';
   import NewSite from '$lib/site/NewSite.svelte';
+  import { refused } from '$lib/ui/refused';
   import Masthead from '$lib/ui/Masthead.svelte';
 
   let cloth = $state.raw<Schemas['Cloth'] | null>(null);
@@ -75,19 +76,15 @@
 
   /** Does something to the strays of several sites; one step takes it back in all of them. Resolves to why it was refused. */
   async function does(words: string, work: () => Promise<Schemas['Entry'][]>): Promise<string> {
-    let refused = '';
+    let reason = '';
     try {
       const entries = await work();
       toast.success(words, { action: { label: 'Undo', onClick: () => void takeBack(entries) } });
     } catch (e) {
-      const title = notice(e);
-      if (title) {
-        refused = said(e);
-        toast.error(title, { description: refused });
-      }
+      reason = refused(e);
     }
     await read();
-    return refused;
+    return reason;
   }
 
   async function takeBack(entries: Schemas['Entry'][]) {

@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { toast } from 'svelte-sonner';
-  import { api, ask, store, said, notice, Problem, type Schemas } from '$lib/api/client';
+  import { api, ask, store, said, Problem, type Schemas } from '$lib/api/client';
   import { arrived } from '$lib/account/arriving';
   import { session } from '$lib/account/session.svelte';
   import DoneList from '$lib/site/DoneList.svelte';
@@ -21,6 +21,7 @@
   import UnreadableSite from '$lib/site/UnreadableSite.svelte';
   import TryTheme from '$lib/site/TryTheme.svelte';
   import Masthead from '$lib/ui/Masthead.svelte';
+  import { refused } from '$lib/ui/refused';
   import { steady } from '$lib/ui/steady';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { counted } from '$lib/ui/words';
@@ -93,10 +94,9 @@
       await read();
       return '';
     } catch (e) {
-      const title = notice(e);
-      if (title) toast.error(title, { description: said(e) });
+      const reason = refused(e);
       await read();
-      return title && said(e);
+      return reason;
     }
   }
 

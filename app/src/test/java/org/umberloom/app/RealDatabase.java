@@ -9,6 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Supplier;
+import javax.sql.DataSource;
 import org.mybatis.spring.boot.autoconfigure.MybatisAutoConfiguration;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.AutoConfigurationPackage;
@@ -20,7 +21,9 @@ import org.springframework.boot.jdbc.autoconfigure.DataSourceTransactionManagerA
 import org.springframework.boot.transaction.autoconfigure.TransactionAutoConfiguration;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
+import org.umberloom.app.account.Account;
 
 /** A MariaDB with the application's own settings, tables and mappers, and nothing of it above them. */
 public final class RealDatabase {
@@ -67,6 +70,22 @@ public final class RealDatabase {
 
     public <T> T bean(Class<T> type) {
         return context.getBean(type);
+    }
+
+    /** Somebody who may do everything. */
+    public Account lead() {
+        JdbcTemplate sql = new JdbcTemplate(bean(DataSource.class));
+        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
+        return new Account(
+                sql.queryForObject("select max(id) from account", Long.class), "l@example", "Lead", "", "lead");
+    }
+
+    /** The number of a new theme without a document that could be read. */
+    public long bareTheme() {
+        JdbcTemplate sql = new JdbcTemplate(bean(DataSource.class));
+        sql.update(
+                "insert into theme (name, document, card, card_form, revision, changed_at) values ('T', '{}', '{}', 0, 0, now(3))");
+        return sql.queryForObject("select max(id) from theme", Long.class);
     }
 
     /** In one transaction. */

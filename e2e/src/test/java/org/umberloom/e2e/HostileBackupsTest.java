@@ -88,31 +88,16 @@ class HostileBackupsTest {
         Backup good = Backup.read(kept);
         Path touched = folder.resolve("touched");
 
-        refused(folder, kept, good.dumping(dump -> "\\! touch " + touched + "\n" + dump), "could not be read");
-        refused(folder, kept, good.dumping(dump -> "system touch " + touched + ";\n" + dump), "could not be read");
-        refused(folder, kept, good.dumping(dump -> "tee " + touched + "\n" + dump), "could not be read");
-        refused(
-                folder,
-                kept,
-                good.dumping(dump -> "select 'x' into outfile '" + touched + "';\n" + dump),
-                "could not be read");
-        refused(folder, kept, good.dumping(dump -> "drop database " + DATABASE + ";\n" + dump), "could not be read");
-        refused(
-                folder,
-                kept,
-                good.dumping(dump -> "delete from " + DATABASE + ".account;\n" + dump),
-                "could not be read");
-        refused(
-                folder,
-                kept,
-                good.dumping(
-                        dump -> "create trigger t before insert on theme for each row set new.name = 'x';\n" + dump),
-                "could not be read");
-        refused(
-                folder,
-                kept,
-                good.dumping(dump -> "create user somebody identified by 'x';\n" + dump),
-                "could not be read");
+        for (String statement : List.of(
+                "\\! touch " + touched,
+                "system touch " + touched + ";",
+                "tee " + touched,
+                "select 'x' into outfile '" + touched + "';",
+                "drop database " + DATABASE + ";",
+                "delete from " + DATABASE + ".account;",
+                "create trigger t before insert on theme for each row set new.name = 'x';",
+                "create user somebody identified by 'x';"))
+            refused(folder, kept, good.dumping(dump -> statement + "\n" + dump), "could not be read");
         refused(
                 folder,
                 kept,

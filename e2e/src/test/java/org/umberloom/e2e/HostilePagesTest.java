@@ -139,10 +139,9 @@ class HostilePagesTest {
                     "html", "<div data-piece=\"p" + i + "\">" + ATTACKS.get(i).replace("%s", host()) + "</div>");
             pieces.add("p" + i, piece);
         }
-        JsonObject own = new JsonObject();
-        own.add("pieces", pieces);
         JsonObject extensions = theme.has("$extensions") ? theme.getAsJsonObject("$extensions") : new JsonObject();
-        JsonObject there = extensions.has("org.umberloom") ? extensions.getAsJsonObject("org.umberloom") : own;
+        JsonObject there =
+                extensions.has("org.umberloom") ? extensions.getAsJsonObject("org.umberloom") : new JsonObject();
         there.add("pieces", pieces);
         extensions.add("org.umberloom", there);
         theme.add("$extensions", extensions);

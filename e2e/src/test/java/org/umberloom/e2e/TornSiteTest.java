@@ -9,29 +9,17 @@ import com.google.gson.JsonParser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
+import org.umberloom.core.format.KitArchive;
 import org.umberloom.core.format.SiteArchive;
 
 /** A site whose row cannot be read: every other screen goes on, and what is stored of it is in the archive of everything. */
 class TornSiteTest {
     private final Loom loom = Loom.withDemo();
-
-    private static Map<String, byte[]> unpacked(byte[] archive) throws IOException {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry())
-                files.put(entry.getName(), zip.readAllBytes());
-        }
-        return files;
-    }
 
     private static JsonArray listed(Map<String, byte[]> everything, String what) {
         return JsonParser.parseString(new String(everything.get("contents.json"), StandardCharsets.UTF_8))
@@ -66,7 +54,7 @@ class TornSiteTest {
         assertThat(shown.statusCode()).isEqualTo(422);
         assertThat(shown.body()).contains("is stored, but cannot be shown");
 
-        Map<String, byte[]> everything = unpacked(client.download("/api/everything.zip"));
+        Map<String, byte[]> everything = KitArchive.read(client.download("/api/everything.zip"));
         assertThat(new String(everything.get("sites/" + slug + "/stored/page.index.json"), StandardCharsets.UTF_8))
                 .isEqualTo("{\"torn\": 1");
         JsonArray sites = listed(everything, "sites");

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -115,10 +114,6 @@ public class FindingsService implements Fixes {
 
     private static final int MOST_STATES = 8;
 
-    /** The fixes of a state's findings, by their identity: a list of findings shows several of one state. */
-    private final Cache<ThemeDocument, Map<String, List<Finding.Fix>>> fixes =
-            Caffeine.newBuilder().maximumSize(MOST_STATES).weakKeys().build();
-
     /** What was found of a state with the fonts that were at hand. */
     private record Checked(FontFiles fonts, List<Finding> findings) {}
 
@@ -193,12 +188,11 @@ public class FindingsService implements Fixes {
 
     @Override
     public Edit fix(ThemeDocument theme, String finding, int index) {
-        Map<String, List<Finding.Fix>> known = fixes.get(theme, state -> {
-            Map<String, List<Finding.Fix>> all = new HashMap<>();
-            ofTheme(state).forEach(one -> all.putIfAbsent(entry(one).id(), one.fixes()));
-            return all;
-        });
-        List<Finding.Fix> found = known.getOrDefault(finding, List.of());
+        List<Finding.Fix> found = ofTheme(theme).stream()
+                .filter(one -> entry(one).id().equals(finding))
+                .findFirst()
+                .map(Finding::fixes)
+                .orElse(List.of());
         if (index < 0 || index >= found.size())
             throw new NoSuchElementException("This finding is not there any more, or has no such fix.");
         return found.get(index).edit();

@@ -8,8 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springdoc.core.annotations.ParameterObject;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.Downloads;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.format.ThemeFiles;
@@ -69,15 +68,7 @@ class KitController {
     @GetMapping("/themes/{id}/kit.zip")
     ResponseEntity<byte[]> archive(@PathVariable long id, @ParameterObject KitAsked asked) {
         KitService.Archive archive = kits.archive(id, asked);
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("application/zip"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(archive.name())
-                                .build()
-                                .toString())
-                .body(archive.content());
+        return Downloads.archive(archive.name(), archive.content());
     }
 
     /** What would come in; nothing is stored. */

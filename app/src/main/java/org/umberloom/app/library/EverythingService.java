@@ -55,11 +55,8 @@ class EverythingService {
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record Entry(String folder, String name, String asStored) {}
 
-    /** @param asStored how many went as their rows */
-    record Written(int themes, int sites, int asStored) {}
-
-    /** One theme or site after the other, so that no more than one is held at a time. */
-    Written write(OutputStream out) {
+    /** One theme or site after the other, so that no more than one is held at a time. @return how many went as their rows */
+    int write(OutputStream out) {
         List<Entry> themes = new ArrayList<>();
         List<Entry> all = new ArrayList<>();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
@@ -72,10 +69,9 @@ class EverythingService {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        long asStored = Stream.concat(themes.stream(), all.stream())
+        return (int) Stream.concat(themes.stream(), all.stream())
                 .filter(entry -> entry.asStored != null)
                 .count();
-        return new Written(themes.size(), all.size(), (int) asStored);
     }
 
     private Entry theme(ZipOutputStream zip, long id) throws IOException {

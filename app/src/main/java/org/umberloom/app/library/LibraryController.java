@@ -9,7 +9,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.Principal;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -23,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.Downloads;
 import org.umberloom.app.web.HeavyWork;
 
 /** The library: finding, copying, putting away and deleting themes, and taking everything home. */
@@ -86,19 +86,12 @@ class LibraryController {
     ResponseEntity<String> document(@PathVariable long id) {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("theme-" + id + ".resolver.json")
-                                .build()
-                                .toString())
+                .header(HttpHeaders.CONTENT_DISPOSITION, Downloads.named("theme-" + id + ".resolver.json"))
                 .body(library.document(id));
     }
 
-    private static String fileName(EverythingService.Written written) {
-        return written.asStored() == 0
-                ? "umber-loom-everything.zip"
-                : "umber-loom-everything-" + written.asStored() + "-as-stored.zip";
+    private static String fileName(int asStored) {
+        return asStored == 0 ? "umber-loom-everything.zip" : "umber-loom-everything-" + asStored + "-as-stored.zip";
     }
 
     /**
@@ -112,19 +105,13 @@ class LibraryController {
             try {
                 // Whole before anything of it is sent, so that what fails is an error and no shorter archive.
                 file = Files.createTempFile("umber-loom", ".zip");
-                EverythingService.Written written;
+                int asStored;
                 try (OutputStream out = Files.newOutputStream(file)) {
-                    written = everything.write(out);
+                    asStored = everything.write(out);
                 }
                 response.setContentType("application/zip");
-                response.setHeader("X-Written-As-Stored", Integer.toString(written.asStored()));
                 response.setContentLengthLong(Files.size(file));
-                response.setHeader(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(fileName(written))
-                                .build()
-                                .toString());
+                response.setHeader(HttpHeaders.CONTENT_DISPOSITION, Downloads.named(fileName(asStored)));
                 Files.copy(file, response.getOutputStream());
             } catch (IOException e) {
                 throw new UncheckedIOException(e);

@@ -65,8 +65,13 @@ public class SiteDrafts {
 
     /** @throws NoSuchElementException when there is no such site */
     public SiteDraft newest(String slug) {
-        return newest(sites.bySlug(slug)
-                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”.")));
+        return newest(row(slug));
+    }
+
+    /** A site by its row alone, whatever is in it. @throws NoSuchElementException when there is no such site */
+    Site row(String slug) {
+        return sites.bySlug(slug)
+                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”."));
     }
 
     /** A state that is at hand, which need not be the newest; while a pointer moves, nothing is asked of the database. */
@@ -219,9 +224,9 @@ public class SiteDrafts {
         });
     }
 
-    /** What is kept at hand of a site is read anew: something beside its document changed. */
+    /** What is kept at hand of a site is read anew once this is stored: something beside its document changed. */
     void forget(long id) {
-        newest.invalidate(id);
+        Commits.afterwards(() -> newest.invalidate(id));
     }
 
     Stacks rail(SiteDraft draft) {
@@ -286,8 +291,7 @@ public class SiteDrafts {
     }
 
     private SiteDraft store(String slug, Function<SiteDraft, Optional<Step>> plan) {
-        Site row = sites.bySlug(slug)
-                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”."));
+        Site row = row(slug);
         SiteDraft stored = commits.inTurn(-row.id(), () -> sites.lock(row.id()), () -> {
             SiteDraft draft = newest(row);
             Optional<Step> step = plan.apply(draft);
@@ -319,25 +323,25 @@ public class SiteDrafts {
 
     /** What changed is stored part by part; it was read again from its text first. */
     private SiteDraft advance(SiteDraft before, Step step) {
-        SiteDocument read = step.site;
-        readAgain(read);
+        SiteDocument after = step.site;
+        readAgain(after);
         if (step.entry.edit() != null) {
             readAgain(step.entry.edit());
             readAgain(step.entry.inverse());
         }
-        SiteDraft next = new SiteDraft(before.id(), before.themeId(), step.entry.number(), read);
-        SiteCounts counts = SiteCounts.of(read);
+        SiteDraft next = new SiteDraft(before.id(), before.themeId(), step.entry.number(), after);
+        SiteCounts counts = SiteCounts.of(after);
         return commits.once(() -> {
             if (sites.advance(
                             before.id(),
-                            read.name(),
+                            after.name(),
                             counts.facts().write(),
                             counts.uses().write(),
                             step.entry.number(),
                             step.entry.madeAt())
                     == 0) throw new Commits.Overtaken();
             for (SitePart part : withOrder(step, before.site())) {
-                SitePart now = part.from(read);
+                SitePart now = part.from(after);
                 SiteJson.write(now)
                         .ifPresentOrElse(
                                 content -> sites.putPart(before.id(), part.key(), content),

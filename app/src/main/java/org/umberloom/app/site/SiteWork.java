@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -40,7 +39,6 @@ import org.umberloom.core.theme.Place;
 import org.umberloom.core.theme.Resolution;
 import org.umberloom.core.theme.SharedPiece;
 import org.umberloom.core.theme.ThemeDocument;
-import org.umberloom.core.token.Names;
 import org.umberloom.core.token.Token;
 import org.umberloom.core.token.TokenPath;
 import org.umberloom.kit.SitePicture;
@@ -198,7 +196,7 @@ class SiteWork {
 
     /** Off every bench and out of the cloth, or back; nothing of it is lost. */
     void putAway(String slug, boolean away) {
-        named(slug);
+        drafts.row(slug);
         sites.putAway(slug, away ? LocalDateTime.now(clock) : null);
     }
 
@@ -209,27 +207,16 @@ class SiteWork {
     /** For good, with its pages, its pictures and its history. @param name as it stands, so that nothing goes by mistake */
     void delete(String slug, String name) {
         commits.together(() -> {
-            deleted(slug, name);
-            return true;
+            Site site = drafts.row(slug);
+            if (!site.name().equals(name))
+                throw new Conflict("“" + site.name() + "” was not deleted: write its name to say that it is meant.");
+            sites.removeParts(site.id());
+            sites.removeLog(site.id());
+            sites.removePictures(site.id());
+            sites.removeWore(site.id());
+            sites.remove(site.id());
+            drafts.forget(site.id());
         });
-    }
-
-    private void deleted(String slug, String name) {
-        Site site = named(slug);
-        if (!site.name().equals(name))
-            throw new Conflict("“" + site.name() + "” was not deleted: write its name to say that it is meant.");
-        sites.removeParts(site.id());
-        sites.removeLog(site.id());
-        sites.removePictures(site.id());
-        sites.removeWore(site.id());
-        sites.remove(site.id());
-        Commits.afterwards(() -> drafts.forget(site.id()));
-    }
-
-    /** A site by its row alone: archiving and deleting need nothing that is in it. */
-    private Site named(String slug) {
-        return sites.bySlug(slug)
-                .orElseThrow(() -> new NoSuchElementException("There is no site “" + Names.shown(slug) + "”."));
     }
 
     /**
@@ -274,19 +261,14 @@ class SiteWork {
      */
     void wear(String slug, long theme, boolean fitted, Account by) {
         commits.together(() -> {
-            wearing(slug, theme, fitted, by);
-            return true;
+            SiteDraft draft = drafts.newest(slug);
+            if (draft.themeId() == theme) return;
+            SiteDraft after = drafts.edit(slug, Optional.empty(), now -> switching(now, theme, fitted), by);
+            sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
+            sites.removeOneWore(draft.id(), theme);
+            sites.wear(draft.id(), theme, after.revision() == draft.revision() ? null : after.revision());
+            drafts.forget(draft.id());
         });
-    }
-
-    private void wearing(String slug, long theme, boolean fitted, Account by) {
-        SiteDraft draft = drafts.newest(slug);
-        if (draft.themeId() == theme) return;
-        SiteDraft after = drafts.edit(slug, Optional.empty(), now -> switching(now, theme, fitted), by);
-        sites.keepWore(draft.id(), draft.themeId(), LocalDateTime.now(clock));
-        sites.removeOneWore(draft.id(), theme);
-        sites.wear(draft.id(), theme, after.revision() == draft.revision() ? null : after.revision());
-        Commits.afterwards(() -> drafts.forget(draft.id()));
     }
 
     /** What it wore before is not kept any longer. */
@@ -423,7 +405,6 @@ class SiteWork {
                                 + " something else was done since, so nothing was taken back; use undo in each of them instead.");
             for (Entry entry : entries) if (!entry.site().isBlank()) drafts.undo(entry.site(), by);
             for (Entry entry : entries) if (entry.site().isBlank()) themes.takeBack(themes.newest(entry.theme()), by);
-            return true;
         });
     }
 

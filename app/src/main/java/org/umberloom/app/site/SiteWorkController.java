@@ -10,8 +10,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -27,6 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.umberloom.app.account.Account;
 import org.umberloom.app.account.AccountService;
+import org.umberloom.app.web.Downloads;
 import org.umberloom.app.web.HeavyWork;
 import org.umberloom.app.web.Uploads;
 import org.umberloom.core.format.KitArchive;
@@ -151,27 +150,13 @@ class SiteWorkController {
     /** The site as files in one archive, from which it comes in again as it is. */
     @GetMapping(value = "/sites/{site}/archive.zip", produces = "application/zip")
     ResponseEntity<byte[]> archive(@PathVariable String site) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(site + ".zip")
-                                .build()
-                                .toString())
-                .body(KitArchive.write(sites.files(sites.get(site))));
+        return Downloads.archive(site + ".zip", KitArchive.write(sites.files(sites.get(site))));
     }
 
     /** What is stored of a site, as it is: for one that cannot be shown. */
     @GetMapping(value = "/sites/{site}/stored.zip", produces = "application/zip")
     ResponseEntity<byte[]> stored(@PathVariable String site) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(site + "-as-stored.zip")
-                                .build()
-                                .toString())
-                .body(KitArchive.write(sites.stored(sites.get(site))));
+        return Downloads.archive(site + "-as-stored.zip", KitArchive.write(sites.stored(sites.get(site))));
     }
 
     /** Takes in a site: an archive of one, an archive of plain pages, or pages by themselves. */

@@ -64,6 +64,14 @@ public class Commits {
         return again(() -> once(work));
     }
 
+    /** The same of work that gives nothing. */
+    public void together(Runnable work) {
+        together(() -> {
+            work.run();
+            return true;
+        });
+    }
+
     /** Does something as soon as what is done in this thread is stored: now, where nothing waits to be; never, if it is not. */
     public static void afterwards(Runnable work) {
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {

@@ -90,13 +90,7 @@ public class Problems extends ResponseEntityExceptionHandler {
                     "Stored, but not shown",
                     "What you did is stored. What it led to could not be shown; load the page again to see it.");
         }
-        if (isConnectionLost(e) && RequestsDone.mayHaveStored()) {
-            LOG.warn("it is not known whether a change was stored: {}", String.valueOf(e));
-            return problem(
-                    HttpStatus.SERVICE_UNAVAILABLE,
-                    "Not known whether it is stored",
-                    "The database did not answer in time. It may have been stored; look at what is there now before you do it again.");
-        }
+        if (isConnectionLost(e) && RequestsDone.mayHaveStored()) return of(new MayBeStored(e));
         if (isFull(e)) {
             LOG.error("the database has no room left: {}", e.getMessage());
             return problem(

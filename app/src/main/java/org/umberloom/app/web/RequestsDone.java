@@ -50,7 +50,7 @@ public class RequestsDone implements TransactionExecutionListener, HandlerInterc
         private static final long serialVersionUID = 1;
 
         StoredAlready() {
-            super("This was stored already when it was sent before. Nothing was changed a second time.");
+            super("stored already", null, false, false);
         }
     }
 

@@ -73,10 +73,8 @@ class DeliveriesInTheDatabaseTest {
     @BeforeEach
     void aSiteWithTwoBuilds() throws IOException {
         Files.createDirectories(folder.resolve("here"));
-        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
-        lead = new Account(id("account"), "l@example", "Lead", "", "lead");
-        sql.update(
-                "insert into theme (name, document, card, card_form, revision, changed_at) values ('T', '{}', '{}', 0, 0, now(3))");
+        lead = database.lead();
+        database.bareTheme();
         sql.update("insert into site (theme_id, slug, name) values (?, ?, 'Quay')", id("theme"), slug);
         long site = id("site");
         when(sites.get(slug)).thenReturn(new Site(site, slug, "Quay", id("theme")));

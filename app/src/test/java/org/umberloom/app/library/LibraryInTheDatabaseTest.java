@@ -25,8 +25,7 @@ class LibraryInTheDatabaseTest {
 
     @BeforeEach
     void aLead() {
-        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
-        lead = sql.queryForObject("select max(id) from account", Long.class);
+        lead = database.lead().id();
     }
 
     private long added(String name, LocalDateTime changed, int form) {

@@ -46,12 +46,8 @@ class SitePicturesInTheDatabaseTest {
 
     @BeforeEach
     void aSite() {
-        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
-        Account lead = new Account(
-                sql.queryForObject("select max(id) from account", Long.class), "l@example", "Lead", "", "lead");
-        sql.update(
-                "insert into theme (name, document, card, card_form, revision, changed_at) values ('T', '{}', '{}', 0, 0, now(3))");
-        long theme = sql.queryForObject("select max(id) from theme", Long.class);
+        Account lead = database.lead();
+        long theme = database.bareTheme();
         SitePage page = new SitePage(
                 "index", "Quay", "landing", "<html><head></head><body><img src=\"pictures/ferry.jpg\"></body></html>");
         drafts.create(SiteDocument.of(slug, "Quay", List.of(page)), theme, "made", lead);

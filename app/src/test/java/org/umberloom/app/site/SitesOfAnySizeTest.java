@@ -54,12 +54,8 @@ class SitesOfAnySizeTest {
 
     @BeforeEach
     void aTheme() {
-        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
-        lead = new Account(
-                sql.queryForObject("select max(id) from account", Long.class), "l@example", "Lead", "", "lead");
-        sql.update(
-                "insert into theme (name, document, card, card_form, revision, changed_at) values ('T', '{}', '{}', 0, 0, now(3))");
-        theme = sql.queryForObject("select max(id) from theme", Long.class);
+        lead = database.lead();
+        theme = database.bareTheme();
     }
 
     private static SitePage page(String name, int letters, char filler) {

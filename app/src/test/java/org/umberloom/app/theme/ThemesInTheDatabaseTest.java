@@ -55,8 +55,7 @@ class ThemesInTheDatabaseTest {
 
     @BeforeEach
     void aTheme() {
-        sql.update("insert into account (email, name, password_hash, role) values (uuid(), 'Lead', '', 'lead')");
-        lead = sql.queryForObject("select max(id) from account", Long.class);
+        lead = database.lead().id();
         theme = added("Fog");
     }
 

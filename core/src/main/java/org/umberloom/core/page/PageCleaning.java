@@ -195,7 +195,7 @@ public final class PageCleaning {
                 }
             } else if (LOADED.contains(name)) load(element, attribute);
             else if (KnownMarkup.ADDRESSES.contains(name)) link(element, attribute);
-            else if (isDrawn(element) && KnownMarkup.paints(name) && loads(value))
+            else if (KnownMarkup.paints(name) && loads(value) && isDrawn(element))
                 gone(element, attribute, "things from elsewhere");
         }
     }

@@ -33,6 +33,11 @@ final class PageElements {
             end = end(selector);
         }
 
+        /** Those in an element and the element itself, where only a few are looked through. */
+        List<Element> in(Element root) {
+            return root.select(evaluator);
+        }
+
         boolean matches(Element element) {
             return element.is(evaluator);
         }

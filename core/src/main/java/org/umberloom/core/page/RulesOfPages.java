@@ -47,7 +47,12 @@ final class RulesOfPages {
     private static final String NOTHING = "";
 
     /** A rule as one of its selectors says it: which property takes which reading. */
-    private record Governs(PageElements.Wanted selector, long rank, Map<String, String> readings) {}
+    private record Governs(PageElements.Wanted selector, long rank, Map<String, String> readings) {
+        /** The later of two that are equal. */
+        Governs stronger(Governs other) {
+            return other.rank >= rank ? other : this;
+        }
+    }
 
     private static final Map<Map<String, String>, RulesOfPages> KNOWN = new ConcurrentHashMap<>();
     /** Every choice at its standard. */
@@ -138,8 +143,7 @@ final class RulesOfPages {
             Map<Element, Governs> winning = new IdentityHashMap<>();
             for (Governs rule : STANDARD.all)
                 if (rule.readings.containsKey(family))
-                    for (Element element : page.select(rule.selector))
-                        winning.merge(element, rule, (one, other) -> other.rank >= one.rank ? other : one);
+                    for (Element element : page.select(rule.selector)) winning.merge(element, rule, Governs::stronger);
             return winning;
         }
     }
@@ -189,8 +193,7 @@ final class RulesOfPages {
             Patience.ask();
             for (Element element : page.select(rule.selector)) {
                 Map<String, Governs> there = strongest.computeIfAbsent(element, key -> new LinkedHashMap<>());
-                for (String family : rule.readings.keySet())
-                    there.merge(family, rule, (one, other) -> other.rank >= one.rank ? other : one);
+                for (String family : rule.readings.keySet()) there.merge(family, rule, Governs::stronger);
             }
         }
         Map<Element, Set<String>> taken = new IdentityHashMap<>();

@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.jsoup.select.Evaluator;
-import org.jsoup.select.QueryParser;
 import org.umberloom.core.contract.Choice;
 import org.umberloom.core.contract.Contract;
 
@@ -23,14 +21,14 @@ public final class StandsOn {
     private static final String OWN = "data-stands-own";
 
     /** The choices of surfaces, with the elements of each. */
-    private static final Map<Choice, Evaluator> CHOICES = choices();
+    private static final Map<Choice, PageElements.Wanted> CHOICES = choices();
 
     private StandsOn() {}
 
-    private static Map<Choice, Evaluator> choices() {
-        Map<Choice, Evaluator> choices = new LinkedHashMap<>();
+    private static Map<Choice, PageElements.Wanted> choices() {
+        Map<Choice, PageElements.Wanted> choices = new LinkedHashMap<>();
         for (Choice choice : Contract.standard().choices().values())
-            choice.stands().ifPresent(selector -> choices.put(choice, QueryParser.parse(selector)));
+            choice.stands().ifPresent(selector -> choices.put(choice, new PageElements.Wanted(selector)));
         return choices;
     }
 
@@ -56,7 +54,7 @@ public final class StandsOn {
         CHOICES.forEach((choice, elements) -> {
             if (!chosen.containsKey(choice.name())) return;
             Optional<String> surface = chosen(choice, chosen);
-            for (Element element : root.select(elements)) {
+            for (Element element : elements.in(root)) {
                 if (surface.isEmpty() && !element.hasAttr(OWN)) continue;
                 if (!element.hasAttr(OWN)) element.attr(OWN, element.attr(Markup.SURFACE));
                 String named = surface.orElse(element.attr(OWN));
@@ -68,9 +66,8 @@ public final class StandsOn {
 
     /** A page whose elements say by which choice they are put on surfaces, to be chosen for while it is looked at. */
     public static void number(Document page) {
-        CHOICES.forEach(
-                (choice, elements) -> page.body().select(elements).forEach(element -> element.attr(BY, choice.name())
-                        .attr(OWN, element.attr(Markup.SURFACE))));
+        CHOICES.forEach((choice, elements) -> elements.in(page.body())
+                .forEach(element -> element.attr(BY, choice.name()).attr(OWN, element.attr(Markup.SURFACE))));
     }
 
     /** The elements of a page that choices put on surfaces, each with the name of its choice. */
@@ -100,7 +97,7 @@ public final class StandsOn {
     /** The choice by which an element itself is put on a surface. */
     static Optional<String> choosing(Element element) {
         return CHOICES.entrySet().stream()
-                .filter(one -> element.is(one.getValue()))
+                .filter(one -> one.getValue().matches(element))
                 .map(one -> one.getKey().name())
                 .findFirst();
     }
