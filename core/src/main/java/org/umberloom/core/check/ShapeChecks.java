@@ -36,6 +36,9 @@ public final class ShapeChecks {
 
     /** px. A small phone; common practice. */
     public static final double PHONE_HIGH = 667;
+    /** Px that the name in a header measures at least, as its rule sees to: it is a target. Source: WCAG 2.2, 2.5.8. */
+    private static final double LOWEST_NAME = 25;
+
     /** Of a phone's height, what a header that stays may take. Common practice; technique C34 of the W3C lets it go where it is tall. */
     public static final double MOST_OF_A_PHONE = 0.25;
     /** WCAG 2.2, 2.5.8: a target is at least 24 by 24 CSS px; technique C42 of the W3C. */
@@ -166,9 +169,10 @@ public final class ShapeChecks {
     public static double header(Worn worn, Map<String, String> chosen) {
         double air = px(worn, "part.header.air");
         boolean shrinks = "shrinks".equals(chosen.get("header-stays"));
+        double name = Math.max(LOWEST_NAME, line(worn, "type.wordmark"));
         double lines = "folded".equals(chosen.get("menu-phone"))
-                ? line(worn, "type.wordmark")
-                : line(worn, "type.wordmark") + line(worn, "type.menu") + px(worn, "gap.inset");
+                ? name
+                : name + line(worn, "type.menu") + px(worn, "gap.inset");
         return lines + (shrinks ? air : 2 * air);
     }
 
