@@ -83,7 +83,8 @@
     pointed = null;
     const doc = frame?.contentDocument;
     if (!doc) return;
-    const page = /\/([^/]+)\.html$/.exec(doc.location.pathname)?.[1];
+    address = doc.location.pathname;
+    const page = /\/([^/]+)\.html$/.exec(address)?.[1];
     if (page) bay.page = page;
     detach = bay.revision === null ? bench.attach(new LivePage(doc, () => key), bay) : undefined;
     if (bench.pick) bench.open(bench.pick, true);
@@ -126,6 +127,16 @@
   }
 
   $effect(() => () => detach?.());
+
+  /** Where the frame is or is going. */
+  let address = '';
+
+  /** A page that a link led to is there already: loaded a second time, it would lose what was just written into it. */
+  $effect(() => {
+    if (!frame || source === address) return;
+    address = source;
+    frame.src = source;
+  });
 
   const rolesAt = (target: Element) => bench.governing.standingAt(target);
 
@@ -316,7 +327,6 @@
         bind:this={frame}
         tabindex="-1"
         title="{site?.name ?? bay.site}, {bay.page}, {words}"
-        src={source}
         sandbox="allow-same-origin"
         class="absolute top-0 left-0 origin-top-left border-0"
         style:width="{bay.width}px"

@@ -46,30 +46,37 @@ import org.umberloom.core.token.TokenType;
  */
 class LeanPlacesOfTheBrowserTest {
     private static final Path DEMO = Loom.HOME.resolve("demo");
-    /** Takes each declaration of the layer away, one at a time, and says which of them make a difference to some element. */
+    /**
+     * Takes each declaration of the layer away, one at a time, and says which of them make a difference to some element; those of
+     * which that is known are left alone.
+     */
     private static final String MATTERING =
             """
-            () => {
+            (known) => {
+              const seen = new Set(known);
               const PROPERTIES = ['color', 'background-color', 'background-image',
                 'background-position', 'background-size', 'background-repeat', 'background-blend-mode',
                 'border-top-color', 'border-inline-start-color',
                 'outline-color', 'font-family', 'font-size', 'font-weight', 'line-height', 'letter-spacing', 'margin-top', 'margin-bottom',
                 'margin-inline-start', 'padding-top', 'padding-inline-start', 'row-gap', 'column-gap', 'width', 'height',
                 'max-inline-size', 'border-radius', 'border-top-width', 'box-shadow', 'text-decoration-line', 'transition-duration'];
-              const look = () => [...document.querySelectorAll('*')].map((e) => {
+              const elements = [...document.querySelectorAll('*')];
+              const look = (e) => {
                 const style = getComputedStyle(e);
                 return PROPERTIES.map((p) => style.getPropertyValue(p)).join();
-              }).join('\\n');
-              const before = look();
+              };
+              const before = elements.map(look);
               const found = [];
               const walk = (rules, path) => [...rules].forEach((rule, i) => {
                 const at = path + '/' + i;
                 if (rule.cssRules?.length) walk(rule.cssRules, at);
                 if (!rule.style) return;
                 for (const name of [...rule.style]) {
+                  const said = at + ' ' + rule.selectorText + ' ' + name;
+                  if (seen.has(said)) continue;
                   const value = rule.style.getPropertyValue(name);
                   rule.style.removeProperty(name);
-                  found.push([at + ' ' + rule.selectorText + ' ' + name, look() !== before]);
+                  found.push([said, elements.some((e, i) => look(e) !== before[i])]);
                   rule.style.setProperty(name, value);
                 }
               });
@@ -197,7 +204,7 @@ class LeanPlacesOfTheBrowserTest {
                                             "<link rel=\"stylesheet\" href=\"theme.css\">",
                                             STILL + "<style>" + css + "</style>"));
                             @SuppressWarnings("unchecked")
-                            List<String> found = (List<String>) page.evaluate(MATTERING);
+                            List<String> found = (List<String>) page.evaluate(MATTERING, List.copyOf(mattering));
                             found.forEach(one -> (one.startsWith("+") ? mattering : idle).add(one.substring(1)));
                         }
                 }

@@ -226,6 +226,7 @@ class MainPathTest {
         page.waitForFunction("() => document.querySelector('iframe').contentDocument?.readyState === 'complete'");
         message.click();
         page.keyboard().type("a");
+        assertThat(message).hasValue("a");
         page.keyboard().press("Control+z");
         assertThat(message).hasValue("");
         firstBay().locator("h1").click();

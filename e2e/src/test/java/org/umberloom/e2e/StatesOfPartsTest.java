@@ -59,11 +59,15 @@ class StatesOfPartsTest {
                 && !(/-(block|inline)/.test(one) && /-(block|inline)/.test(other) && one.includes('-block') !== other.includes('-block'));
               const wrong = [], parts = new Set();
               let checked = 0, ofStates = 0;
+              const matching = new Map();
+              for (const rule of rules.toSorted((a, b) => b.rank - a.rank))
+                for (const element of document.querySelectorAll(rule.selector))
+                  if (matching.get(element)?.push(rule) === undefined) matching.set(element, [rule]);
               for (const element of document.querySelectorAll('body, body *')) {
                 // Boxes and rounds that the system draws keep its form, whatever a rule says.
                 if (element.matches('[type=radio], [type=checkbox]')) continue;
                 const style = getComputedStyle(element);
-                const reaching = rules.filter((rule) => element.matches(rule.selector)).sort((a, b) => b.rank - a.rank);
+                const reaching = matching.get(element) ?? [];
                 const decided = new Set();
                 reaching.forEach((rule, at) => {
                   for (const [property, said] of Object.entries(rule.said)) {
