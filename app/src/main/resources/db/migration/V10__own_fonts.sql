@@ -1,5 +1,5 @@
 -- Font files that people brought, as WOFF2, by the name under which pages load them; a name stands for one content for ever.
-create table own_font (
+create table if not exists own_font (
     file       varchar(160) character set ascii not null primary key,
     family     varchar(120)  not null,
     generic    varchar(20)   not null,

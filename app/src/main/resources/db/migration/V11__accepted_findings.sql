@@ -1,5 +1,5 @@
 -- Findings that somebody decided to live with, and why; each by what it says, so that one that says something else is open again.
-create table accepted_finding (
+create table if not exists accepted_finding (
     theme_id    bigint       not null,
     finding     char(64) character set ascii not null,
     reason      varchar(400) not null,

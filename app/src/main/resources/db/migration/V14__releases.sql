@@ -1,5 +1,5 @@
 -- A state of a theme that stays as it is. trial: 0 for a full release, else which one for trying.
-create table theme_release (
+create table if not exists theme_release (
     id         bigint       not null auto_increment primary key,
     theme_id   bigint       not null,
     major      int          not null,
@@ -22,12 +22,12 @@ create table theme_release (
 -- The release that a site stands on; none for one that has taken none of its theme yet.
 -- follows: hand, patch or minor: what it takes by itself.
 alter table site
-    add column release_id bigint     null,
-    add column follows    varchar(8) not null default 'hand',
-    add foreign key (release_id) references theme_release (id) on delete set null;
+    add column if not exists release_id bigint     null,
+    add column if not exists follows    varchar(8) not null default 'hand',
+    add foreign key if not exists site_of_release (release_id) references theme_release (id) on delete set null;
 
 -- What a site stood on since when, and how it came to. way: hand, self, stage or back.
-create table site_stood (
+create table if not exists site_stood (
     id         bigint      not null auto_increment primary key,
     site_id    bigint      not null,
     release_id bigint      null,
@@ -42,7 +42,7 @@ create table site_stood (
 ) character set utf8mb4;
 
 -- A release on its way to sites, in stages. state: going, paused, done or back.
-create table rollout (
+create table if not exists rollout (
     id         bigint      not null auto_increment primary key,
     theme_id   bigint      not null,
     release_id bigint      not null,
@@ -55,7 +55,7 @@ create table rollout (
 ) character set utf8mb4;
 
 -- wait_hours: after the stage before it; −1 for one that is let go by hand.
-create table rollout_stage (
+create table if not exists rollout_stage (
     rollout_id bigint      not null,
     position   int         not null,
     wait_hours int         not null,
@@ -65,7 +65,7 @@ create table rollout_stage (
 ) character set utf8mb4;
 
 -- was: the release that the site stood on before; state: waiting, taken or back.
-create table rollout_site (
+create table if not exists rollout_site (
     rollout_id bigint     not null,
     site_id    bigint     not null,
     position   int        not null,

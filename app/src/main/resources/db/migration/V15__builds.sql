@@ -1,5 +1,5 @@
 -- A site as it is published: made once, never changed. token: stands in the address that others can be given.
-create table build (
+create table if not exists build (
     id            bigint      not null auto_increment primary key,
     site_id       bigint      not null,
     number        int         not null,
@@ -17,12 +17,12 @@ create table build (
 ) character set utf8mb4;
 
 -- What a build consists of; contents are kept once, whichever builds hold them.
-create table build_content (
+create table if not exists build_content (
     hash    char(64) not null primary key,
     content longblob not null
 ) character set ascii;
 
-create table build_file (
+create table if not exists build_file (
     build_id bigint   not null,
     name     varchar(400) character set utf8mb4 collate utf8mb4_bin not null,
     hash     char(64) character set ascii not null,
@@ -31,7 +31,7 @@ create table build_file (
 ) character set utf8mb4;
 
 -- Which build of a site is live, and which were before.
-create table site_live (
+create table if not exists site_live (
     id         bigint      not null auto_increment primary key,
     site_id    bigint      not null,
     build_id   bigint      not null,
@@ -44,7 +44,7 @@ create table site_live (
 ) character set utf8mb4;
 
 -- Keys with which a program of a person may fetch kits. hash: of the secret, which is shown once and kept nowhere.
-create table build_key (
+create table if not exists build_key (
     id         bigint       not null auto_increment primary key,
     account_id bigint       not null,
     name       varchar(120) not null,

@@ -1,5 +1,5 @@
 -- Places that serve sites. secret: a password or a private key, encrypted with the installation's own key, which is not in here.
-create table host (
+create table if not exists host (
     id          bigint         not null auto_increment primary key,
     name        varchar(120)   not null unique,
     kind        varchar(10)    not null,
@@ -19,7 +19,7 @@ create table host (
 ) character set utf8mb4;
 
 -- Where a site is delivered to. place: its folder on the host.
-create table site_host (
+create table if not exists site_host (
     site_id bigint       not null primary key,
     host_id bigint       not null,
     place   varchar(120) not null,
@@ -29,7 +29,7 @@ create table site_host (
 ) character set utf8mb4;
 
 -- What was delivered. A delivery that goes on says so again and again: one whose beat is old was broken off.
-create table delivery (
+create table if not exists delivery (
     id         bigint        not null auto_increment primary key,
     site_id    bigint        not null,
     host_id    bigint        not null,

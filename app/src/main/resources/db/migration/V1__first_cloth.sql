@@ -1,4 +1,4 @@
-create table account (
+create table if not exists account (
     id            bigint       not null auto_increment primary key,
     email         varchar(190) not null unique,
     name          varchar(120) not null,
@@ -6,7 +6,7 @@ create table account (
     role          varchar(20)  not null
 ) character set utf8mb4;
 
-create table theme (
+create table if not exists theme (
     id         bigint       not null auto_increment primary key,
     name       varchar(200) not null,
     document   longtext     not null,
@@ -17,7 +17,7 @@ create table theme (
 -- Every edit of a theme with its inverse. Undo and redo are entries of their own, so nothing is ever rewritten.
 -- undo_top: the entry that undo would take back in this state; redo_top: the undo entry that redo would take back;
 -- below: what lies under this entry on the stack it belongs to.
-create table revision (
+create table if not exists revision (
     theme_id   bigint       not null,
     number     int          not null,
     kind       varchar(8)   not null,
@@ -35,7 +35,7 @@ create table revision (
     foreign key (account_id) references account (id)
 ) character set utf8mb4;
 
-create table site (
+create table if not exists site (
     id       bigint       not null auto_increment primary key,
     slug     varchar(80)  not null unique,
     name     varchar(200) not null,
@@ -43,7 +43,7 @@ create table site (
     foreign key (theme_id) references theme (id)
 ) character set utf8mb4;
 
-create table page (
+create table if not exists page (
     id       bigint       not null auto_increment primary key,
     site_id  bigint       not null,
     slug     varchar(80)  not null,
@@ -55,7 +55,7 @@ create table page (
     foreign key (site_id) references site (id)
 ) character set utf8mb4;
 
-create table picture (
+create table if not exists picture (
     id         bigint       not null auto_increment primary key,
     site_id    bigint       not null,
     name       varchar(120) not null,
@@ -66,7 +66,7 @@ create table picture (
     foreign key (site_id) references site (id)
 ) character set utf8mb4;
 
-create table SPRING_SESSION (
+create table if not exists SPRING_SESSION (
     PRIMARY_ID            char(36) not null,
     SESSION_ID            char(36) not null,
     CREATION_TIME         bigint   not null,
@@ -77,11 +77,11 @@ create table SPRING_SESSION (
     primary key (PRIMARY_ID)
 ) engine = InnoDB row_format = dynamic;
 
-create unique index SPRING_SESSION_IX1 on SPRING_SESSION (SESSION_ID);
-create index SPRING_SESSION_IX2 on SPRING_SESSION (EXPIRY_TIME);
-create index SPRING_SESSION_IX3 on SPRING_SESSION (PRINCIPAL_NAME);
+create unique index if not exists SPRING_SESSION_IX1 on SPRING_SESSION (SESSION_ID);
+create index if not exists SPRING_SESSION_IX2 on SPRING_SESSION (EXPIRY_TIME);
+create index if not exists SPRING_SESSION_IX3 on SPRING_SESSION (PRINCIPAL_NAME);
 
-create table SPRING_SESSION_ATTRIBUTES (
+create table if not exists SPRING_SESSION_ATTRIBUTES (
     SESSION_PRIMARY_ID char(36)     not null,
     ATTRIBUTE_NAME     varchar(200) not null,
     ATTRIBUTE_BYTES    blob         not null,

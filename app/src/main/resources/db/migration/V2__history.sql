@@ -1,8 +1,8 @@
 -- The whole theme as it is after an entry, kept now and then so that any old state is near.
-alter table revision add column document longtext null;
+alter table revision add column if not exists document longtext null;
 
 -- A name on a state of a theme.
-create table checkpoint (
+create table if not exists checkpoint (
     theme_id   bigint       not null,
     number     int          not null,
     name       varchar(120) not null,

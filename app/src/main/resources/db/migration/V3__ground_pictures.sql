@@ -1,5 +1,5 @@
 -- Pictures that a theme's surfaces stand on, each with its tones: what the veil over it is computed from.
-create table ground_picture (
+create table if not exists ground_picture (
     theme_id   bigint       not null,
     name       varchar(100) not null,
     media_type varchar(80)  not null,

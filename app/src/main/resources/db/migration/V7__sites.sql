@@ -1,5 +1,5 @@
 -- A site is its parts: nameplate, look, order, pages, what is written at its places, and what is kept on purpose.
-create table site_part (
+create table if not exists site_part (
     site_id bigint       not null,
     name    varchar(400) character set utf8mb4 collate utf8mb4_bin not null,
     content longtext     not null,
@@ -7,23 +7,33 @@ create table site_part (
     foreign key (site_id) references site (id)
 ) character set utf8mb4;
 
-insert into site_part (site_id, name, content)
+-- Gone where a start ended right after it was emptied.
+create table if not exists page (
+    site_id  bigint       not null,
+    slug     varchar(80)  not null,
+    title    varchar(200) not null,
+    kind     varchar(40)  not null,
+    position int          not null,
+    html     mediumtext   not null
+) character set utf8mb4;
+
+insert ignore into site_part (site_id, name, content)
 select site_id, concat('page/', slug), json_object('title', title, 'kind', kind, 'html', html) from page;
-insert into site_part (site_id, name, content)
+insert ignore into site_part (site_id, name, content)
 select site_id, 'order', json_object('pages', json_arrayagg(slug order by position)) from page group by site_id;
-insert into site_part (site_id, name, content)
+insert ignore into site_part (site_id, name, content)
 select id, 'nameplate', json_object('name', name, 'tagline', '') from site;
 
 drop table page;
 
 alter table site
-    add column revision   int         not null default 0,
+    add column if not exists revision   int         not null default 0,
     -- what is counted of a site, so that many can be shown without reading them; empty until it is counted
-    add column facts      longtext    null,
-    add column changed_at datetime(3) not null default current_timestamp(3);
+    add column if not exists facts      longtext    null,
+    add column if not exists changed_at datetime(3) not null default current_timestamp(3);
 
 -- Every edit of a site with its inverse, as the log of themes.
-create table site_revision (
+create table if not exists site_revision (
     site_id    bigint       not null,
     number     int          not null,
     kind       varchar(8)   not null,
@@ -42,7 +52,7 @@ create table site_revision (
 ) character set utf8mb4;
 
 -- What a site wore before.
-create table site_wore (
+create table if not exists site_wore (
     site_id  bigint      not null,
     theme_id bigint      not null,
     until    datetime(3) not null,
@@ -50,5 +60,5 @@ create table site_wore (
     foreign key (site_id) references site (id)
 ) character set utf8mb4;
 
-insert into site_revision (site_id, number, kind, label, account_id, made_at)
+insert ignore into site_revision (site_id, number, kind, label, account_id, made_at)
 select s.id, 0, 'start', 'the site as it stood', (select min(id) from account), current_timestamp(3) from site s;
