@@ -57,17 +57,17 @@ class KitController {
 
     @GetMapping("/themes/{id}/kit")
     KitService.KitView contents(@PathVariable long id, @ParameterObject KitAsked asked) {
-        return kits.contents(id, asked);
+        return heavy.make(() -> kits.contents(id, asked));
     }
 
     @GetMapping("/themes/{id}/kit/file")
     KitService.FileText file(@PathVariable long id, @ParameterObject KitAsked asked, @RequestParam String name) {
-        return kits.text(id, asked, name);
+        return heavy.make(() -> kits.text(id, asked, name));
     }
 
     @GetMapping("/themes/{id}/kit.zip")
     ResponseEntity<byte[]> archive(@PathVariable long id, @ParameterObject KitAsked asked) {
-        KitService.Archive archive = kits.archive(id, asked);
+        KitService.Archive archive = heavy.make(() -> kits.archive(id, asked));
         return Downloads.archive(archive.name(), archive.content());
     }
 

@@ -52,7 +52,7 @@ class KitsForBuilds {
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.IF_NONE_MATCH, defaultValue = "")
                     String known) {
         if (!opens(id, asked, authorization)) return refused();
-        return answer(heavy.read(() -> kits.archive(id, asked).content()), "application/zip", known);
+        return answer(heavy.make(() -> kits.archive(id, asked).content()), "application/zip", known);
     }
 
     @Operation(
@@ -69,7 +69,7 @@ class KitsForBuilds {
                     String known) {
         if (!opens(id, asked, authorization)) return refused();
         return answer(
-                heavy.read(() -> kits.text(id, asked, name)).text().getBytes(StandardCharsets.UTF_8),
+                heavy.make(() -> kits.text(id, asked, name)).text().getBytes(StandardCharsets.UTF_8),
                 "text/plain;charset=UTF-8",
                 known);
     }

@@ -37,7 +37,7 @@ class PublishController {
     /** Makes a build of the site as it is; it is not live by that. */
     @PostMapping
     PublishService.Published build(@PathVariable String site, Principal principal) {
-        return heavy.read(() -> publishing.build(site, accounts.get(principal.getName())));
+        return heavy.make(() -> publishing.build(site, accounts.get(principal.getName())));
     }
 
     /** Puts a build live; an earlier one is the way back. */

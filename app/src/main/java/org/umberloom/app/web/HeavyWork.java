@@ -7,18 +7,21 @@ import org.umberloom.core.limit.Patience;
 
 /**
  * The lanes for what takes long, so that others stay quick: one for files and pictures that are read, which have a budget of
- * time, one for archives that go out, which end when nobody takes them any more. Who comes when a lane is full waits a while,
+ * time, one for kits and builds that are made, one for archives that go out while they are made, which end when nobody takes them any
+ * more. Who comes when a lane is full waits a while,
  * and is then told. No connection to the database is held while one waits.
  */
 @Component
 public class HeavyWork {
     private static final int MOST_READ = 1;
+    private static final int MOST_MADE = 2;
     private static final int MOST_WRITTEN = 2;
     private static final int MOST_WAITING = 12;
     private static final long LONGEST_WAIT_S = 40;
     private static final Duration BUDGET = Duration.ofSeconds(30);
 
     private final Lane reading = new Lane(MOST_READ, MOST_WAITING, LONGEST_WAIT_S, Busy::new);
+    private final Lane making = new Lane(MOST_MADE, MOST_WAITING, LONGEST_WAIT_S, Busy::new);
     private final Lane writing = new Lane(MOST_WRITTEN, MOST_WAITING, LONGEST_WAIT_S, Busy::new);
     private final Duration budget;
 
@@ -45,6 +48,11 @@ public class HeavyWork {
                     },
                     work);
         });
+    }
+
+    /** Makes a kit or a build as a whole, in memory. @throws Busy when it is not one's turn in time */
+    public <T> T make(Supplier<T> work) {
+        return making.in(work);
     }
 
     /** Writes an archive to whoever asked. @throws Busy when it is not one's turn in time */
