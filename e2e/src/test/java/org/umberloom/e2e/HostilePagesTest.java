@@ -109,14 +109,15 @@ class HostilePagesTest {
             pages.put(
                     i == 0 ? "index.html" : "p" + i + ".html",
                     page(ATTACKS.get(i)).getBytes(StandardCharsets.UTF_8));
+        String theme = client.newTheme("Hostile pages");
         HttpResponse<String> taken =
-                client.upload("/api/sites/archive?theme=1", "hostile.zip", KitArchive.write(pages));
+                client.upload("/api/sites/archive?theme=" + theme, "hostile.zip", KitArchive.write(pages));
         assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
         String slug = JsonParser.parseString(taken.body())
                 .getAsJsonObject()
                 .get("slug")
                 .getAsString();
-        nothingLeaves(client, "1", slug, ATTACKS.size(), folder);
+        nothingLeaves(client, theme, slug, ATTACKS.size(), folder);
         client.send("DELETE", "/api/sites/" + slug + "?name=hostile", "");
     }
 
@@ -162,10 +163,29 @@ class HostilePagesTest {
         nothingLeaves(client, id, slug, 1, folder);
     }
 
+    /** Puts a build of the site live; @return where its pages are, for everybody */
+    private static String published(Client client, String theme, String slug) throws Exception {
+        new Released(client, theme, slug).release("1.0.0");
+        HttpResponse<String> taken = client.send(
+                "POST", "/api/themes/" + theme + "/standing", "{\"site\":\"" + slug + "\",\"release\":\"1.0.0\"}");
+        assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
+        HttpResponse<String> built = client.send("POST", "/api/sites/" + slug + "/builds", "");
+        assertThat(built.statusCode()).as(built.body()).isEqualTo(200);
+        return client.address()
+                + JsonParser.parseString(built.body())
+                        .getAsJsonObject()
+                        .getAsJsonArray("builds")
+                        .get(0)
+                        .getAsJsonObject()
+                        .get("address")
+                        .getAsString();
+    }
+
     private void nothingLeaves(Client client, String theme, String slug, int pages, Path folder) throws Exception {
         Map<String, byte[]> kit = KitArchive.read(client.download("/api/themes/" + theme + "/kit.zip?site=" + slug));
         unpack(kit, folder.resolve("kit"), true);
         unpack(kit, folder.resolve("bare"), false);
+        String published = published(client, theme, slug);
         Page preview = Browsers.signedIn(LOOM, ColorScheme.LIGHT);
         BrowserContext readers = Browsers.context(ColorScheme.LIGHT);
         Page reader = readers.newPage();
@@ -173,6 +193,9 @@ class HostilePagesTest {
             for (int i = 0; i < pages; i++) {
                 String name = i == 0 ? "index.html" : "p" + i + ".html";
                 open(preview, LOOM.address() + "/preview/" + theme + "/draft/default/" + slug + "/" + name);
+                open(reader, published + name);
+                assertThat(reader.title()).as("the build is there").isNotEqualTo("Not found");
+                assertThat(reader.locator("h1").count()).isPositive();
                 for (String copy : List.of("kit", "bare"))
                     open(
                             reader,
