@@ -109,13 +109,13 @@ class SitesOfAnySizeTest {
 
     @Test
     void whatIsLargerThanIsReadIsRefusedWithBothNumbers() {
-        assertThatThrownBy(() -> page("index", Sizes.TEXT + 100_000, 'a')).hasMessageContaining("at most 2.1 million");
+        assertThatThrownBy(() -> page("index", Sizes.TEXT + 100_000, 'a')).hasMessageContaining("at most 2,097,152");
         assertThatThrownBy(() -> site(
                         page("a", Sizes.TEXT, 'a'),
                         page("b", Sizes.TEXT, 'a'),
                         page("c", Sizes.TEXT, 'a'),
                         page("d", 99, 'a')))
-                .hasMessageContaining("a site holds at most 6.3 million");
+                .hasMessageContaining("a site holds at most 6,291,456");
         assertThat(sites.bySlug(slug)).isEmpty();
     }
 

@@ -54,7 +54,7 @@ public final class Json {
     /** @throws FormatException when the text is not one JSON object; the message starts with {@code where} */
     public static Map<String, Object> readObject(String where, String text) {
         if (text.length() > Sizes.DOCUMENT)
-            throw new FormatException(where + " has more than " + Sizes.millions(Sizes.DOCUMENT)
+            throw new FormatException(where + " has more than " + Sizes.counted(Sizes.DOCUMENT)
                     + " letters, the most that is read in one document.");
         if (text.chars().filter(c -> c == '{').count() > MOST_OBJECTS)
             throw new FormatException(
@@ -64,7 +64,7 @@ public final class Json {
         } catch (StreamConstraintsException e) {
             throw new FormatException(
                     where + " goes beyond what is read here: " + DEEPEST + " levels of nesting, "
-                            + Sizes.millions(Sizes.TEXT) + " letters in a text, " + LONGEST_NUMBER
+                            + Sizes.counted(Sizes.TEXT) + " letters in a text, " + LONGEST_NUMBER
                             + " digits in a number" + line(e) + ".",
                     e);
         } catch (JacksonException e) {

@@ -1,5 +1,7 @@
 package org.umberloom.core.limit;
 
+import java.util.Locale;
+
 /**
  * How large texts may be, in UTF-16 units: what stores them and what reads them ask here, so that whatever was stored is read
  * again. A site is written as JSON, where quotes and line ends take two letters each, and its changes hold it once more.
@@ -25,13 +27,12 @@ public final class Sizes {
     public static String text(String what, String text) {
         if (text.length() > TEXT)
             throw new IllegalArgumentException(
-                    what + " has " + millions(text.length()) + " letters; at most " + millions(TEXT) + " can be kept.");
+                    what + " has " + counted(text.length()) + " letters; at most " + counted(TEXT) + " can be kept.");
         return text;
     }
 
-    /** A number of letters in words, such as {@code 2.1 million}. */
-    public static String millions(long letters) {
-        double tenths = Math.round(letters / 100_000.0) / 10.0;
-        return (tenths == Math.rint(tenths) ? Long.toString((long) tenths) : Double.toString(tenths)) + " million";
+    /** A number for people, to the last one, such as {@code 2,097,152}: what is just over a limit is told apart from it. */
+    public static String counted(long number) {
+        return String.format(Locale.ROOT, "%,d", number);
     }
 }

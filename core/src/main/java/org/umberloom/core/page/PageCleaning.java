@@ -89,8 +89,8 @@ public final class PageCleaning {
     private Cleaned clean(String html) {
         // Known before it is parsed: a tree takes many times the room of its text.
         if (html.length() > LARGEST || html.chars().filter(c -> c == '<').count() > MOST_TAGS)
-            throw new IllegalArgumentException("A page of " + Sizes.millions(html.length())
-                    + " letters is not taken in: at most " + Sizes.millions(LARGEST) + ", with " + MOST_ELEMENTS
+            throw new IllegalArgumentException("A page of " + Sizes.counted(html.length())
+                    + " letters is not taken in: at most " + Sizes.counted(LARGEST) + ", with " + MOST_ELEMENTS
                     + " elements.");
         Document document = Markup.read(html);
         List<Element> all = document.getAllElements();

@@ -75,8 +75,8 @@ public record SiteDocument(
                         .sum();
         if (letters > Sizes.SITE)
             throw new IllegalArgumentException("The pages, pieces and style sheet of “" + plate.name() + "” have "
-                    + Sizes.millions(letters) + " letters together; a site holds at most "
-                    + Sizes.millions(Sizes.SITE) + ".");
+                    + Sizes.counted(letters) + " letters together; a site holds at most "
+                    + Sizes.counted(Sizes.SITE) + ".");
     }
 
     /** A site that differs in nothing. */

@@ -105,7 +105,7 @@ class PageCleaningTest {
     @Test
     void whatIsTooMuchIsRefusedBeforeItIsParsed() {
         assertThatThrownBy(() -> PageCleaning.of("a".repeat(2 * Sizes.TEXT + 1), Optional::of))
-                .hasMessageContaining("is not taken in: at most 4.2 million");
+                .hasMessageContaining("is not taken in: at most 4,194,304");
         assertThatThrownBy(() -> PageCleaning.of("<i>".repeat(250_000), Optional::of))
                 .hasMessageContaining("with 50000 elements");
         assertThat(PageCleaning.of("<i></i>".repeat(49_000), Optional::of).removed())
