@@ -166,6 +166,7 @@ final class Servers implements AutoCloseable {
                                                 ":" + (reached == 0 ? databasePort : reached) + "/"),
                         "--spring.datasource.username=root",
                         "--spring.datasource.password=",
+                        "--umberloom.secrets-key=only-for-tests-and-long-enough",
                         "--LOOM_LEAD_EMAIL=" + Loom.EMAIL,
                         "--LOOM_LEAD_NAME=Maren Oake",
                         "--LOOM_LEAD_PASSWORD=" + Loom.PASSWORD)

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
 
 /** The long forms, by {@code ./loom stress}; what they find stands in docs/reliability.md. Loopback alone, and bounded. */
 @Tag("stress")
@@ -186,6 +187,47 @@ class StressTest {
                                 + " as not changed and were not, and " + acts.unknown
                                 + " as not known, and were stored once when they were asked for again.");
             }
+        }
+    }
+
+    @Test
+    @Order(6)
+    void deliveriesAreKilledOnTheirWay(@TempDir Path folder) throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            servers.startApplication();
+            try (KilledDeliveries deliveries = new KilledDeliveries(servers, folder, 7)) {
+                for (int kill = 0; kill < 2 * KILLS; kill++) deliveries.kill(kill % 2 == 0);
+                note(
+                        "deliveries",
+                        KILLS + " kills of the database and " + KILLS
+                                + " of the application, each in the middle of a delivery: " + deliveries.done
+                                + " had arrived, " + deliveries.broken + " were said to be broken off and "
+                                + deliveries.failed
+                                + " to have failed, within 6 s of the return. Readers saw one whole build all the while, and "
+                                + "each next try arrived.");
+                assertThat(deliveries.notBegun).isZero();
+            }
+        }
+    }
+
+    /** Eight at once send what takes the most time there is; somebody who works beside them does not wait. */
+    @Test
+    @Order(7)
+    void heavyFilesAtOnceHoldUpNobody() throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            servers.startApplication("-XX:TieredStopAtLevel=4");
+            HeavyFiles files = new HeavyFiles(servers.address());
+            files.besideAPerson(1, 2);
+            long slowest = files.besideAPerson(8, 3);
+            note(
+                    "heavy",
+                    "Eight people at once, each three times with a page of 29 MB, an archive of 61 kB with a page of 60 MB, a "
+                            + "picture of 7900 × 5000 pixels of 16 bits, and a kit of a site that holds such pictures: who worked "
+                            + "beside them waited " + slowest + " ms at most. What they were answered, and how often: "
+                            + files.said() + ".");
+            assertThat(slowest).as("the slowest of the others' answers, in ms").isLessThan(1_000);
         }
     }
 
