@@ -66,7 +66,7 @@ class OwnFontsTest {
         assertThat(family(FAMILY)).hasCount(0);
     }
 
-    private static Path liberation(String name) {
+    static Path liberation(String name) {
         return Stream.of("liberation", "liberation2")
                 .map(one -> Path.of("/usr/share/fonts/truetype", one, "LiberationSerif-" + name + ".ttf"))
                 .filter(Files::exists)

@@ -203,13 +203,16 @@ class HostService {
         if ((folder + "/").contains("../") || folder.length() > 300)
             throw new IllegalArgumentException(
                     "“" + Names.shown(folder) + "” is no folder of a host. Nothing was changed.");
+        String address = address(wanted.address());
+        int port = port(wanted.port());
+        // The last, for keeping a secret takes the most time.
         Door door = door(wanted, before);
         return new HostMapper.HostRow(
                 id,
                 name,
                 SFTP,
-                address(wanted.address()),
-                port(wanted.port()),
+                address,
+                port,
                 account,
                 folder,
                 web,
