@@ -14,12 +14,10 @@ import java.util.Random;
 import java.util.UUID;
 
 /**
- * Acts of every kind while the line to the database is cut at any byte: what is answered is what became of it, and what nobody knows is
- * known when it is asked for again under its name. Counts what became of them.
+ * Acts of every kind that are interrupted on their way: what is answered is what became of it, and what nobody knows is known when it
+ * is asked for again under its name. Counts what became of them.
  */
 final class CutOff {
-    private static final int LONGEST_ACT = 60_000;
-
     /** An act, and whether it has taken effect by now: in all of its places, or in none. */
     private record Act(String method, String path, String body, Check done) {}
 
@@ -29,7 +27,7 @@ final class CutOff {
     }
 
     private final Client client;
-    private final CuttingProxy line;
+    private final Interruption interruption;
     private final Random random;
     private final String theme;
     private final String site;
@@ -40,9 +38,9 @@ final class CutOff {
     int unknown;
     int stored;
 
-    CutOff(Client client, CuttingProxy line, long seed) throws Exception {
+    CutOff(Client client, Interruption interruption, long seed) throws Exception {
         this.client = client;
-        this.line = line;
+        this.interruption = interruption;
         random = new Random(seed);
         theme = client.newTheme("Cut off");
         site = site("Cut off");
@@ -144,9 +142,9 @@ final class CutOff {
     private void check(Act act) throws Exception {
         acts++;
         String name = UUID.randomUUID().toString();
-        line.cutAfter(random.nextInt(LONGEST_ACT));
+        interruption.begin();
         String answer = sent(act, name);
-        line.mend();
+        interruption.end();
         awaken();
         if (answer.startsWith("200") || answer.contains("Stored, but not shown")) {
             stored++;

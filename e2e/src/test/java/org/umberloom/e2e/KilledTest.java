@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -142,7 +143,8 @@ class KilledTest {
             servers.startDatabase();
             try (CuttingProxy line = servers.through()) {
                 servers.startApplication();
-                CutOff acts = new CutOff(new Client(servers.address()).signedIn(), line, 28);
+                CutOff acts = new CutOff(
+                        new Client(servers.address()).signedIn(), Interruption.cuts(line, new Random(28)), 28);
                 for (int i = 0; i < 4; i++) acts.round();
                 assertThat(acts.acts).isEqualTo(20);
                 assertThat(acts.refused + acts.unknown).as("the line was cut").isGreaterThan(4);

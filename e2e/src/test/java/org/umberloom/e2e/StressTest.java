@@ -177,7 +177,8 @@ class StressTest {
             servers.startDatabase();
             try (CuttingProxy line = servers.through()) {
                 servers.startApplication();
-                CutOff acts = new CutOff(new Client(servers.address()).signedIn(), line, 7);
+                CutOff acts =
+                        new CutOff(new Client(servers.address()).signedIn(), Interruption.cuts(line, new Random(7)), 7);
                 for (int i = 0; i < KILLS; i++) acts.round();
                 note(
                         "cut",
@@ -208,6 +209,27 @@ class StressTest {
                                 + "each next try arrived.");
                 assertThat(deliveries.notBegun).isZero();
             }
+        }
+    }
+
+    /** Edits of themes and sites, lifts and releases, and the process that does them killed meanwhile. */
+    @Test
+    @Order(8)
+    void actsAreKilledOnTheirWay() throws Exception {
+        try (Servers servers = new Servers()) {
+            servers.startDatabase();
+            servers.startApplication();
+            CutOff acts =
+                    new CutOff(new Client(servers.address()).signedIn(), Interruption.kills(servers, new Random(8)), 8);
+            while (acts.acts < 2 * KILLS) acts.round();
+            note(
+                    "acts",
+                    acts.acts
+                            + " kills of database and application in turn while themes and sites were edited, values lifted and "
+                            + "releases made: " + acts.stored + " acts were answered as stored and were, "
+                            + acts.refused
+                            + " as not changed and were not, and " + acts.unknown
+                            + " as not known, and were stored once when they were asked for again.");
         }
     }
 
