@@ -112,13 +112,14 @@ public class SiteDrafts {
         }
     }
 
-    /** Stores a new site and gives it the log's first entry. */
+    /**
+     * Stores a new site and gives it the log's first entry.
+     *
+     * @throws org.springframework.dao.DuplicateKeyException where somebody was faster with that address: what chose it is done again
+     */
     SiteDraft create(SiteDocument site, long theme, String label, Account by) {
         Map<String, String> parts = readAgain(site);
         return commits.store(() -> {
-            if (sites.bySlug(site.slug()).isPresent())
-                throw new IllegalArgumentException(
-                        "There already is a site with the address “" + site.slug() + "”. Choose another.");
             sites.addSite(site.slug(), site.name(), theme);
             Site row = sites.bySlug(site.slug()).orElseThrow();
             parts.forEach((name, content) -> sites.putPart(row.id(), name, content));
