@@ -56,6 +56,8 @@
   let loaded = $state(false);
   let pointed = $state<{ box: DOMRect; roles: { kind: RoleKind; path: string }[] } | null>(null);
   let detach: (() => void) | undefined;
+  /** Where the frame is or is going. */
+  let address = '';
 
   const page = $derived(bench.looks.page(bay));
   const site = $derived(bench.sites.find((s) => s.slug === bay.site));
@@ -127,9 +129,6 @@
   }
 
   $effect(() => () => detach?.());
-
-  /** Where the frame is or is going. */
-  let address = '';
 
   /** A page that a link led to is there already: loaded a second time, it would lose what was just written into it. */
   $effect(() => {

@@ -163,29 +163,14 @@ class HostilePagesTest {
         nothingLeaves(client, id, slug, 1, folder);
     }
 
-    /** Puts a build of the site live; @return where its pages are, for everybody */
-    private static String published(Client client, String theme, String slug) throws Exception {
-        new Released(client, theme, slug).release("1.0.0");
-        HttpResponse<String> taken = client.send(
-                "POST", "/api/themes/" + theme + "/standing", "{\"site\":\"" + slug + "\",\"release\":\"1.0.0\"}");
-        assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
-        HttpResponse<String> built = client.send("POST", "/api/sites/" + slug + "/builds", "");
-        assertThat(built.statusCode()).as(built.body()).isEqualTo(200);
-        return client.address()
-                + JsonParser.parseString(built.body())
-                        .getAsJsonObject()
-                        .getAsJsonArray("builds")
-                        .get(0)
-                        .getAsJsonObject()
-                        .get("address")
-                        .getAsString();
-    }
-
     private void nothingLeaves(Client client, String theme, String slug, int pages, Path folder) throws Exception {
         Map<String, byte[]> kit = KitArchive.read(client.download("/api/themes/" + theme + "/kit.zip?site=" + slug));
         unpack(kit, folder.resolve("kit"), true);
         unpack(kit, folder.resolve("bare"), false);
-        String published = published(client, theme, slug);
+        Released released = new Released(client, theme, slug);
+        released.release("1.0.0");
+        released.take("1.0.0");
+        String published = released.build();
         Page preview = Browsers.signedIn(LOOM, ColorScheme.LIGHT);
         BrowserContext readers = Browsers.context(ColorScheme.LIGHT);
         Page reader = readers.newPage();

@@ -20,6 +20,8 @@ import org.umberloom.host.SimulatedHost;
 
 /** A host is made known, a site is brought there and seen by readers, and goes back in one step. */
 class HostsTest {
+    static final String PASSWORD = "rope-and-tar";
+
     private final Loom loom = Loom.withDemo();
 
     @TempDir
@@ -30,16 +32,17 @@ class HostsTest {
 
     @BeforeEach
     void open() throws Exception {
-        host = new SimulatedHost(setting(0));
+        host = new SimulatedHost(harbour(folder, 0));
         page = Browsers.signedIn(loom, ColorScheme.LIGHT);
     }
 
-    private SimulatedHost.Setting setting(int port) {
+    /** One that lets the account harbour in by its password. @param port 0 for a free one */
+    static SimulatedHost.Setting harbour(Path folder, int port) {
         return new SimulatedHost.Setting(
                 folder.resolve("served"),
                 folder.resolve("key"),
                 "harbour",
-                "rope-and-tar",
+                PASSWORD,
                 "",
                 port,
                 0,
@@ -71,7 +74,7 @@ class HostsTest {
         assertThat(page.getByText(host.fingerprint())).isVisible();
         button("It is theirs").click();
         label("Account", "harbour");
-        label("Password", "rope-and-tar");
+        label("Password", PASSWORD);
         page.getByLabel("Where readers see that folder").fill("http://127.0.0.1:" + host.webPort());
         label("Name of the host", name);
         button("Add the host").click();
@@ -146,7 +149,7 @@ class HostsTest {
         int port = host.port();
         host.close();
         Files.delete(folder.resolve("key"));
-        host = new SimulatedHost(setting(port));
+        host = new SimulatedHost(harbour(folder, port));
         button("Deliver").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("shows another key than the one it is known by");
     }

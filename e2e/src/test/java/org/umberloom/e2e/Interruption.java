@@ -37,12 +37,11 @@ interface Interruption {
             @Override
             public void begin() {
                 database = !database;
-                Process victim = database ? servers.database() : servers.application();
                 int after = random.nextInt(LONGEST_ACT_MS);
                 killer = new Thread(() -> {
                     try {
                         Thread.sleep(after);
-                        victim.destroyForcibly().waitFor();
+                        servers.kill(database);
                     } catch (InterruptedException e) {
                         Thread.currentThread().interrupt();
                     }
@@ -53,8 +52,7 @@ interface Interruption {
             @Override
             public void end() throws Exception {
                 killer.join();
-                if (database) servers.startDatabase();
-                else servers.startApplication();
+                servers.startAgain(database);
             }
         };
     }

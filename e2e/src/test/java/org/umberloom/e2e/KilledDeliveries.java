@@ -2,9 +2,6 @@ package org.umberloom.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.google.gson.JsonElement;
-import com.google.gson.JsonObject;
-import com.google.gson.JsonParser;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -14,7 +11,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalLong;
 import java.util.Random;
 import java.util.TreeMap;
 import org.umberloom.core.json.Json;
@@ -47,38 +43,19 @@ final class KilledDeliveries implements AutoCloseable {
         this.servers = servers;
         random = new Random(seed);
         client = new Client(servers.address()).signedIn();
-        host = new SimulatedHost(new SimulatedHost.Setting(
-                folder.resolve("served"),
-                folder.resolve("key"),
-                "harbour",
-                "rope-and-tar",
-                "",
-                0,
-                0,
-                OptionalLong.empty(),
-                SimulatedHost.Speaks.LIBRARY));
+        host = new SimulatedHost(HostsTest.harbour(folder, 0));
         String theme = client.newTheme("Delivered");
-        site = object("POST", "/api/sites", "{\"name\":\"Delivered\",\"theme\":" + theme + ",\"kinds\":[\"landing\"]}")
-                .get("slug")
-                .getAsString();
+        site = (String) Released.object(client.send(
+                        "POST",
+                        "/api/sites",
+                        "{\"name\":\"Delivered\",\"theme\":" + theme + ",\"kinds\":[\"landing\"]}"))
+                .get("slug");
         Released released = new Released(client, theme, site);
         for (int build = 1; build <= 2; build++) {
             if (build == 2) released.edit(0, "color.brand.seed", "#902040");
             released.release("1.0." + (build - 1));
-            assertThat(client.send(
-                                    "POST",
-                                    "/api/themes/" + theme + "/standing",
-                                    "{\"site\":\"" + site + "\",\"release\":\"1.0." + (build - 1) + "\"}")
-                            .statusCode())
-                    .isEqualTo(200);
-            for (JsonElement one : object("POST", builds(), "").getAsJsonArray("builds")) {
-                JsonObject made = one.getAsJsonObject();
-                if (made.get("number").getAsInt() == build)
-                    builds.put(
-                            build,
-                            files(servers.address()
-                                    + made.get("address").getAsString().replaceFirst("/pages/.*", "")));
-            }
+            released.take("1.0." + (build - 1));
+            builds.put(build, files(released.build().replaceFirst("/pages/.*", "")));
         }
         assertThat(builds.get(1)).isNotEqualTo(builds.get(2));
         String made = client.send(
@@ -93,25 +70,15 @@ final class KilledDeliveries implements AutoCloseable {
                                 Map.entry("folder", ""),
                                 Map.entry("web", ""),
                                 Map.entry("signsIn", "password"),
-                                Map.entry("password", "rope-and-tar"),
+                                Map.entry("password", HostsTest.PASSWORD),
                                 Map.entry("key", ""),
                                 Map.entry("pinned", host.fingerprint())))))
                 .body();
         assertThat(made).contains("Harbour");
         String id = made.replaceFirst("(?s).*?\"id\":(\\d+).*", "$1");
-        object("PUT", "/api/sites/" + site + "/host", "{\"host\":" + id + ",\"place\":\"quay\"}");
+        Released.object(client.send("PUT", "/api/sites/" + site + "/host", "{\"host\":" + id + ",\"place\":\"quay\"}"));
         deliver(1);
         assertThat(ended()).isEqualTo("done");
-    }
-
-    private String builds() {
-        return "/api/sites/" + site + "/builds";
-    }
-
-    private JsonObject object(String method, String path, String body) throws Exception {
-        HttpResponse<String> answer = client.send(method, path, body);
-        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-        return JsonParser.parseString(answer.body()).getAsJsonObject();
     }
 
     private List<String> files(String root) throws Exception {
@@ -126,19 +93,14 @@ final class KilledDeliveries implements AutoCloseable {
     }
 
     private void deliver(int number) throws Exception {
-        object("POST", "/api/sites/" + site + "/deliveries", "{\"number\":" + number + "}");
+        Released.object(client.send("POST", "/api/sites/" + site + "/deliveries", "{\"number\":" + number + "}"));
     }
 
     private String newest() throws Exception {
         HttpResponse<String> answer = client.send("GET", "/api/sites/" + site + "/deliveries", "");
         if (answer.statusCode() != 200) return "away";
-        return JsonParser.parseString(answer.body())
-                .getAsJsonObject()
-                .getAsJsonArray("deliveries")
-                .get(0)
-                .getAsJsonObject()
-                .get("state")
-                .getAsString();
+        List<?> all = Json.list("deliveries", Released.object(answer).get("deliveries"));
+        return (String) Json.object("delivery", all.get(0)).get("state");
     }
 
     /** How the newest delivery ended, when it has. */
@@ -160,23 +122,17 @@ final class KilledDeliveries implements AutoCloseable {
     }
 
     /** One kill in the middle of a delivery, and the delivery after it. */
-    void kill(boolean database, long afterMs) throws Exception {
+    void kill(boolean database) throws Exception {
         int before = seen();
         int wanted = 3 - before;
-        String state;
-        try {
-            deliver(wanted);
-            Thread.sleep(afterMs);
-        } finally {
-            Process victim = database ? servers.database() : servers.application();
-            victim.destroyForcibly().waitFor();
-        }
+        deliver(wanted);
+        Thread.sleep(random.nextInt(500));
+        servers.kill(database);
         assertThat(seen()).isIn(before, wanted);
-        if (database) servers.startDatabase();
-        else servers.startApplication();
+        servers.startAgain(database);
         for (int i = 0; i < 600 && client.send("GET", "/api/session", "").statusCode() != 200; i++) Thread.sleep(50);
         long begun = System.nanoTime();
-        state = ended();
+        String state = ended();
         assertThat(System.nanoTime() - begun)
                 .as("a delivery that goes on without anybody")
                 .isLessThan(LONGEST_SAID_TO_GO_ON.toNanos());
@@ -194,11 +150,8 @@ final class KilledDeliveries implements AutoCloseable {
         deliver(wanted);
         assertThat(ended()).isEqualTo("done");
         assertThat(seen()).isEqualTo(wanted);
-        assertThat(object("GET", builds(), "").get("live").getAsInt()).isEqualTo(wanted);
-    }
-
-    void kill(boolean database) throws Exception {
-        kill(database, random.nextInt(500));
+        Map<String, Object> published = Released.object(client.send("GET", "/api/sites/" + site + "/builds", ""));
+        assertThat(((Number) published.get("live")).intValue()).isEqualTo(wanted);
     }
 
     @Override

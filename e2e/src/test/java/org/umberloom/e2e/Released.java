@@ -39,6 +39,22 @@ record Released(Client client, String theme, String site) {
                 .isEqualTo(200);
     }
 
+    /** Puts the site on a release. */
+    void take(String number) throws Exception {
+        HttpResponse<String> taken = client.send(
+                "POST",
+                "/api/themes/" + theme + "/standing",
+                "{\"site\":\"" + site + "\",\"release\":\"" + number + "\"}");
+        assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
+    }
+
+    /** Makes a build of the site; @return where its pages are, for everybody */
+    String build() throws Exception {
+        Map<String, Object> published = object(client.send("POST", "/api/sites/" + site + "/builds", ""));
+        Object newest = Json.list("builds", published.get("builds")).get(0);
+        return client.address() + Json.object("build", newest).get("address");
+    }
+
     void release(String number) throws Exception {
         int revision = ((Number) object(client.send("GET", "/api/themes/" + theme + "/releases", ""))
                         .get("revision"))

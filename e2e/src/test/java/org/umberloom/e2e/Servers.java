@@ -61,6 +61,17 @@ final class Servers implements AutoCloseable {
         return database;
     }
 
+    /** Kills the database or the application. */
+    void kill(boolean ofDatabase) throws InterruptedException {
+        (ofDatabase ? database : application).destroyForcibly().waitFor();
+    }
+
+    /** Starts again what was killed. */
+    void startAgain(boolean ofDatabase) throws Exception {
+        if (ofDatabase) startDatabase();
+        else startApplication();
+    }
+
     /** With other options than it was made with, from the next start on. */
     void options(String... options) {
         databaseOptions = Arrays.asList(options);

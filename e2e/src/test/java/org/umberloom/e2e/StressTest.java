@@ -89,8 +89,7 @@ class StressTest {
                 killer.join();
                 victim.waitFor();
                 acknowledged += revision - before;
-                if (database) servers.startDatabase();
-                else servers.startApplication();
+                servers.startAgain(database);
                 String bench = "";
                 for (int i = 0; i < 300 && !bench.contains("\"revision\""); i++) {
                     if (client.send("GET", "/api/session", "").statusCode() != 200) client.signIn();
@@ -214,7 +213,7 @@ class StressTest {
 
     /** Edits of themes and sites, lifts and releases, and the process that does them killed meanwhile. */
     @Test
-    @Order(8)
+    @Order(7)
     void actsAreKilledOnTheirWay() throws Exception {
         try (Servers servers = new Servers()) {
             servers.startDatabase();
@@ -235,7 +234,7 @@ class StressTest {
 
     /** Eight at once send what takes the most time there is; somebody who works beside them does not wait. */
     @Test
-    @Order(7)
+    @Order(8)
     void heavyFilesAtOnceHoldUpNobody() throws Exception {
         try (Servers servers = new Servers()) {
             servers.startDatabase();

@@ -7,9 +7,8 @@ import org.umberloom.core.limit.Patience;
 
 /**
  * The lanes for what takes long, so that others stay quick: one for files and pictures that are read, which have a budget of
- * time, one for kits and builds that are made, one for archives that go out while they are made, which end when nobody takes them any
- * more. Who comes when a lane is full waits a while,
- * and is then told. No connection to the database is held while one waits.
+ * time, one for kits and builds that are made, one for archives that go out while they are made, which end when nobody takes them
+ * any more. Who comes when a lane is full waits a while, and is then told. No connection to the database is held while one waits.
  */
 @Component
 public class HeavyWork {
